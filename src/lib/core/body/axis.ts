@@ -1,0 +1,36 @@
+/**
+ * Axes: the joint actions that ranges, limits and demands are written in. Degrees.
+ *
+ * `thighTrunkFlexion` is the angle between thigh and trunk, pelvis and low back included: measured sitting, folding forward. A
+ * supine hip value is another axis. `weightBearingDorsiflexion` is the shank's lean over a loaded foot (knee to wall), never a
+ * hanging foot.
+ */
+export const AXES = ['kneeFlexion', 'thighTrunkFlexion', 'weightBearingDorsiflexion'] as const;
+export type Axis = (typeof AXES)[number];
+
+export const SIDES = ['left', 'right'] as const;
+export type Side = (typeof SIDES)[number];
+
+/**
+ * Hard physiologic bounds in degrees: outside them a value is queried, not stored.
+ * @source physiologic-bounds knee > 165, weight-bearing dorsiflexion > 50 (from memory); thigh–trunk 160 is the fold of chest on
+ * thigh, common practice.
+ */
+export const POSSIBLE_RANGE: Readonly<Record<Axis, readonly [number, number]>> = {
+	kneeFlexion: [0, 165],
+	thighTrunkFlexion: [0, 160],
+	weightBearingDorsiflexion: [-10, 50]
+};
+
+/**
+ * Values commonly called normal, degrees, for the measure sheet's comparison.
+ * @source aaos-1965 knee 135 (from memory); konor-2012 lunge by inclinometer 38.8 (from memory); thigh–trunk: common practice.
+ */
+export const USUAL_RANGE: Readonly<Record<Axis, number>> = {
+	kneeFlexion: 135,
+	thighTrunkFlexion: 120,
+	weightBearingDorsiflexion: 38.8
+};
+
+/** Model error of a demand on each axis, ± degrees, for a both-feet set-up; lean-bound hip of a feet-back rise is wider. */
+export const MODEL_ERROR: Readonly<Record<Axis, number>> = { kneeFlexion: 3, thighTrunkFlexion: 3, weightBearingDorsiflexion: 3.5 };

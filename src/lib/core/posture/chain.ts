@@ -1,0 +1,129 @@
+/**
+ * The chain: all numbers of one stand problem that do not change while its depth does. Radians, metres, kg; x from the rear edge
+ * of the flat heel, fore–aft lengths already shortened by the toe-out angle.
+ */
+import { RAD } from '../base/angle.ts';
+import { MASS, PROPORTION, type Body } from '../body/body.ts';
+import { ASSUMED_DORSIFLEXION, FOOT, FREE_LEG_FORWARD, LEAN, WORKING_SHARE } from './constants.ts';
+import type { Stand, Technique } from './problem.ts';
+import { defaultArms, upperBody, type UpperBody } from './upper-body.ts';
+
+export interface Chain {
+	readonly stand: Stand;
+	readonly body: Body;
+	readonly technique: Technique | 'ordinary';
+	readonly upper: UpperBody;
+	readonly cosOut: number;
+	readonly totalKg: number;
+	readonly shankKg: number;
+	readonly thighKg: number;
+	readonly footKg: number;
+	readonly freeKg: number;
+	readonly freeKgM: number;
+	readonly share: number;
+	/** Foot geometry; rewritten when a wedge is scanned. */
+	wedge: number;
+	ankleX: number;
+	ankleY: number;
+	heelX: number;
+	heelY: number;
+	toeX: number;
+	footX: number;
+	targetX: number;
+	stackedX: number;
+	rearX: number;
+	frontX: number;
+	/** Steepest shank the technique allows (toe line, dorsiflexion), radians. */
+	shankCap: number;
+	readonly leanMax: number;
+	readonly dorsiflexionMax: number;
+	readonly kneeLimit: number;
+	readonly hipLimit: number;
+	readonly ankleLimit: number;
+	readonly leanLimit: number;
+	readonly pastToeLimit: number;
+}
+
+/** Prepares a chain. `hasSeat` chooses the arms when none are given. */
+export function chainOf(stand: Stand, hasSeat: boolean): Chain {
+	const { body, limits = {}, marginDeg = 0, stance = 'both' } = stand;
+	const M = body.massKg;
+	const legs = stance === 'one' ? 1 : 2;
+	const technique: Chain['technique'] = stand.technique ?? (stand.movement === 'sit-to-stand' ? 'ordinary' : 'parallel');
+	const upper = upperBody(body, stand.arms ?? defaultArms(stand.movement, hasSeat, stand.load), stand.load);
+	const forward = stance === 'one' ? Math.sin(FREE_LEG_FORWARD * RAD) : 0;
+	const { thighM: Lt, shankM: Ls } = body;
+	const dorsiflexion = limits.weightBearingDorsiflexionDeg;
+	const chain: Chain = {
+		stand,
+		body,
+		technique,
+		upper,
+		cosOut: Math.cos((stand.toeOutDeg ?? 0) * RAD),
+		totalKg: M + (stand.load !== undefined && stand.load.at !== 'none' ? stand.load.kg : 0),
+		shankKg: legs * MASS.shank * M,
+		thighKg: legs * MASS.thigh * M,
+		footKg: legs * MASS.foot * M,
+		freeKg: stance === 'one' ? (MASS.foot + MASS.shank + MASS.thigh) * M : 0,
+		freeKgM: M * forward * (MASS.thigh * 0.433 * Lt + MASS.shank * (Lt + 0.433 * Ls) + MASS.foot * (Lt + Ls)),
+		share: WORKING_SHARE[stance],
+		wedge: 0,
+		ankleX: 0,
+		ankleY: 0,
+		heelX: 0,
+		heelY: 0,
+		toeX: 0,
+		footX: 0,
+		targetX: 0,
+		stackedX: 0,
+		rearX: 0,
+		frontX: 0,
+		shankCap: 0,
+		leanMax: LEAN.max * RAD,
+		dorsiflexionMax: (dorsiflexion === undefined ? ASSUMED_DORSIFLEXION : dorsiflexion - marginDeg) * RAD,
+		kneeLimit: limits.kneeFlexionDeg === undefined ? Infinity : limits.kneeFlexionDeg - marginDeg,
+		hipLimit: limits.thighTrunkFlexionDeg === undefined ? Infinity : limits.thighTrunkFlexionDeg - marginDeg,
+		ankleLimit: dorsiflexion === undefined ? Infinity : dorsiflexion - marginDeg,
+		leanLimit: limits.trunkLeanDeg ?? Infinity,
+		pastToeLimit: limits.kneePastToeCm ?? Infinity
+	};
+	const ball = FOOT.ball * body.footM;
+	setWedge(chain, Math.asin(Math.min(1, (stand.heelWedgeCm ?? 0) / 100 / ball)));
+	return chain;
+}
+
+/** Puts a heel wedge of the given pitch (radians) under the foot: heel up, ball on the floor. */
+export function setWedge(chain: Chain, pitch: number): void {
+	const { footM: Lf, ankleHeightM: ha } = chain.body;
+	const ballX = FOOT.ball * Lf;
+	const ankleToBall = (FOOT.ball - FOOT.ankle) * Lf;
+	const sin = Math.sin(pitch);
+	const cos = Math.cos(pitch);
+	const c = chain.cosOut;
+	const heel = ballX - ballX * cos;
+	const at = (share: number): number => c * (heel + share * (Lf - heel));
+	chain.wedge = pitch;
+	chain.heelX = c * heel;
+	chain.heelY = ballX * sin;
+	chain.toeX = c * Lf;
+	chain.ankleX = c * (ballX - ankleToBall * cos + ha * sin);
+	chain.ankleY = ankleToBall * sin + ha * cos;
+	chain.footX = at(FOOT.centre);
+	const ordinary = chain.technique === 'ordinary';
+	chain.targetX = at(chain.stand.balanceTarget ?? (ordinary ? FOOT.ordinaryTarget : FOOT.target));
+	chain.stackedX = at(FOOT.stackedTarget + (chain.stand.balanceTarget === undefined ? 0 : chain.stand.balanceTarget - FOOT.target));
+	chain.rearX = at(ordinary ? FOOT.ordinaryRear : FOOT.rear);
+	chain.frontX = at(FOOT.front);
+	chain.shankCap = shankCap(chain);
+}
+
+function shankCap(chain: Chain): number {
+	const spent = chain.dorsiflexionMax + chain.wedge;
+	if (chain.technique === 'knee-forward' || chain.technique === 'stacked') return spent;
+	if (chain.technique !== 'sit-back') return Infinity;
+	const { body } = chain;
+	// The toe line: the front of the knee stays above the toe tip, measured in the leg's own plane.
+	const room = (chain.toeX - chain.ankleX) / chain.cosOut - PROPORTION.patella * body.heightM;
+	const toeLine = Math.asin(Math.max(-1, Math.min(1, room / body.shankM)));
+	return chain.ankleLimit === Infinity ? toeLine : Math.min(toeLine, spent);
+}

@@ -1,0 +1,182 @@
+/**
+ * Forward solution: a set-up in, joint angles, relative joint moments, checks and drawing points out.
+ *
+ * Moments are quasi-static net external demands in N·m (+ = extensor), per working leg except L5/S1. They compare set-ups; they
+ * are not tissue loads, and a net hip moment near zero is never "no hip load".
+ */
+import { DEG, RAD } from '../base/angle.ts';
+import { point, type Point } from '../base/vector.ts';
+import { CENTRE, PROPORTION } from '../body/body.ts';
+import { chainOf, type Chain } from './chain.ts';
+import { FOOT, GRAVITY, SLACK_EPSILON } from './constants.ts';
+import { hipHeight, newPose, solvePose, type DepthKind, type Pose } from './pose.ts';
+import { CHECK_UNIT, CHECKS, type CheckId, type Depth, type SquatProblem } from './problem.ts';
+import { CHECK_COUNT, fillSlacks, kneePastToeCm } from './slack.ts';
+import { loadPlace } from './upper-body.ts';
+
+export interface Check {
+	readonly id: CheckId;
+	readonly value: number;
+	readonly limit: number;
+	/** Room left after the margin; ok is slack ≥ −1e−6. */
+	readonly slack: number;
+	readonly unit: 'deg' | 'cm';
+}
+
+export interface Angles {
+	readonly kneeFlexion: number;
+	readonly thighTrunkFlexion: number;
+	readonly weightBearingDorsiflexion: number;
+	readonly trunkLean: number;
+	readonly shank: number;
+	readonly thigh: number;
+}
+
+export interface Moments {
+	readonly kneePerLeg: number;
+	readonly hipPerLeg: number;
+	readonly lumbosacral: number;
+}
+
+export type PointName = 'heel' | 'ball' | 'toe' | 'ankle' | 'knee' | 'hip' | 'shoulder' | 'lumbosacral' | 'com' | 'load';
+
+export interface Posture {
+	readonly feasible: boolean;
+	readonly assumed: readonly string[];
+	readonly angles: Angles;
+	readonly kneePastToeCm: number;
+	readonly comFootPercent: number;
+	readonly seatCm: number;
+	readonly heelWedgeCm: number;
+	readonly moments: Moments;
+	readonly checks: readonly Check[];
+	readonly points: Readonly<Record<Exclude<PointName, 'load'>, Point>> & { readonly load?: Point };
+}
+
+/** The depth in the solver's own terms: radians for thigh and knee, metres of hip height for a seat. */
+export function depthOf(chain: Chain, depth: Depth): readonly [DepthKind, number] {
+	if ('thighDeg' in depth) return ['thigh', depth.thighDeg * RAD];
+	if ('kneeFlexionDeg' in depth) return ['knee', depth.kneeFlexionDeg * RAD];
+	return ['hip', hipHeight(chain, depth.seatCm)];
+}
+
+/**
+ * Solves a squat or a rise from a seat. Never refuses: a pose that breaks a limit comes back clamped, with the failing checks.
+ * @example posture({ body: of 165 cm and 65 kg, movement: 'squat', technique: 'parallel', depth: { thighDeg: 90 } })
+ *   gives knee flexion 127.4° and a seat equivalent of 30.9 cm (golden table G02).
+ */
+export function posture(problem: SquatProblem): Posture {
+	const chain = chainOf(problem, 'seatCm' in problem.depth);
+	const pose = newPose();
+	const [kind, depth] = depthOf(chain, problem.depth);
+	solvePose(chain, pose, kind, depth);
+	return describe(chain, pose);
+}
+
+/** Writes out a solved pose. */
+export function describe(chain: Chain, pose: Pose): Posture {
+	const checks = checksOf(chain, pose);
+	const { body } = chain;
+	const hipY = chain.ankleY + body.shankM * Math.cos(pose.shank) + body.thighM * Math.cos(pose.thigh);
+	return {
+		feasible: checks.every((c) => c.slack >= -SLACK_EPSILON),
+		assumed: assumedOf(chain),
+		angles: anglesOf(chain, pose),
+		kneePastToeCm: kneePastToeCm(chain, pose),
+		comFootPercent: (100 * (pose.comX - chain.heelX)) / (chain.toeX - chain.heelX),
+		seatCm: 100 * (hipY - PROPORTION.hipAboveSeat * body.heightM) + (chain.stand.cushionSinkCm ?? 0),
+		heelWedgeCm: 100 * chain.heelY,
+		moments: momentsOf(chain, pose),
+		checks,
+		points: pointsOf(chain, pose)
+	};
+}
+
+export function anglesOf(chain: Chain, pose: Pose): Angles {
+	return {
+		kneeFlexion: (pose.shank + pose.thigh) * DEG,
+		thighTrunkFlexion: (pose.thigh + pose.trunk) * DEG,
+		weightBearingDorsiflexion: (pose.shank - chain.wedge) * DEG,
+		trunkLean: pose.trunk * DEG,
+		shank: pose.shank * DEG,
+		thigh: pose.thigh * DEG
+	};
+}
+
+/** Top-down sums; knee and hip add up to g·Lt·sin θ·cos β·(m above + 0.567 m thigh)·share in every technique. */
+function momentsOf(chain: Chain, pose: Pose): Moments {
+	const { upper, body, share } = chain;
+	const sin = Math.sin(pose.trunk);
+	const cos = Math.cos(pose.trunk);
+	const hip = upper.alongKgM * sin + upper.aheadKgM * cos + upper.offsetKgM + chain.freeKgM;
+	const thigh = body.thighM * Math.sin(pose.thigh) * chain.cosOut;
+	return {
+		kneePerLeg: GRAVITY * share * (thigh * (upper.massKg + chain.freeKg + 0.567 * chain.thighKg) - hip),
+		hipPerLeg: GRAVITY * share * hip,
+		lumbosacral: GRAVITY * (upper.lumbarAlongKgM * sin + upper.lumbarAheadKgM * cos + upper.offsetKgM)
+	};
+}
+
+const SLACKS = new Float64Array(CHECK_COUNT);
+
+function checksOf(chain: Chain, pose: Pose): Check[] {
+	fillSlacks(chain, pose, SLACKS);
+	const a = anglesOf(chain, pose);
+	const limits = chain.stand.limits ?? {};
+	const value: Record<CheckId, readonly [number, number]> = {
+		kneeFlexion: [a.kneeFlexion, limits.kneeFlexionDeg ?? Infinity],
+		thighTrunkFlexion: [a.thighTrunkFlexion, limits.thighTrunkFlexionDeg ?? Infinity],
+		weightBearingDorsiflexion: [a.weightBearingDorsiflexion, limits.weightBearingDorsiflexionDeg ?? Infinity],
+		trunkLean: [a.trunkLean, chain.leanLimit],
+		kneePastToe: [kneePastToeCm(chain, pose), chain.pastToeLimit],
+		comAheadOfHeelLimit: [100 * pose.comX, 100 * chain.rearX],
+		comBehindToeLimit: [100 * pose.comX, 100 * chain.frontX],
+		reach: [100 * pose.overshootM, 0],
+		anatomicalKnee: [a.kneeFlexion, 165]
+	};
+	const out: Check[] = [];
+	CHECKS.forEach((id, i) => {
+		const slack = SLACKS[i] as number;
+		if (slack === Infinity) return;
+		out.push({ id, value: value[id][0], limit: value[id][1], slack, unit: CHECK_UNIT[id] });
+	});
+	return out;
+}
+
+function assumedOf(chain: Chain): string[] {
+	const { stand, body, technique } = chain;
+	const out: string[] = [];
+	if (body.measured.length < 4) out.push('segments');
+	if (stand.limits?.weightBearingDorsiflexionDeg === undefined && (technique === 'knee-forward' || technique === 'stacked'))
+		out.push('dorsiflexion');
+	if (stand.movement === 'squat' && stand.technique === undefined) out.push('technique');
+	if (stand.stance === 'staggered') out.push('kickstand-share');
+	return out;
+}
+
+function pointsOf(chain: Chain, pose: Pose): Posture['points'] {
+	const { body, cosOut, stand } = chain;
+	const Lf = body.footM;
+	const knee = point(
+		chain.ankleX + body.shankM * Math.sin(pose.shank) * cosOut,
+		chain.ankleY + body.shankM * Math.cos(pose.shank)
+	);
+	const hip = point(knee.x - body.thighM * Math.sin(pose.thigh) * cosOut, knee.y + body.thighM * Math.cos(pose.thigh));
+	const sin = Math.sin(pose.trunk);
+	const cos = Math.cos(pose.trunk);
+	const along = (u: number, v: number): Point => point(hip.x + u * sin + v * cos, hip.y + u * cos - v * sin);
+	const points = {
+		heel: point(chain.heelX, chain.heelY),
+		ball: point(cosOut * FOOT.ball * Lf, 0),
+		toe: point(chain.toeX, 0),
+		ankle: point(chain.ankleX, chain.ankleY),
+		knee,
+		hip,
+		shoulder: along(body.trunkM, 0),
+		lumbosacral: along(CENTRE.lumbosacral * body.trunkM, 0),
+		com: point(pose.comX, 0)
+	};
+	if (stand.load === undefined || stand.load.at === 'none' || stand.load.kg <= 0) return points;
+	const [u, v] = loadPlace(stand.load.at);
+	return { ...points, load: along(u * body.trunkM, v * body.heightM) };
+}
