@@ -70,7 +70,8 @@ function bisect(inside: number, outside: number, slackAt: (s: number) => number)
 	let b = outside;
 	for (let i = 0; i < 40 && Math.abs(b - a) > 1e-7; i++) {
 		const mid = 0.5 * (a + b);
-		if (slackAt(mid) >= -SLACK_EPSILON) a = mid;
+		// Half the tolerance: another start of the root search must not push the answer over it.
+		if (slackAt(mid) >= -0.5 * SLACK_EPSILON) a = mid;
 		else b = mid;
 	}
 	return a;

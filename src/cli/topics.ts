@@ -1,0 +1,140 @@
+/** Each command-line topic: its schema and the pure function that answers it. */
+import { z } from 'zod';
+import { FAMILIES, CATALOGUE_VERSION } from '#lib/catalogue/families.ts';
+import { POLICIES } from '#lib/catalogue/policies.ts';
+import { decideInput } from '#lib/contract/decide.ts';
+import { fitInput } from '#lib/contract/fit.ts';
+import { postureInput, setupInput, type SetupInput } from '#lib/contract/posture.ts';
+import { bodyOf, type Body, type BodyInput } from '#lib/core/body/body.ts';
+import { decide } from '#lib/core/decision/decide.ts';
+import { fitRulesOf } from '#lib/core/decision/policy.ts';
+import { fitFamily } from '#lib/core/fit/fit.ts';
+import { buildSeat } from '#lib/core/fit/furniture.ts';
+import { bandOf } from '#lib/core/posture/band.ts';
+import { deepestSquat, heelWedge, lowestSeat, type Solution } from '#lib/core/posture/inverse.ts';
+import { posture } from '#lib/core/posture/posture.ts';
+import { TECHNIQUES, type Depth, type Stand } from '#lib/core/posture/problem.ts';
+import { changeText, decisionSentence, reasonText } from '#lib/wording/decision.ts';
+
+export interface CliError {
+	readonly code: string;
+	readonly path: string;
+	readonly message: string;
+}
+
+/** A refusal of the core, in the command line's own form. */
+export class Refused extends Error {
+	constructor(readonly error: CliError) {
+		super(error.message);
+	}
+}
+
+function bodyFrom(input: BodyInput): Body {
+	const body = bodyOf(input);
+	if (!body.ok) throw new Refused({ code: body.refusal.reason, path: body.refusal.field ?? '', message: body.refusal.message });
+	return body.value;
+}
+
+const depthFrom = (s: { thighDeg?: number; kneeFlexionDeg?: number; seatCm?: number }): Depth =>
+	s.thighDeg !== undefined ? { thighDeg: s.thighDeg } : s.kneeFlexionDeg !== undefined ? { kneeFlexionDeg: s.kneeFlexionDeg } : { seatCm: s.seatCm as number };
+
+/** Deep copy without float noise: five decimals are more than any error allows. */
+export const rounded = (v: unknown): unknown =>
+	typeof v === 'number'
+		? Number.isFinite(v)
+			? Math.round(v * 1e5) / 1e5
+			: null
+		: Array.isArray(v)
+			? v.map(rounded)
+			: v !== null && typeof v === 'object'
+				? Object.fromEntries(Object.entries(v).map(([k, x]) => [k, rounded(x)]))
+				: v;
+
+function answerPosture(input: z.infer<typeof postureInput>): unknown {
+	const { body, setup, ...rest } = input;
+	const { heelWedgeCm, toeOutDeg, cushionSinkCm, ...depth } = setup;
+	const p = posture({
+		...rest,
+		body: bodyFrom(body),
+		depth: depthFrom(depth),
+		...(heelWedgeCm === undefined ? {} : { heelWedgeCm }),
+		...(toeOutDeg === undefined ? {} : { toeOutDeg }),
+		...(cushionSinkCm === undefined ? {} : { cushionSinkCm })
+	});
+	return { ...p, points: Object.fromEntries(Object.entries(p.points).map(([k, v]) => [k, [v.x, v.y]])) };
+}
+
+function solveFor(input: SetupInput): (stand: Stand) => Solution {
+	if (input.solve === 'lowest-seat') return lowestSeat;
+	if (input.solve === 'deepest-squat') return deepestSquat;
+	const depth = input.setup;
+	const given = [depth?.thighDeg, depth?.kneeFlexionDeg, depth?.seatCm].filter((v) => v !== undefined).length;
+	if (depth === undefined || given !== 1)
+		throw new Refused({ code: 'depth-needed', path: 'setup', message: 'heel-wedge needs the depth to keep: exactly one of thighDeg, kneeFlexionDeg, seatCm.' });
+	return (stand) => heelWedge(stand, depthFrom(depth));
+}
+
+function answerSetup(input: SetupInput): unknown {
+	const { body, solve, setup = {}, band, furniture, movement, ...rest } = input;
+	const stand: Stand = {
+		...rest,
+		body: bodyFrom(body),
+		movement: movement ?? (solve === 'lowest-seat' ? 'sit-to-stand' : 'squat'),
+		...(setup.heelWedgeCm === undefined ? {} : { heelWedgeCm: setup.heelWedgeCm }),
+		...(setup.toeOutDeg === undefined ? {} : { toeOutDeg: setup.toeOutDeg }),
+		...(setup.cushionSinkCm === undefined ? {} : { cushionSinkCm: setup.cushionSinkCm })
+	};
+	const solver = solveFor(input);
+	const solution = solver(stand);
+	const techniques = Object.fromEntries(TECHNIQUES.map((technique) => [technique, solver({ ...stand, technique }).value]));
+	const build = furniture !== undefined && solve === 'lowest-seat' && Number.isFinite(solution.value) ? buildSeat(solution.value, furniture) : undefined;
+	const { points, ...at } = solution.at;
+	return {
+		...solution,
+		at: { ...at, points: Object.fromEntries(Object.entries(points).map(([k, v]) => [k, [v.x, v.y]])) },
+		...(band === true ? { band: bandOf(stand, (s) => solver(s).value) } : {}),
+		...(build === undefined ? {} : { build }),
+		techniques
+	};
+}
+
+function answerFit(input: z.infer<typeof fitInput>): unknown {
+	const family = FAMILIES[input.family];
+	if (family === undefined) throw new Refused({ code: 'unknown-family', path: 'family', message: `Families here: ${Object.keys(FAMILIES).join(', ')}.` });
+	const { body, policy, envelope, family: _, ...rest } = input;
+	const { positions: __, ...axes } = envelope;
+	return fitFamily(family, { ...rest, body: bodyFrom(body), rules: fitRulesOf(policy), envelope: axes });
+}
+
+function answerDecide(input: z.infer<typeof decideInput>): unknown {
+	const trace = decide(input);
+	const { today } = input;
+	return {
+		...trace,
+		title: decisionSentence(trace, today),
+		...(trace.change === null ? {} : { changeTitle: changeText(trace.change) }),
+		reasons: trace.reasons.map((r) => ({ text: reasonText(r, today), ...r })),
+		considered: trace.considered.map((c) => ({ ...c, why: c.why.map((r) => ({ text: reasonText(r, today), ...r })) }))
+	};
+}
+
+function answerCatalogue(input: { family?: string }): unknown {
+	const family = input.family;
+	if (family === undefined) return { version: CATALOGUE_VERSION, families: FAMILIES, policies: POLICIES };
+	const found = FAMILIES[family];
+	if (found === undefined) throw new Refused({ code: 'unknown-family', path: 'family', message: `Families here: ${Object.keys(FAMILIES).join(', ')}.` });
+	return found;
+}
+
+export interface Topic {
+	readonly schema: z.ZodType;
+	readonly answer: (input: never) => unknown;
+}
+
+export const TOPICS: Readonly<Record<string, Topic>> = {
+	posture: { schema: postureInput, answer: answerPosture },
+	setup: { schema: setupInput, answer: answerSetup },
+	fit: { schema: fitInput, answer: answerFit },
+	decide: { schema: decideInput, answer: answerDecide },
+	catalogue: { schema: z.strictObject({ family: z.string().exactOptional() }), answer: answerCatalogue }
+};

@@ -1,0 +1,53 @@
+/** Shared pieces of every contract: days, bounded numbers, safe text. Refusals say what is wrong and what would be right. */
+import { z } from 'zod';
+import { isDay } from '#lib/core/base/calendar-day.ts';
+
+/** Free text: no NUL (the database cannot hold one), trimmed, bounded. */
+export const text = (max: number) =>
+	z
+		.string()
+		.trim()
+		.max(max, `At most ${max} characters.`)
+		.refine((s) => !s.includes('\0'), 'Text may not hold a NUL character.');
+
+export const day = z.string().refine(isDay, 'A calendar day, YYYY-MM-DD, that exists.');
+export const score = z.number().min(0, '0 to 10.').max(10, '0 to 10.');
+export const uuid = z.uuid('An id is missing or not a UUID; reload the page.');
+export const region = z.string().regex(/^(knee|hip|ankle|foot|thigh|shin|groin|buttock|shoulder|elbow|wrist|neck|back|other)(-(left|right))?$/, 'A region such as knee-right or back.');
+
+/** A number typed into a form: empty is absent; text is refused with the bounds. */
+export function typed(label: string, low: number, high: number, unit = '') {
+	const bounds = `${low} to ${high}${unit === '' ? '' : ` ${unit}`}`;
+	return z
+		.string()
+		.trim()
+		.transform((s, ctx) => {
+			if (s === '') return undefined;
+			const n = Number(s.replace(',', '.'));
+			if (!Number.isFinite(n) || !/^-?\d+([.,]\d+)?$/.test(s)) {
+				ctx.addIssue({ code: 'custom', message: `${label}: “${s.slice(0, 20)}” is not a number; give ${bounds}.` });
+				return z.NEVER;
+			}
+			if (n < low || n > high) {
+				ctx.addIssue({ code: 'custom', message: `${label}: ${n} is outside ${bounds}.` });
+				return z.NEVER;
+			}
+			return n;
+		});
+}
+
+/** Drops absent keys, so that optional and undefined mean the same to the core. */
+export function present<T extends object>(o: T): { [K in keyof T]: Exclude<T[K], undefined> } {
+	return Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined)) as { [K in keyof T]: Exclude<T[K], undefined> };
+}
+
+/** First refusal as a field and a sentence; unknown keys are named. */
+export function firstIssue(error: z.ZodError): { code: string; path: string; message: string } {
+	const issue = error.issues.find((i) => i.code === 'unrecognized_keys') ?? error.issues[0];
+	if (issue === undefined) return { code: 'invalid', path: '', message: 'Invalid input.' };
+	if (issue.code === 'unrecognized_keys') {
+		const at = issue.path.join('.');
+		return { code: 'unknown-key', path: [...issue.path, issue.keys[0]].join('.'), message: `Unknown key ${issue.keys.map((k) => `"${k}"`).join(', ')}${at ? ` in ${at}` : ''}.` };
+	}
+	return { code: issue.code, path: issue.path.join('.'), message: issue.message };
+}

@@ -1,0 +1,119 @@
+/** What `decide` takes. Unknown keys are refused by name. */
+import { z } from 'zod';
+import { AXES, SIDES } from '#lib/core/body/axis.ts';
+import { DOSE_SCHOOLS } from '#lib/core/dose/dose.ts';
+import { DIALS, type Dial } from '#lib/core/exercise/dial.ts';
+import { VERDICTS } from '#lib/core/fit/fit.ts';
+import { EVENTS, INCOMPLETE, PAIN_AT, SWELLING, SYMPTOMS } from '#lib/core/session/record.ts';
+import { day, region, score, text } from './basics.ts';
+import { policySchema } from './policy.ts';
+
+const id = text(80).min(1);
+const reps = z.number().int().min(0).max(500);
+const sets = z.number().int().min(0).max(50);
+const kg = z.number().min(0).max(400);
+const dials = z.enum(DIALS as [Dial, ...Dial[]]);
+
+const setup = z.strictObject({
+	seatCm: z.number().min(0).max(120).exactOptional(),
+	thighDeg: z.number().min(0).max(150).exactOptional(),
+	heelWedgeCm: z.number().min(0).max(12).exactOptional(),
+	build: z.strictObject({ seat: z.number(), pads: z.array(z.number()), reaches: z.number(), short: z.number() }).exactOptional()
+});
+
+export const doseSchema = z.strictObject({
+	school: z.enum(DOSE_SCHOOLS, `Dosing schools here: ${DOSE_SCHOOLS.join(', ')}.`),
+	sets: sets.min(1),
+	reps: reps.min(1),
+	loadKg: kg,
+	target: z.strictObject({ sets: sets.min(1), reps: reps.min(1) }),
+	repsLow: reps.exactOptional()
+});
+
+const sessionSchema = z.strictObject({
+	date: day,
+	observed: z.boolean(),
+	prescribed: z.strictObject({ sets, reps, loadKg: kg.exactOptional() }),
+	sets: z.array(z.strictObject({ reps, effort: score.exactOptional(), cleanReps: reps.exactOptional() })).max(50),
+	pains: z.array(z.strictObject({ region, before: score.exactOptional(), peak: score.exactOptional(), after: score.exactOptional() })).max(20),
+	painAt: z.enum(PAIN_AT).exactOptional(),
+	painOnlyLoaded: z.boolean().exactOptional(),
+	symptoms: z.array(z.enum(SYMPTOMS)).max(20).exactOptional(),
+	radiatingLower: z.boolean().exactOptional(),
+	caudaEquina: z.enum(['yes', 'no', 'unknown']).exactOptional(),
+	faults: z.record(text(40), z.number().min(0).max(1)).exactOptional(),
+	incompleteBecause: z.enum(INCOMPLETE).exactOptional(),
+	soreness: score.exactOptional(),
+	sorenessOver72h: z.boolean().exactOptional(),
+	confidence: score.exactOptional(),
+	feltMuscle: z.boolean().exactOptional(),
+	feltJoint: z.boolean().exactOptional(),
+	sinceChange: z.boolean().exactOptional()
+});
+
+const morningSchema = z.strictObject({
+	date: day,
+	region,
+	pain: score.exactOptional(),
+	swelling: z.enum(SWELLING).exactOptional(),
+	stiffnessMin: z.number().min(0).max(1440).exactOptional(),
+	provocation: score.exactOptional(),
+	recalled: z.boolean().exactOptional()
+});
+
+const axis = z.enum(AXES);
+const side = z.enum(SIDES);
+
+const nextStep = z.strictObject({
+	step: id,
+	dial: dials,
+	verdict: z.enum(VERDICTS),
+	gateOpen: z.boolean(),
+	gate: text(200).exactOptional(),
+	start: z.strictObject({ sets, reps }).exactOptional(),
+	target: z.strictObject({ sets, reps }).exactOptional(),
+	loadKg: kg.exactOptional(),
+	setup: setup.nullable().exactOptional(),
+	measure: z.array(axis).exactOptional(),
+	limiting: z.array(z.strictObject({ axis, side, short: z.number() })).exactOptional()
+});
+
+export const decideInput = z.strictObject({
+	policy: policySchema,
+	client: z.strictObject({
+		screening: z.strictObject({ date: day, complete: z.boolean() }).exactOptional(),
+		flags: z.array(z.strictObject({ id, severity: z.enum(['red', 'review']), region: region.exactOptional(), open: z.boolean() })),
+		surgery: z.array(z.strictObject({ region, date: day, limitsEntered: z.boolean() })),
+		usual: z.record(region, z.strictObject({ intake: score.exactOptional(), longStanding: z.boolean().exactOptional() })),
+		clearedOn: day.exactOptional()
+	}),
+	exercise: z.strictObject({
+		id,
+		family: id,
+		step: id,
+		region,
+		purpose: text(80),
+		dose: doseSchema,
+		setup: setup.exactOptional(),
+		state: z.enum(['active', 'stopped', 'set-aside']),
+		goalKept: z.boolean().exactOptional(),
+		rackKg: z.array(kg).max(100).exactOptional(),
+		frontOfKneeSore: z.boolean().exactOptional(),
+		gentler: z.array(z.strictObject({ dial: dials, to: z.union([z.string(), z.number()]), step: id.exactOptional(), setup: setup.exactOptional() })).exactOptional()
+	}),
+	changes: z.array(
+		z.strictObject({
+			date: day,
+			kind: z.enum(['start', 'advance', 'regress', 'retry', 'set-aside', 'alter']),
+			from: z.strictObject({ step: id, dose: doseSchema, setup: setup.exactOptional() }).exactOptional()
+		})
+	),
+	sessions: z.array(sessionSchema).max(2000),
+	mornings: z.array(morningSchema).max(10_000),
+	events: z.array(z.strictObject({ date: day, kind: z.enum(EVENTS) })).exactOptional(),
+	others: z.array(z.strictObject({ id: id.exactOptional(), changedOn: day, peakMinusBefore: z.number().min(-10).max(10), demand: z.number() })),
+	nextSteps: z.array(nextStep).exactOptional(),
+	demand: z.number().exactOptional(),
+	advancesUsed: z.number().int().min(0),
+	today: day
+});

@@ -1,0 +1,85 @@
+/**
+ * Which way to advance: a retry of what was left, then the dose ladder, then the next open edge of the step ladder. One dial.
+ */
+import { dayNumber } from '../base/calendar-day.ts';
+import { nextDose, retryDose, type PrescribedDose } from '../dose/dose.ts';
+import type { Facts } from './facts.ts';
+import type { Change, NextStep } from './input.ts';
+import type { Prescribed, ProposedChange } from './trace.ts';
+
+const FAILED_EDGE_DAYS = 21;
+
+export const doseText = (d: PrescribedDose): string => `${d.sets}×${d.reps}${d.loadKg > 0 ? ` ${d.loadKg} kg` : ''}`;
+
+/** The exercise as it is prescribed now. */
+export function prescribedNow(f: Facts): Prescribed {
+	const { step, dose, setup } = f.input.exercise;
+	return { step, dose, ...(setup === undefined ? {} : { setup }) };
+}
+
+/** A step left by a regression may be retried after two settled sessions, at 60 % of its dose; a retry is not an advance. */
+function retryOf(f: Facts): ProposedChange | null {
+	const change = f.lastChange;
+	if (change?.kind !== 'regress' || change.from === undefined || edgeClosed(f, change)) return null;
+	const { from } = change;
+	const now = prescribedNow(f);
+	const dose = from.step === now.step && from.setup?.seatCm === now.setup?.seatCm ? from.dose : retryDose(from.dose);
+	// What was left may have been only a dose: then the ordinary dose ladder leads back to it.
+	if (from.step === now.step && from.setup?.seatCm === now.setup?.seatCm && from.setup?.thighDeg === now.setup?.thighDeg) return null;
+	const result: Prescribed = { step: from.step, dose, ...(from.setup === undefined ? {} : { setup: from.setup }) };
+	return { kind: 'retry', dial: 'depth', from: now.step, to: from.step, result };
+}
+
+/** A second failure of the same step closes its edge for 21 days. */
+function edgeClosed(f: Facts, change: Change): boolean {
+	const left = change.from?.step;
+	const fails = f.input.changes.filter(
+		(c) => c.kind === 'regress' && c.from?.step === left && f.todayN - dayNumber(c.date) <= FAILED_EDGE_DAYS && c.from?.setup?.seatCm === change.from?.setup?.seatCm
+	);
+	return fails.length >= 2;
+}
+
+export interface Ways {
+	readonly open: ProposedChange | null;
+	/** Edges there are, open or not. */
+	readonly edges: readonly NextStep[];
+	readonly unknown: boolean;
+}
+
+const OPEN = new Set(['fits', 'set-up', 'watch']);
+
+export function waysToAdvance(f: Facts): Ways {
+	const { exercise, nextSteps } = f.input;
+	const edges = nextSteps ?? [];
+	const unknown = nextSteps === undefined;
+	const retry = retryOf(f);
+	if (retry !== null) return { open: retry, edges, unknown };
+	const dose = nextDose(exercise.dose, exercise.rackKg);
+	if (dose !== null) {
+		const change: ProposedChange = {
+			kind: 'dose',
+			dial: dose.loadKg === exercise.dose.loadKg ? 'dose' : 'load',
+			from: doseText(exercise.dose),
+			to: doseText(dose),
+			result: { ...prescribedNow(f), dose }
+		};
+		return { open: change, edges, unknown };
+	}
+	const edge = edges.find((e) => e.gateOpen && OPEN.has(e.verdict) && !recentlyFailed(f, e.step));
+	if (edge === undefined) return { open: null, edges, unknown };
+	const start = edge.start ?? { sets: 1, reps: Math.min(10, exercise.dose.target.reps) };
+	const stepDose: PrescribedDose = {
+		...exercise.dose,
+		sets: start.sets,
+		reps: start.reps,
+		loadKg: edge.loadKg ?? 0,
+		target: edge.target ?? exercise.dose.target
+	};
+	const result: Prescribed = { step: edge.step, dose: stepDose, ...(edge.setup === undefined || edge.setup === null ? {} : { setup: edge.setup }) };
+	return { open: { kind: 'step', dial: edge.dial, from: exercise.step, to: edge.step, result }, edges, unknown };
+}
+
+function recentlyFailed(f: Facts, step: string): boolean {
+	const fails = f.input.changes.filter((c) => c.kind === 'regress' && c.from?.step === step && f.todayN - dayNumber(c.date) <= FAILED_EDGE_DAYS);
+	return fails.length >= 2;
+}

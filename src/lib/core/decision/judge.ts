@@ -1,0 +1,85 @@
+/**
+ * The decision: client, region and exercise level judged in order. A pure function of policy and record; it never throws on bad
+ * data. `judge` is the whole answer but for the nearest flip, which `decide` adds by asking `judge` again.
+ *
+ * Two client-level answers give way to a stop or a regression of the exercise: pain in a new region, and a review. Otherwise
+ * reporting more pain could turn a stop into a hold.
+ */
+import { CLIENT_RULES } from './client-rules.ts';
+import { EXERCISE_RULES, judgedOf, type Finding } from './exercise-rules.ts';
+import { factsOf, type Facts } from './facts.ts';
+import type { DecideInput } from './input.ts';
+import { wayToRegress } from './regress.ts';
+import { AMBITION, ENGINE_VERSION, type Decision, type RuleFinding, type Trace } from './trace.ts';
+
+const YIELDING = new Set(['hold.new-region', 'wait.review']);
+
+type Answer = Pick<Trace, 'level' | 'decision' | 'rule' | 'reasons' | 'change' | 'alternatives'>;
+
+/** Everything but `nearestFlip` and `outlook`. */
+export function judge(input: DecideInput): Trace {
+	const facts = factsOf(input);
+	const considered: RuleFinding[] = [];
+	const client = clientAnswer(facts, considered);
+	if (client !== undefined && !YIELDING.has(client.rule)) return traceOf(facts, client, considered);
+	const exercise = exerciseAnswer(facts, considered);
+	if (client === undefined) return traceOf(facts, exercise, considered);
+	const yields = AMBITION[exercise.decision] < AMBITION[client.decision];
+	const note = { code: client.rule };
+	return traceOf(facts, yields ? { ...exercise, alternatives: [...exercise.alternatives, note] } : client, considered);
+}
+
+function clientAnswer(facts: Facts, considered: RuleFinding[]): Answer | undefined {
+	let answer: Answer | undefined;
+	for (const rule of CLIENT_RULES) {
+		const why = rule.judge(facts);
+		considered.push({ rule: rule.rule, fired: why.length > 0, why });
+		if (why.length > 0 && answer === undefined)
+			answer = {
+				level: rule.rule === 'hold.new-region' ? 'region' : 'client',
+				decision: rule.decision,
+				rule: rule.rule,
+				reasons: why,
+				change: null,
+				alternatives: rule.rule === 'hold.new-region' ? [{ code: 'reopen-screening' }] : []
+			};
+	}
+	return answer;
+}
+
+function exerciseAnswer(facts: Facts, considered: RuleFinding[]): Answer {
+	const judged = judgedOf(facts);
+	let answer: Answer | undefined;
+	for (const rule of EXERCISE_RULES) {
+		const finding: Finding = rule.judge(judged);
+		considered.push({ rule: rule.rule, fired: finding.fired, why: finding.why });
+		if (!finding.fired || answer !== undefined) continue;
+		const decision: Decision = finding.decision ?? rule.decision;
+		const change = decision === 'advance' ? judged.ways.open : decision === 'regress' ? wayToRegress(facts, finding.cause ?? 'pain') : null;
+		answer = { level: 'exercise', decision, rule: rule.rule, reasons: finding.why, change, alternatives: finding.alternatives ?? [] };
+	}
+	// The last rule always fires.
+	return answer as Answer;
+}
+
+function traceOf(f: Facts, answer: Answer, considered: readonly RuleFinding[]): Trace {
+	return {
+		...answer,
+		considered,
+		nearestFlip: null,
+		outlook: [],
+		policy: { id: f.policy.id, version: f.policy.version },
+		usual: f.usual.value,
+		provisional: f.usual.provisional,
+		engine: ENGINE_VERSION
+	};
+}
+
+/**
+ * How ambitious an answer is. A flare hold stands below a regression: its plan is gentler than one notch down, and the rule comes
+ * first, so that a worse morning must never look like more ambition.
+ */
+export function ambitionOf(t: Pick<Trace, 'decision' | 'rule' | 'reasons'>): number {
+	if (t.rule === 'hold.flare' || (t.rule === 'wait.review' && t.reasons.some((r) => r.code === 'flare.long'))) return 1.5;
+	return AMBITION[t.decision];
+}

@@ -1,0 +1,143 @@
+/**
+ * Which way to regress: the cause in the record, then the cheapest dial that answers it; one dial, one notch. The third
+ * regression in a family within 21 days without an advance sets the exercise aside for a substitute of the same purpose.
+ * @source common-practice
+ */
+import { dayNumber } from '../base/calendar-day.ts';
+import { gentlerDose } from '../dose/dose.ts';
+import type { Session } from '../session/record.ts';
+import { doseText, prescribedNow } from './advance.ts';
+import type { Facts } from './facts.ts';
+import type { ProposedChange } from './trace.ts';
+
+export type Cause =
+	| 'pain-late'
+	| 'pain-early'
+	| 'pain-loaded'
+	| 'pain'
+	| 'morning'
+	| 'leakage'
+	| 'form'
+	| 'tired'
+	| 'guarding'
+	| 'wobble'
+	| 'knee-drift'
+	| 'heel'
+	| 'back'
+	| 'trunk';
+
+type Way = 'depth' | 'load' | 'load-or-support' | 'support' | 'dose' | 'frequency' | 'clean-reps' | 'wedge' | 'technique' | 'base' | 'tempo' | 'easier';
+
+const WAYS: Readonly<Record<Cause, readonly Way[]>> = {
+	'pain-late': ['depth', 'load-or-support', 'easier', 'dose'],
+	'pain-early': ['load-or-support', 'dose', 'easier'],
+	'pain-loaded': ['load', 'tempo', 'dose', 'easier'],
+	pain: ['load', 'depth', 'dose', 'easier'],
+	morning: ['dose', 'frequency'],
+	leakage: ['load', 'technique'],
+	form: ['clean-reps', 'depth', 'easier'],
+	tired: ['dose', 'easier'],
+	guarding: ['depth', 'easier', 'dose'],
+	wobble: ['support', 'base', 'easier'],
+	'knee-drift': ['depth', 'load', 'support', 'easier'],
+	heel: ['wedge', 'depth', 'easier'],
+	back: ['depth', 'load', 'easier'],
+	trunk: ['load', 'tempo', 'dose', 'easier']
+};
+
+const FAULT_CAUSE: Readonly<Record<string, Cause>> = {
+	'knee-drifts-in': 'knee-drift',
+	'knee-leads': 'knee-drift',
+	'heel-lifts': 'heel',
+	'pelvis-tucks': 'back',
+	'back-rounds': 'back',
+	'back-arches': 'back',
+	'trunk-tips': 'trunk',
+	'segmented-rise': 'trunk',
+	'momentum-cheat': 'back',
+	'trunk-twists': 'wobble',
+	'pelvis-drops': 'wobble',
+	'loses-balance': 'wobble',
+	'breath-held': 'trunk',
+	rushed: 'form'
+};
+
+export const causeOfFault = (fault: string): Cause => FAULT_CAUSE[fault] ?? 'form';
+
+/** Cause of a painful set, from where in the movement it hurt. */
+export function causeOfPain(s: Session): Cause {
+	if (s.painOnlyLoaded === true) return 'pain-loaded';
+	if (s.painAt === 'late') return 'pain-late';
+	return s.painAt === undefined || s.painAt === 'middle' || s.painAt === 'return' ? 'pain' : 'pain-early';
+}
+
+const SET_ASIDE_AFTER = 2;
+const SET_ASIDE_DAYS = 21;
+
+export function wayToRegress(f: Facts, cause: Cause): ProposedChange {
+	const now = prescribedNow(f);
+	if (regressionsInARow(f) >= SET_ASIDE_AFTER)
+		return { kind: 'set-aside', dial: 'family', from: now.step, to: f.input.exercise.purpose, result: now };
+	for (const way of WAYS[cause]) {
+		const change = tryWay(f, way);
+		if (change !== null) return change;
+	}
+	return { kind: 'frequency', dial: 'frequency', from: null, to: -1, result: now };
+}
+
+/** Regressions within 21 days with no advance between them. */
+function regressionsInARow(f: Facts): number {
+	const recent = f.input.changes
+		.filter((c) => f.todayN - dayNumber(c.date) <= SET_ASIDE_DAYS && dayNumber(c.date) <= f.todayN)
+		.sort((a, b) => dayNumber(a.date) - dayNumber(b.date));
+	return recent.reduce((n, c) => (c.kind === 'regress' ? n + 1 : c.kind === 'advance' ? 0 : n), 0);
+}
+
+function tryWay(f: Facts, way: Way): ProposedChange | null {
+	const { exercise } = f.input;
+	const now = prescribedNow(f);
+	const { dose } = exercise;
+	const notch = (dial: string, kind: 'dial' | 'step'): ProposedChange | null => {
+		const option = exercise.gentler?.find((o) => (kind === 'step' ? o.step !== undefined : o.step === undefined) && (dial === '' || o.dial === dial));
+		if (option === undefined) return null;
+		const result = { step: option.step ?? now.step, dose, ...(option.setup === undefined ? (now.setup === undefined ? {} : { setup: now.setup }) : { setup: option.setup }) };
+		return { kind, dial: option.dial, from: kind === 'step' ? now.step : lengthOf(now.setup), to: option.to, result };
+	};
+	switch (way) {
+		case 'depth':
+			if (exercise.frontOfKneeSore === true && exercise.gentler === undefined) return null;
+			return notch('depth', 'dial') ?? notch('surface', 'dial');
+		case 'wedge':
+			// A higher wedge loads the front of the knee more: never the answer where that is the sore place.
+			return exercise.frontOfKneeSore === true ? null : (exercise.gentler ?? []).some((o) => o.setup?.heelWedgeCm !== undefined) ? notch('surface', 'dial') : null;
+		case 'support':
+		case 'base':
+			return notch(way, 'dial') ?? notch(way, 'step');
+		case 'load':
+		case 'tempo':
+		case 'load-or-support': {
+			if (way === 'tempo') return null;
+			if (dose.loadKg <= 0) return way === 'load' ? null : (notch('support', 'dial') ?? notch('support', 'step'));
+			const lighter = [0, ...(exercise.rackKg ?? [])].filter((kg) => kg < dose.loadKg).sort((a, b) => b - a)[0] ?? 0;
+			return { kind: 'dose', dial: 'load', from: dose.loadKg, to: lighter, result: { ...now, dose: { ...dose, loadKg: lighter } } };
+		}
+		case 'dose': {
+			const less = gentlerDose(dose);
+			return less === null ? null : { kind: 'dose', dial: 'dose', from: doseText(dose), to: doseText(less), result: { ...now, dose: less } };
+		}
+		case 'clean-reps': {
+			const clean = Math.min(...(f.last?.sets ?? []).map((s) => s.cleanReps ?? Infinity));
+			if (!(clean < dose.reps && clean >= 3)) return null;
+			const less = { ...dose, reps: clean };
+			return { kind: 'dose', dial: 'dose', from: doseText(dose), to: doseText(less), result: { ...now, dose: less } };
+		}
+		case 'technique':
+			return { kind: 'technique', dial: 'technique', from: null, to: 'stacked', result: now };
+		case 'frequency':
+			return { kind: 'frequency', dial: 'frequency', from: null, to: -1, result: now };
+		case 'easier':
+			return notch('', 'step');
+	}
+}
+
+const lengthOf = (setup: { readonly seatCm?: number; readonly thighDeg?: number } | undefined): number | null => setup?.seatCm ?? setup?.thighDeg ?? null;

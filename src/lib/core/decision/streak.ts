@@ -1,0 +1,123 @@
+/**
+ * The advance condition: the last sessions on different days, each with all work done, at ease, safe, settled, clean and confident
+ * enough. Every condition comes back with what it saw, so that a hold can name the first one not met. A missing value is never
+ * met.
+ */
+import { dayNumber } from '../base/calendar-day.ts';
+import type { Session } from '../session/record.ts';
+import { cleanShare, hardestEffort, painIn, shareDone } from '../session/work.ts';
+import { nextMorning, type Facts } from './facts.ts';
+import { zonesOf } from './pain-zones.ts';
+import { morningKind } from './region.ts';
+import type { Reason } from './trace.ts';
+
+const INJECTION_DAYS = 14;
+const PAINKILLER_DAYS = 2;
+
+type Judge = (f: Facts, s: Session) => Omit<Reason, 'day'>;
+
+const PER_SESSION: readonly Judge[] = [
+	(_, s) => {
+		const done = shareDone(s);
+		return { code: 'work.done', met: done >= 1 && s.sets.length > 0, value: Math.round(100 * done), threshold: 100, source: 'practice-setting' };
+	},
+	(f, s) => {
+		if (f.policy.easeMax === null) return { code: 'ease', met: true, value: null, threshold: null, source: 'practice-setting' };
+		const effort = hardestEffort(s);
+		return { code: 'ease', met: effort !== undefined && effort <= f.policy.easeMax, value: effort ?? null, threshold: f.policy.easeMax, source: 'practice-setting' };
+	},
+	(f, s) => {
+		const own = painIn(s, f.region);
+		const zones = zonesOf(f, f.region);
+		const peak = own?.peak === undefined || own.after === undefined ? undefined : Math.max(own.peak, own.after);
+		const met = peak !== undefined && peak <= zones.safe;
+		return { code: 'pain.safe', met, value: peak ?? null, threshold: zones.safe, source: 'thomee-1997', region: f.region };
+	},
+	(f, s) => {
+		const over = s.pains.find((p) => p.region !== f.region && Math.max(p.peak ?? 0, p.after ?? 0) > zonesOf(f, p.region).safe);
+		return {
+			code: 'pain.elsewhere',
+			met: over === undefined,
+			value: over === undefined ? null : Math.max(over.peak ?? 0, over.after ?? 0),
+			threshold: over === undefined ? null : zonesOf(f, over.region).safe,
+			source: 'practice-setting',
+			...(over === undefined ? {} : { region: over.region })
+		};
+	},
+	(f, s) => {
+		const n = dayNumber(s.date);
+		const usual = f.series.usualOn(n).value;
+		const morning = nextMorning(f, s);
+		const met = morning?.swelling !== undefined && morningKind(f.series, n + 1, usual, f.policy) === 'settled';
+		return { code: 'morning.settled', met, value: f.series.valueAt(n + 1) ?? null, threshold: usual, source: 'ageberg-2010', region: f.region };
+	},
+	(f, s) => {
+		if (f.policy.cleanShare === null || !s.observed) return { code: 'clean', met: true, value: null, threshold: f.policy.cleanShare, source: 'practice-setting' };
+		const share = cleanShare(s);
+		return {
+			code: 'clean',
+			met: share !== undefined && share >= f.policy.cleanShare - 1e-9 && s.faults !== undefined,
+			value: share === undefined ? null : Math.round(100 * share),
+			threshold: Math.round(100 * f.policy.cleanShare),
+			source: 'practice-setting'
+		};
+	},
+	(f, s) => {
+		if (f.policy.confidenceMin === null) return { code: 'confidence', met: true, value: null, threshold: null, source: 'practice-setting' };
+		return {
+			code: 'confidence',
+			met: s.confidence !== undefined && s.confidence >= f.policy.confidenceMin,
+			value: s.confidence ?? null,
+			threshold: f.policy.confidenceMin,
+			source: 'practice-setting'
+		};
+	},
+	(f, s) => ({
+		code: 'soreness.known',
+		met: s.soreness !== undefined && s.soreness < f.policy.sorenessHold && s.sorenessOver72h !== true,
+		value: s.soreness ?? null,
+		threshold: f.policy.sorenessHold,
+		source: 'cheung-2003'
+	}),
+	(_, s) => ({
+		code: 'symptoms.none',
+		met: s.symptoms !== undefined && s.symptoms.length === 0,
+		value: s.symptoms === undefined ? null : (s.symptoms[0] ?? 'none'),
+		threshold: 'none',
+		source: 'practice-setting'
+	})
+];
+
+/** The sessions of the streak: those of the last `streak` different days, newest first. */
+function streakSessions(f: Facts): readonly Session[] {
+	const days: string[] = [];
+	const out: Session[] = [];
+	for (let i = f.since.length - 1; i >= 0; i--) {
+		const s = f.since[i] as Session;
+		if (!days.includes(s.date)) {
+			if (days.length === f.policy.streak) break;
+			days.push(s.date);
+		}
+		out.push(s);
+	}
+	return out;
+}
+
+/** All advance conditions, newest session first; advance needs every one met. */
+export function streakConditions(f: Facts): readonly Reason[] {
+	const sessions = streakSessions(f);
+	const days = new Set(sessions.map((s) => s.date)).size;
+	const oldest = sessions[sessions.length - 1];
+	const span = oldest === undefined ? 0 : f.todayN - dayNumber(oldest.date);
+	const observed = new Set(sessions.filter((s) => s.observed).map((s) => s.date)).size;
+	const out: Reason[] = sessions.flatMap((s) => PER_SESSION.map((judge) => ({ ...judge(f, s), day: s.date })));
+	out.push({ code: 'streak.days', met: days >= f.policy.streak, value: days, threshold: f.policy.streak, source: 'practice-setting' });
+	out.push({ code: 'streak.recent', met: span <= f.policy.streakDays, value: span, threshold: f.policy.streakDays, source: 'practice-setting' });
+	out.push({ code: 'observed', met: observed >= f.policy.observedNeeded, value: observed, threshold: f.policy.observedNeeded, source: 'practice-setting' });
+	for (const e of f.input.events ?? []) {
+		const age = f.todayN - dayNumber(e.date);
+		const window = e.kind === 'injection' ? INJECTION_DAYS : e.kind === 'painkiller' ? PAINKILLER_DAYS : 0;
+		if (age >= 0 && age < window) out.push({ code: `event.${e.kind}`, met: false, value: age, threshold: window, source: 'practice-setting', day: e.date });
+	}
+	return out;
+}

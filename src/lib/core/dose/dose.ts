@@ -1,0 +1,69 @@
+/**
+ * Dosing schools of this version: what the next dose is, once the decision is advance. Pure tables; pain, form and readiness are
+ * judged elsewhere.
+ *
+ * Sets first: reps to their target, then one set at a time (1×10 → 2×10 → 3×10). @source common-practice
+ * Double progression: reps to the top of the range on every set, then the nearest load 2–10 % heavier with reps back at the
+ * bottom; where the rack has none, reps go on. @source acsm-2009 the 2–10 % step (from memory)
+ */
+export const DOSE_SCHOOLS = ['sets-first', 'double-progression'] as const;
+export type DoseSchool = (typeof DOSE_SCHOOLS)[number];
+
+export interface PrescribedDose {
+	readonly school: DoseSchool;
+	readonly sets: number;
+	readonly reps: number;
+	readonly loadKg: number;
+	readonly target: { readonly sets: number; readonly reps: number };
+	/** Bottom of the rep range, double progression only; default 8. */
+	readonly repsLow?: number;
+}
+
+const REP_NOTCHES = [3, 5, 8, 10, 12, 15, 20] as const;
+/** Reps may go this far past their target where the rack has no next load. */
+const REPS_PAST_TARGET = 5;
+
+/** The next dose, or null when this step's dose is complete. */
+export function nextDose(dose: PrescribedDose, rackKg: readonly number[] = []): PrescribedDose | null {
+	return dose.school === 'sets-first' ? setsFirst(dose) : doubleProgression(dose, rackKg);
+}
+
+function setsFirst(dose: PrescribedDose): PrescribedDose | null {
+	const { target } = dose;
+	if (dose.reps < target.reps) {
+		const reps = REP_NOTCHES.find((n) => n > dose.reps) ?? target.reps;
+		return { ...dose, reps: Math.min(reps, target.reps) };
+	}
+	return dose.sets < target.sets ? { ...dose, sets: dose.sets + 1 } : null;
+}
+
+function doubleProgression(dose: PrescribedDose, rackKg: readonly number[]): PrescribedDose | null {
+	if (dose.sets < dose.target.sets) return { ...dose, sets: dose.sets + 1 };
+	if (dose.reps < dose.target.reps) return { ...dose, reps: dose.reps + 1 };
+	if (dose.loadKg <= 0) return null;
+	const heavier = nextLoad(dose.loadKg, rackKg);
+	if (heavier !== undefined) return { ...dose, loadKg: heavier, reps: Math.min(dose.repsLow ?? 8, dose.target.reps) };
+	return dose.reps < dose.target.reps + REPS_PAST_TARGET ? { ...dose, reps: dose.reps + 1 } : null;
+}
+
+/** The lightest item 2–10 % above; undefined where the rack has none. 6 kg with a 7 kg neighbour has none (+16.7 %). */
+export function nextLoad(kg: number, rackKg: readonly number[]): number | undefined {
+	return [...rackKg].sort((a, b) => a - b).find((item) => item >= kg * 1.02 - 1e-9 && item <= kg * 1.1 + 1e-9);
+}
+
+/** One notch gentler: a set fewer, else about 60 % of the reps; null when nothing is left to take away. */
+export function gentlerDose(dose: PrescribedDose): PrescribedDose | null {
+	if (dose.sets > 1) return { ...dose, sets: dose.sets - 1 };
+	const reps = Math.max(3, Math.round(dose.reps * 0.6));
+	return reps < dose.reps ? { ...dose, reps } : null;
+}
+
+/** A retry of a step that was left starts at 60 % of its dose. @source common-practice */
+export function retryDose(dose: PrescribedDose): PrescribedDose {
+	const work = Math.max(3, Math.round(dose.sets * dose.reps * 0.6));
+	const sets = Math.max(1, Math.min(dose.sets, Math.floor(work / dose.reps) || 1));
+	return { ...dose, sets, reps: Math.min(dose.reps, Math.max(3, Math.round(work / sets))) };
+}
+
+/** How much work a dose is, for comparing ambition: reps in all. */
+export const doseVolume = (dose: { readonly sets: number; readonly reps: number }): number => dose.sets * dose.reps;

@@ -1,0 +1,31 @@
+/**
+ * Dials: the ten ways an exercise is made gentler or harder. Notches run from gentle to hard; a step sets some of them, the rest
+ * stay at their gentlest. Lengths (seat, wedge) live in the step's posture; here `surface` and `depth` only say how demanding.
+ */
+export const DIAL_NOTCHES = {
+	support: ['two-hands', 'one-hand', 'fingertips', 'none'],
+	depth: ['quarter', 'half', 'level', 'as-controlled'],
+	base: ['both', 'narrow', 'staggered', 'toe-touch', 'one'],
+	surface: ['raised-seat', 'standard-seat', 'no-seat', 'flat', 'heel-wedge'],
+	load: ['none', 'household', 'goblet', 'overhead'],
+	tempo: ['normal', 'slow', 'hold', 'pause'],
+	impact: ['none', 'landing'],
+	attention: ['still', 'arms-move'],
+	position: ['seated', 'standing-held', 'standing'],
+	lever: ['none', 'band']
+} as const;
+
+export type Dial = keyof typeof DIAL_NOTCHES;
+export const DIALS = Object.keys(DIAL_NOTCHES) as readonly Dial[];
+export type Notch<D extends Dial = Dial> = (typeof DIAL_NOTCHES)[D][number];
+export type Dials = { readonly [D in Dial]?: Notch<D> };
+
+/** How far along its dial a setting is; a dial that is not set stands at its gentlest, 0. */
+export const notchIndex = (dials: Dials, dial: Dial): number => {
+	const notch = dials[dial];
+	return notch === undefined ? 0 : (DIAL_NOTCHES[dial] as readonly string[]).indexOf(notch);
+};
+
+/** The dials on which `to` is harder than `from`. */
+export const harderDials = (from: Dials, to: Dials): readonly Dial[] =>
+	DIALS.filter((d) => notchIndex(to, d) > notchIndex(from, d));

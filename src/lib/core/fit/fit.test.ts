@@ -1,0 +1,194 @@
+/** Fit: what a knee, an ankle and a chair allow. Facts of the trade, common practice unless a source is named. */
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { squat } from '../../catalogue/squat.ts';
+import { POLICIES } from '../../catalogue/policies.ts';
+import { bodyOf, type Body } from '../body/body.ts';
+import type { Envelope, Tolerated } from '../client/envelope.ts';
+import { envelopeWith, withEvidence, type RangeEvidence } from '../client/envelope.ts';
+import { fitRulesOf } from '../decision/policy.ts';
+import type { ExerciseFamily } from '../exercise/family.ts';
+import { deepestSquatDeg } from '../posture/inverse.ts';
+import { posture } from '../posture/posture.ts';
+import { depthFor, fitFamily, standOf, type FitContext, type StepFit } from './fit.ts';
+import { buildSeat } from './furniture.ts';
+import { gateState } from './gate.ts';
+
+const family: ExerciseFamily = squat;
+const TODAY = '2026-03-06';
+
+function body(heightCm = 168, massKg = 70): Body {
+	const b = bodyOf({ heightCm, massKg });
+	if (!b.ok) throw new Error(b.refusal.message);
+	return b.value;
+}
+
+const range = (deg: number, extra: Partial<Tolerated> = {}): Tolerated => ({ painFree: deg, tolerable: deg, end: deg + 15, date: '2026-03-01', loaded: false, ...extra });
+const both = (deg: number, extra?: Partial<Tolerated>) => ({ left: range(deg, extra), right: range(deg, extra) });
+const envelope = (knee: number, hip = 125, ankle = 36): Envelope => ({
+	kneeFlexion: both(knee),
+	thighTrunkFlexion: both(hip),
+	weightBearingDorsiflexion: both(ankle)
+});
+const context = (env: Envelope, extra: Partial<FitContext> = {}): FitContext => ({
+	body: body(),
+	rules: fitRulesOf(POLICIES['pain-monitored']),
+	today: TODAY,
+	envelope: env,
+	...extra
+});
+const stepIn = (fits: readonly StepFit[], id: string): StepFit => {
+	const f = fits.find((x) => x.step === id);
+	if (f === undefined) throw new Error(id);
+	return f;
+};
+
+describe('fit of the squat family', () => {
+	it('a knee that bends 70° is never offered a seat that needs 90°', () => {
+		for (const f of fitFamily(family, context(envelope(70)))) {
+			if (f.verdict === 'fits' || f.verdict === 'watch') expect(f.demand.kneeFlexion).toBeLessThanOrEqual(65 + 1e-6);
+			if (f.demandSetUp !== null) expect(f.demandSetUp.kneeFlexion).toBeLessThanOrEqual(65 + 1e-6);
+		}
+	});
+	it('a healthy envelope fits every seat step as it stands', () => {
+		const fits = fitFamily(family, context(envelope(140, 155, 45)));
+		for (const id of ['raised-seat-hands', 'raised-seat', 'standard-seat']) expect(stepIn(fits, id).verdict).toBe('fits');
+	});
+	it('a knee short of a chair is set up with a higher seat, built from what there is', () => {
+		const furniture = { seats: [42, 46], pads: [{ cm: 3, count: 3 }, { cm: 5, count: 1 }] };
+		const f = stepIn(fitFamily(family, context(envelope(98, 135), { furniture })), 'standard-seat');
+		expect(f.verdict).toBe('set-up');
+		expect(f.setup?.build?.reaches).toBe(f.setup?.seatCm);
+		expect(f.setup?.seatCm).toBeGreaterThan(46);
+		expect(f.demandSetUp?.kneeFlexion).toBeLessThanOrEqual(93);
+		expect(f.limiting[0]?.axis).toBe('kneeFlexion');
+	});
+	it('without a chair that reaches, the step is blocked and says by how much', () => {
+		const f = stepIn(fitFamily(family, context(envelope(90, 135), { furniture: { seats: [42, 46], pads: [] } })), 'standard-seat');
+		expect(f.verdict).toBe('blocked');
+		expect(f.limiting[0]?.short).toBeGreaterThan(5);
+		expect(f.unlock).toMatchObject({ axis: 'kneeFlexion' });
+	});
+	it('a missing or stale ankle makes a step unmeasured, and names the ankle', () => {
+		const env: Envelope = { ...envelope(140, 155), weightBearingDorsiflexion: { left: range(40), right: range(40, { date: '2026-01-01' }) } };
+		const f = stepIn(fitFamily(family, context(env)), 'free-squat');
+		expect(f.verdict).toBe('unmeasured');
+		expect(f.unmeasured).toEqual([{ axis: 'weightBearingDorsiflexion', side: 'right', reason: 'stale' }]);
+		expect(f.unlock).toEqual({ measure: ['weightBearingDorsiflexion'] });
+	});
+	it('seen doing it overrides the model, never a protocol limit', () => {
+		const observed = [{ step: 'standard-seat', setup: { seatCm: 46 }, date: '2026-03-04' }];
+		const seen = stepIn(fitFamily(family, context(envelope(95, 135), { observed })), 'standard-seat');
+		expect(seen).toMatchObject({ verdict: 'fits', seen: '2026-03-04' });
+		const protocolLimits = [{ axis: 'kneeFlexion', side: 'right', maxDeg: 80 } as const];
+		const limited = stepIn(fitFamily(family, context(envelope(95, 135), { observed, protocolLimits })), 'standard-seat');
+		expect(limited.verdict).not.toBe('fits');
+		expect(limited.limiting[0]).toMatchObject({ side: 'right', by: 'protocol', limit: 80 });
+	});
+	it('the pain-free policy reads onset, the others what is tolerable', () => {
+		const env: Envelope = { ...envelope(140, 155, 45), kneeFlexion: both(140, { painFree: 60 }) };
+		const at = (p: 'pain-free' | 'pain-monitored') => stepIn(fitFamily(family, context(env, { rules: fitRulesOf(POLICIES[p]) })), 'standard-seat').verdict;
+		expect(at('pain-monitored')).toBe('fits');
+		expect(at('pain-free')).not.toBe('fits');
+	});
+	it('loaded work takes the wider margin on an unloaded measurement', () => {
+		const plain = fitFamily(family, context(envelope(128, 140, 45)));
+		const goblet = stepIn(plain, 'goblet-squat');
+		expect(goblet.limiting.every((l) => l.axis !== 'kneeFlexion' || l.limit - (l.demand - l.short) === 10 || Math.abs(l.limit - l.demand + l.short - 10) < 1e-9)).toBe(true);
+	});
+	it('swapping left and right swaps only labels', () => {
+		fc.assert(
+			fc.property(fc.integer({ min: 60, max: 140 }), fc.integer({ min: 60, max: 140 }), fc.integer({ min: 20, max: 42 }), (l, r, a) => {
+				const env = (x: number, y: number): Envelope => ({ ...envelope(120, 140, a), kneeFlexion: { left: range(x), right: range(y) } });
+				const [one, two] = [fitFamily(family, context(env(l, r))), fitFamily(family, context(env(r, l)))];
+				expect(one.map((f) => [f.step, f.verdict, f.setup])).toEqual(two.map((f) => [f.step, f.verdict, f.setup]));
+			}),
+			{ seed: 7, numRuns: 60 }
+		);
+	});
+	it('more range never closes a step, for any envelope', () => {
+		const open = (f: StepFit): boolean => f.verdict === 'fits' || f.verdict === 'watch' || f.verdict === 'set-up';
+		fc.assert(
+			fc.property(fc.integer({ min: 60, max: 130 }), fc.integer({ min: 90, max: 140 }), fc.integer({ min: 1, max: 15 }), (knee, hip, more) => {
+				const [less, wider] = [knee, knee + more].map((k) => fitFamily(family, context(envelope(k, hip))));
+				less?.forEach((f, i) => {
+					if (open(f)) expect(open(wider?.[i] as StepFit), f.step).toBe(true);
+				});
+			}),
+			{ seed: 11, numRuns: 80 }
+		);
+	});
+	it('a set-up step stays inside every limit less its margin when solved again', () => {
+		fc.assert(
+			fc.property(fc.integer({ min: 65, max: 125 }), fc.integer({ min: 85, max: 140 }), fc.integer({ min: 18, max: 42 }), fc.integer({ min: 150, max: 195 }), (knee, hip, ankle, height) => {
+				const ctx = context(envelope(knee, hip, ankle), { body: body(height) });
+				for (const f of fitFamily(family, ctx)) {
+					if (f.setup === null) continue;
+					const step = family.steps.find((s) => s.id === f.step);
+					if (step === undefined) throw new Error(f.step);
+					const margin = step.posture.load === undefined ? 5 : 10;
+					const demand = f.demandSetUp;
+					expect(demand?.kneeFlexion, f.step).toBeLessThanOrEqual(knee - margin + 0.01);
+					expect(demand?.thighTrunkFlexion, f.step).toBeLessThanOrEqual(hip - margin + 0.01);
+					expect(demand?.weightBearingDorsiflexion, f.step).toBeLessThanOrEqual(ankle - 5 + 0.01);
+					// Solved again from scratch, the same set-up gives the same demand.
+					const stand = standOf(step, ctx);
+					const cap = stand.technique === 'knee-forward' ? { weightBearingDorsiflexionDeg: demand?.weightBearingDorsiflexion ?? NaN } : {};
+					const again = posture({ ...stand, depth: depthFor(step, f.setup), limits: cap });
+					expect(again.angles.kneeFlexion, f.step).toBeCloseTo(demand?.kneeFlexion ?? NaN, 1);
+				}
+			}),
+			{ seed: 13, numRuns: 80 }
+		);
+	});
+});
+
+describe('building a seat from the room', () => {
+	const furniture = { seats: [42, 46], pads: [{ cm: 3, count: 2 }] };
+	it('takes the lowest build that is high enough', () => {
+		expect(buildSeat(51, furniture)).toEqual({ seat: 46, pads: [3, 3], reaches: 52, short: 0 });
+		expect(buildSeat(45, furniture)).toEqual({ seat: 42, pads: [3], reaches: 45, short: 0 });
+		expect(buildSeat(30, furniture)?.reaches).toBe(42);
+	});
+	it('says by how much the room falls short', () => {
+		expect(buildSeat(60, furniture)).toMatchObject({ reaches: 52, short: 8 });
+		expect(buildSeat(60, { seats: [], pads: [] })).toBeUndefined();
+	});
+});
+
+describe('envelope from the log', () => {
+	const base = range(90);
+	const good = (date: string, extra: Partial<RangeEvidence> = {}): RangeEvidence => ({ axis: 'kneeFlexion', side: 'right', date, demand: 104, band: 3, observed: true, settled: true, painful: false, like: 'seat', ...extra });
+	it('twice seen, settled and painless raises it to the low edge of the band less the margin', () => {
+		expect(withEvidence(base, [good('2026-03-02'), good('2026-03-04')], 5)).toMatchObject({ painFree: 96, from: 'observed' });
+	});
+	it('once is not enough, unseen is not enough, and never past the end', () => {
+		expect(withEvidence(base, [good('2026-03-02')], 5)).toEqual(base);
+		expect(withEvidence(base, [good('2026-03-02'), good('2026-03-04', { observed: false })], 5)).toEqual(base);
+		expect(withEvidence(base, [good('2026-03-02', { demand: 130 }), good('2026-03-04', { demand: 130 })], 5).painFree).toBe(105);
+	});
+	it('a painful set lowers it at once', () => {
+		const env = envelopeWith({ kneeFlexion: { right: base } }, [good('2026-03-05', { demand: 80, painful: true })], 5);
+		expect(env.kneeFlexion?.right).toMatchObject({ tolerable: 77, painFree: 77, from: 'painful-set' });
+	});
+});
+
+describe('gates', () => {
+	const shown = [{ step: 'free-squat', side: 'both' as const, cleanReps: [10, 10, 8], effortMax: 6 }];
+	it('three clean tens are asked, two are shown', () => {
+		expect(gateState({ kind: 'clean-reps', step: 'free-squat', sets: 3, reps: 10 }, shown, undefined)).toMatchObject({ met: false, shown: '2×10 (best set 10)' });
+		expect(gateState({ kind: 'clean-reps', step: 'free-squat', sets: 2, reps: 10 }, shown, undefined).met).toBe(true);
+	});
+	it('the weaker side must reach its share', () => {
+		const sides = [
+			{ step: 'x', side: 'left' as const, cleanReps: [8], effortMax: 5 },
+			{ step: 'x', side: 'right' as const, cleanReps: [10], effortMax: 5 }
+		];
+		expect(gateState({ kind: 'sides-within', step: 'x', share: 0.8 }, sides, undefined).met).toBe(true);
+		expect(gateState({ kind: 'sides-within', step: 'x', share: 0.81 }, sides, undefined).met).toBe(false);
+	});
+	it('the deepest squat of a stiff ankle is shallower than of a free one', () => {
+		const deep = (df: number) => deepestSquatDeg({ body: body(), movement: 'squat', technique: 'parallel', limits: { weightBearingDorsiflexionDeg: df } });
+		expect(deep(20)).toBeLessThan(deep(30));
+	});
+});

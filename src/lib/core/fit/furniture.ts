@@ -1,0 +1,55 @@
+/**
+ * Building a seat height from what the room has: one chair and any pads, none twice more than there are.
+ */
+export interface Pad {
+	readonly cm: number;
+	readonly count: number;
+}
+
+export interface Furniture {
+	readonly seats: readonly number[];
+	readonly pads: readonly Pad[];
+	readonly wedges?: readonly number[];
+}
+
+export interface Build {
+	readonly seat: number;
+	readonly pads: readonly number[];
+	readonly reaches: number;
+	/** How far the tallest build stays below what is needed, cm; 0 when it reaches. */
+	readonly short: number;
+}
+
+/**
+ * The lowest build at or above the height; where none reaches, the tallest with `short` > 0. Fewer pads win a tie. Undefined
+ * when there is no seat at all.
+ * @example buildSeat(51, { seats: [42, 46], pads: [{ cm: 3, count: 2 }] }) → 46 + 3 + 3 = 52
+ */
+export function buildSeat(neededCm: number, furniture: Furniture): Build | undefined {
+	let best: Build | undefined;
+	const better = (b: Build): boolean => {
+		if (best === undefined) return true;
+		if (b.short !== best.short) return b.short < best.short;
+		if (b.reaches !== best.reaches) return b.short > 0 ? b.reaches > best.reaches : b.reaches < best.reaches;
+		return b.pads.length < best.pads.length;
+	};
+	for (const pads of padSets(furniture.pads))
+		for (const seat of furniture.seats) {
+			const reaches = seat + pads.reduce((a, b) => a + b, 0);
+			const build = { seat, pads, reaches, short: Math.max(0, Math.round((neededCm - reaches) * 10) / 10) };
+			if (better(build)) best = build;
+		}
+	return best;
+}
+
+/** Every way to stack the pads, at most four high: taller stacks are not stable. */
+function padSets(pads: readonly Pad[]): number[][] {
+	let sets: number[][] = [[]];
+	for (const { cm, count } of pads) {
+		const more: number[][] = [];
+		for (const set of sets)
+			for (let k = 0; k <= count && set.length + k <= 4; k++) more.push([...set, ...Array.from({ length: k }, () => cm)]);
+		sets = more;
+	}
+	return sets;
+}

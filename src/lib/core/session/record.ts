@@ -1,0 +1,89 @@
+/**
+ * The record a decision is made from: sessions of one exercise, mornings by region and day, events by day. Field for field what
+ * is asked of client and practitioner; nothing derived. Pain, effort and confidence 0–10.
+ */
+import type { Day } from '../base/calendar-day.ts';
+
+/** `knee-right`, `hip-left`, `back` … */
+export type Region = string;
+
+export const SYMPTOMS = [
+	'locking',
+	'catching',
+	'giving-way',
+	'sharp-with-loss',
+	'radiating',
+	'numbness',
+	'weakness',
+	'leakage',
+	'dizziness',
+	'faintness',
+	'chest-pain',
+	'breathless'
+] as const;
+export type Symptom = (typeof SYMPTOMS)[number];
+
+export const PAIN_AT = ['early', 'middle', 'late', 'return', 'throughout'] as const;
+export type PainAt = (typeof PAIN_AT)[number];
+export const INCOMPLETE = ['pain', 'tired', 'form', 'time', 'other'] as const;
+export type IncompleteBecause = (typeof INCOMPLETE)[number];
+export const SWELLING = ['none', 'a-little', 'clearly-more', 'hot'] as const;
+export type Swelling = (typeof SWELLING)[number];
+export const EVENTS = ['unusual-activity', 'illness', 'injection', 'painkiller', 'missed'] as const;
+export type DayEvent = (typeof EVENTS)[number];
+export type YesNoUnknown = 'yes' | 'no' | 'unknown';
+
+export interface PainEntry {
+	readonly region: Region;
+	readonly before?: number;
+	readonly peak?: number;
+	readonly after?: number;
+}
+
+export interface SetEntry {
+	readonly reps: number;
+	readonly effort?: number;
+	/** Reps before the first fault. */
+	readonly cleanReps?: number;
+}
+
+export interface Session {
+	readonly date: Day;
+	readonly observed: boolean;
+	readonly prescribed: { readonly sets: number; readonly reps: number; readonly loadKg?: number };
+	readonly sets: readonly SetEntry[];
+	readonly pains: readonly PainEntry[];
+	readonly painAt?: PainAt;
+	readonly painOnlyLoaded?: boolean;
+	readonly symptoms?: readonly Symptom[];
+	/** How far down the leg it reached against usual: only lower than usual, or new, stops. */
+	readonly radiatingLower?: boolean;
+	/** In a back client, asked when numbness or leakage is reported: saddle numbness, retention, bowel, both legs. */
+	readonly caudaEquina?: YesNoUnknown;
+	/** Share of sets in which a fault was seen, by catalogue id. */
+	readonly faults?: Readonly<Record<string, number>>;
+	readonly incompleteBecause?: IncompleteBecause;
+	readonly soreness?: number;
+	readonly sorenessOver72h?: boolean;
+	readonly confidence?: number;
+	readonly feltMuscle?: boolean;
+	readonly feltJoint?: boolean;
+	/** Known from the prescription it was logged under; left out, dates decide. */
+	readonly sinceChange?: boolean;
+}
+
+export interface Morning {
+	readonly date: Day;
+	readonly region: Region;
+	readonly pain?: number;
+	readonly swelling?: Swelling;
+	readonly stiffnessMin?: number;
+	/** Tendons: pain of the same provocation test. */
+	readonly provocation?: number;
+	readonly recalled?: boolean;
+}
+
+export interface RecordedEvent {
+	readonly date: Day;
+	readonly kind: DayEvent;
+}

@@ -1,0 +1,39 @@
+/** What one session shows: work done, hardest effort, clean share, peaks. Missing values stay missing. */
+import type { Region, Session } from './record.ts';
+
+/** Share of the prescribed repetitions that were done, capped at 1. */
+export function shareDone(s: Session): number {
+	const asked = s.prescribed.sets * s.prescribed.reps;
+	const done = s.sets.reduce((sum, set) => sum + Math.min(set.reps, s.prescribed.reps), 0);
+	return asked <= 0 ? 1 : Math.min(1, done / asked);
+}
+
+/** The hardest effort of all sets; undefined when any set lacks one. */
+export function hardestEffort(s: Session): number | undefined {
+	let hardest: number | undefined;
+	for (const set of s.sets) {
+		if (set.effort === undefined) return undefined;
+		hardest = Math.max(hardest ?? 0, set.effort);
+	}
+	return hardest;
+}
+
+/** Share of the repetitions done before the first fault of their set; undefined when any set does not say. */
+export function cleanShare(s: Session): number | undefined {
+	let reps = 0;
+	let clean = 0;
+	for (const set of s.sets) {
+		if (set.cleanReps === undefined) return undefined;
+		reps += set.reps;
+		clean += Math.min(set.cleanReps, set.reps);
+	}
+	return reps === 0 ? undefined : clean / reps;
+}
+
+export const painIn = (s: Session, region: Region): Session['pains'][number] | undefined => s.pains.find((p) => p.region === region);
+
+/** Peak less before, in a region: what the session itself added. */
+export function painAdded(s: Session, region: Region): number {
+	const p = painIn(s, region);
+	return p?.peak === undefined ? 0 : p.peak - (p.before ?? 0);
+}

@@ -1,0 +1,156 @@
+/**
+ * A trace in sentences: "Hold: right knee was 3 this morning, above its usual 2. It would advance at 2."
+ */
+import type { Flip, ProposedChange, Reason, Trace } from '#lib/core/decision/trace.ts';
+import type { Day } from '#lib/core/base/calendar-day.ts';
+import { stepTitle } from './steps.ts';
+import { shortDay, whenDay, whenMorning } from './days.ts';
+import { AXIS_NAME, DECISION_WORD, PURPOSE_NAME, regionName, SYMPTOM_NAME, TECHNIQUE_NAME, VERDICT_WORD } from './names.ts';
+
+type Say = (r: Reason, today: Day) => string;
+
+const region = (r: Reason): string => (r.region === undefined ? 'the sore place' : regionName(r.region));
+const day = (r: Reason, today: Day): string => (r.day === undefined ? '' : ` ${whenDay(r.day, today)}`);
+
+const morning: Say = (r, today) => {
+	const when = r.day === undefined ? '' : ` ${whenMorning(r.day, today)}`;
+	if (r.value === null || r.value === undefined) return `${region(r)}: no morning yet`;
+	const above = Number(r.value) > Number(r.threshold);
+	return above ? `${region(r)} was ${r.value}${when}, above its usual ${r.threshold}` : `${region(r)} was ${r.value}${when}, its usual is ${r.threshold}`;
+};
+
+const SAY: Readonly<Record<string, Say>> = {
+	'flag.open': (r) => `an open red flag${r.value === undefined ? '' : `: ${String(r.value).replaceAll('-', ' ')}`}`,
+	'flag.review': (r) => `a flag waits for review: ${String(r.value).replaceAll('-', ' ')}`,
+	'screening.missing': () => 'the client is not screened yet',
+	'screening.incomplete': () => 'the screening has unanswered questions; unknown is not no',
+	'screening.old': (r) => `the screening is ${r.value} days old; it is good for ${r.threshold}`,
+	'surgery.no-limits': (r) => `surgery on the ${region(r)} is recorded, its protocol limits are not entered`,
+	'usual.high': (r) => `${region(r)}'s usual morning is ${r.value}; from ${r.threshold} a licensed user reviews first`,
+	'flare.long': (r) => `the flare has lasted ${r.value} days; over ${r.threshold} a licensed user reviews`,
+	'set-aside.third': (r) => `set aside ${r.value} times; a licensed user reviews`,
+	'pain.new-region': (r, t) => `${region(r)} hurt ${r.value}${day(r, t)} and is not under treatment`,
+	'symptom.cauda-equina': (r) => `numbness or leakage with a sore back, saddle area answered ${r.value}`,
+	'state.stopped': () => 'stopped until a licensed user clears it',
+	'symptoms.none': (r) => (r.value === null ? 'symptoms were not asked' : r.met ? 'no symptoms beyond ordinary pain' : r.value === undefined || r.value === 'none' ? 'no stopping symptom' : `symptom: ${SYMPTOM_NAME[String(r.value)] ?? r.value}`),
+	'pain.stop': (r, t) => (r.met ? `${region(r)} peaked at ${r.value}${day(r, t)}; the stop line is ${r.threshold}` : `worst pain ${r.value}, below the stop line ${r.threshold}`),
+	'pain.acceptable': (r, t) => (r.met ? `${region(r)} was ${r.value}${day(r, t)}, over the acceptable ${r.threshold}` : `worst pain ${r.value}, within the acceptable ${r.threshold}`),
+	'region.settled': morning,
+	'region.up': morning,
+	'region.unsettled': morning,
+	'region.unknown': (r) => `${region(r)}: no morning to judge by`,
+	'region.rising': (r) => (r.met ? `${region(r)}'s mornings rise week on week, now ${r.value ?? '–'}` : `${region(r)}'s mornings are not rising week on week`),
+	'region.flare': (r, t) => `${morning(r, t)}; a flare`,
+	suspect: (r) => (r.value === 'this' ? 'this exercise is the likeliest cause in its region' : 'another exercise is the likelier cause'),
+	'work.incomplete': (r, t) => `${r.value} % of the work done${day(r, t)}`,
+	'fault.repeated': (r) => (r.met ? `the same fault twice running: ${String(r.value).replaceAll('-', ' ')}` : 'no fault in half the sets of both last observed sessions'),
+	'confidence.low': (r, t) => `confidence ${r.value ?? 'not given'}${day(r, t)}`,
+	'morning.missing': (r, t) => (r.met ? `the morning after ${r.day === undefined ? 'the last session' : shortDay(r.day)} is not in yet` : `the morning after the last session is in${t === '' ? '' : ''}`),
+	soreness: (r) => (r.value === null ? 'muscle soreness not given' : `muscle soreness ${r.value}; ${r.threshold} holds`),
+	'symptom.leakage': (r) => (r.met ? 'leakage in the last session' : 'no leakage'),
+	'pace.review': (r) => `${r.value} advances already in this review; the policy allows ${r.threshold}`,
+	'pace.days': (r) => `${r.value} days since the last advance; the policy keeps ${r.threshold} between`,
+	'sessions.none': (r) => (r.met ? 'no session since the last change' : `${r.value} sessions since the last change`),
+	'work.done': (r, t) => (r.met ? `all work done${day(r, t)}` : `${r.value} % of the work done${day(r, t)}`),
+	ease: (r, t) => (r.value === null ? `effort not given${day(r, t)}` : `effort ${r.value}${day(r, t)}; easy is ${r.threshold} or less`),
+	'pain.safe': (r, t) => (r.value === null ? `pain not given${day(r, t)}` : `pain ${r.value}${day(r, t)}; safe is ${r.threshold} or less`),
+	'pain.elsewhere': (r, t) => (r.met ? 'no other region over its safe line' : `${region(r)} was ${r.value}${day(r, t)}; safe is ${r.threshold} or less`),
+	'morning.settled': (r, t) => (r.value === null ? `next morning not given after ${whenDay(r.day ?? t, t)}` : `next morning ${r.value} after ${whenDay(r.day ?? t, t)}; usual is ${r.threshold}`),
+	clean: (r, t) => (r.value === null ? (r.met ? `form not seen${day(r, t)}` : `clean repetitions not given${day(r, t)}`) : `${r.value} % clean${day(r, t)}; needed ${r.threshold} %`),
+	confidence: (r, t) => (r.value === null ? `confidence not given${day(r, t)}` : `confidence ${r.value}${day(r, t)}; needed ${r.threshold}`),
+	'soreness.known': (r, t) => (r.value === null ? `soreness not given${day(r, t)}` : `soreness ${r.value}${day(r, t)}`),
+	'streak.days': (r) => `${r.value} of ${r.threshold} sessions in a row`,
+	'streak.recent': (r) => `the streak spans ${r.value} days; it may span ${r.threshold}`,
+	observed: (r) => `${r.value} seen by a practitioner; needed ${r.threshold}`,
+	'event.injection': (r) => `an injection ${r.value} days ago; no advance for ${r.threshold}`,
+	'event.painkiller': (r) => `an extra painkiller ${r.value} days ago; no advance for ${r.threshold}`,
+	'edge.gate': (r) => `${stepTitle(String(r.value))}: ${r.threshold ?? 'its gate is not met'}`,
+	'edge.unmeasured': (r) => `${stepTitle(String(r.value))} needs a fresh measurement${r.threshold ? `: ${String(r.threshold).split(',').map((a) => (AXIS_NAME as Record<string, string>)[a] ?? a).join(', ').toLowerCase()}` : ''}`,
+	'edge.blocked': (r) => `${stepTitle(String(r.value))} asks for more range than there is`,
+	'edges.unknown': () => 'the next steps of the ladder are not fitted yet',
+	'ladder.complete': () => 'the dose is complete and no harder step is left'
+};
+
+/** One reason as a clause, without capital or full stop. */
+export function reasonText(r: Reason, today: Day): string {
+	const say = SAY[r.code];
+	if (say !== undefined) return say(r, today);
+	if (r.code.startsWith('symptom.')) return `${SYMPTOM_NAME[r.code.slice(8)] ?? r.code.slice(8)}${day(r, today)}`;
+	if (r.code.startsWith('edge.')) return `${stepTitle(String(r.value))}: ${VERDICT_WORD[r.code.slice(5) as 'fits'] ?? r.code.slice(5)}`;
+	return r.code;
+}
+
+const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
+
+/** "Hold: right knee was 3 this morning, above its usual 2." */
+export function decisionSentence(trace: Trace, today: Day): string {
+	const reasons = trace.decision === 'advance' ? [] : trace.reasons.slice(0, 2);
+	const why = reasons.map((r) => reasonText(r, today)).join('; ');
+	const word = DECISION_WORD[trace.decision];
+	if (trace.decision === 'advance') return `${word}: ${trace.change === null ? 'the next step is open' : changeText(trace.change)}.`;
+	return why === '' ? `${word}.` : `${word}: ${why}.`;
+}
+
+/** "1×10 to 2×10", "seat 48 to 51 cm", "to Standard seat". */
+export function changeText(change: ProposedChange): string {
+	switch (change.kind) {
+		case 'dose':
+			return change.dial === 'load' && typeof change.to === 'number' ? `load ${change.from} to ${change.to} kg` : `${change.from} to ${change.to}`;
+		case 'step':
+			return `from ${stepTitle(String(change.from))} to ${stepTitle(String(change.to))}, ${change.result.dose.sets}×${change.result.dose.reps}`;
+		case 'retry':
+			return `try ${stepTitle(String(change.to))} again at ${change.result.dose.sets}×${change.result.dose.reps}`;
+		case 'set-aside':
+			return `set aside; another way of ${PURPOSE_NAME[String(change.to)] ?? String(change.to)}`;
+		case 'technique':
+			return `${TECHNIQUE_NAME[change.to as 'stacked'] ?? change.to} technique`;
+		case 'frequency':
+			return 'one day fewer a week';
+		case 'dial': {
+			const seat = change.result.setup?.seatCm;
+			if (seat !== undefined) return `seat ${change.from === null ? '' : `${change.from} `}to ${seat} cm`;
+			const thigh = change.result.setup?.thighDeg;
+			return thigh === undefined ? `${change.dial} to ${change.to}` : `depth ${change.from === null ? '' : `${change.from}° `}to ${thigh}° thigh`;
+		}
+	}
+}
+
+const INPUT_NAME: Readonly<Record<string, string>> = {
+	morning: 'next morning',
+	peak: 'peak pain',
+	after: 'pain after',
+	effort: 'effort',
+	confidence: 'confidence',
+	soreness: 'soreness'
+};
+
+/** "It would advance at a next morning of 2." */
+export const flipText = (flip: Flip): string =>
+	`It would ${DECISION_WORD[flip.decision].toLowerCase()} with ${INPUT_NAME[flip.input] ?? flip.input} ${flip.to} instead of ${flip.from}.`;
+
+/** "it would advance at 0–2, hold at 3" for a morning that is not in yet. */
+export function outlookText(trace: Trace): string {
+	const parts: string[] = [];
+	for (let i = 0; i < trace.outlook.length; ) {
+		const first = trace.outlook[i] as Trace['outlook'][number];
+		let j = i;
+		while (trace.outlook[j + 1]?.decision === first.decision) j++;
+		const last = trace.outlook[j] as Trace['outlook'][number];
+		parts.push(`${DECISION_WORD[first.decision].toLowerCase()} at ${first.morning}${last.morning === first.morning ? '' : `–${last.morning}`}`);
+		i = j + 1;
+	}
+	return parts.length === 0 ? '' : `${capital(parts.join(', '))}.`;
+}
+
+const ALTERNATIVE: Readonly<Record<string, (v: string | number | undefined) => string>> = {
+	substitute: (v) => `Offer another way of ${PURPOSE_NAME[String(v)] ?? String(v)}.`,
+	'flare-plan': () => 'Follow the flare plan agreed beforehand.',
+	'region-sets': () => 'Second unsettled morning in a week: the region’s sets × 0.6.',
+	'pelvic-health-review': () => 'Suggest a pelvic-health review.',
+	technique: () => 'Teach the stacked position, breathe out on effort.',
+	'reopen-screening': () => 'Reopen the screening for the new region.',
+	'hold.new-region': () => 'Pain in a new region: reopen the screening.',
+	'wait.review': () => 'A licensed review is due.'
+};
+
+export const alternativeText = (a: Trace['alternatives'][number]): string => ALTERNATIVE[a.code]?.(a.value) ?? a.code;
