@@ -45,7 +45,9 @@ export function factsOf(input: DecideInput): Facts {
 	const since = sessions.filter((s) => isSince(s, lastChange));
 	const last = since[since.length - 1];
 	const before = sessions.filter((s) => !since.includes(s));
-	const lastBefore = before[before.length - 1];
+	const previous = before[before.length - 1];
+	// Older than the streak's window it no longer anchors anything.
+	const lastBefore = previous !== undefined && todayN - dayNumber(previous.date) <= policy.streakDays ? previous : undefined;
 	const judgedDay = last?.date ?? lastBefore?.date;
 	const intake = input.client.usual[region]?.intake;
 	const series = morningSeries(input.mornings, region, intake, policy.morningRule, input.today, judgedDay);
