@@ -1,0 +1,345 @@
+/**
+ * Loads the demo practice: twelve weeks of records made from a fixed seed, day by day, through the same use-cases the pages use,
+ * with gaps, corrections and late mornings; every client ends where another kind of decision is due.
+ */
+import pg from 'pg';
+import { addDays, dayNumber, weekday, type Day } from '#lib/core/base/calendar-day.ts';
+import { hash32, seeded } from '#lib/core/base/random.ts';
+import { uuid7 } from '#lib/core/base/uuid.ts';
+import { AXES, SIDES } from '#lib/core/body/axis.ts';
+import type { Session } from '#lib/core/session/record.ts';
+import { makeAuth } from '#lib/server/auth/auth.ts';
+import { open } from '#lib/server/db/connect.ts';
+import { inPracticeOf } from '#lib/server/db/in-practice.ts';
+import type { Prescription } from '#lib/server/repo/exercise-repo.ts';
+import type { Context, Outcome } from '#lib/server/usecase/actor.ts';
+import { checkIn } from '#lib/server/usecase/check-in.ts';
+import { logVisit } from '#lib/server/usecase/log-visit.ts';
+import { prescribe } from '#lib/server/usecase/prescribe.ts';
+import { advancesToday, fitContextOf, loadRecords, slipOf } from '#lib/server/usecase/record.ts';
+import { registerClient } from '#lib/server/usecase/register-client.ts';
+import { openFlag, screenClient, setLimit } from '#lib/server/usecase/safety.ts';
+import { saveMeasurements } from '#lib/server/usecase/save-measurements.ts';
+import { signDecision } from '#lib/server/usecase/sign-decision.ts';
+import { FAMILIES } from '#lib/catalogue/families.ts';
+import { stepOf } from '#lib/core/exercise/family.ts';
+import { fitStep } from '#lib/core/fit/fit.ts';
+import { CLIENTS, EQUIPMENT, PRACTICE, STAFF, type DemoClient } from './people.ts';
+
+export interface DemoOptions {
+	readonly ownerUrl: string;
+	readonly appUrl: string;
+	readonly secret: string;
+	readonly origin: string;
+	readonly today: Day;
+	/** Fewer weeks make a faster fixture. */
+	readonly weeks?: number;
+	readonly only?: readonly string[];
+}
+
+const SCREEN = ['night-pain', 'unexplained-weight-loss', 'fever', 'recent-fall', 'saddle-numbness', 'chest-pain-on-effort', 'calf-swelling', 'recent-surgery'] as const;
+
+/** Is the demo there already? */
+export async function demoDay(ownerUrl: string): Promise<Day | undefined> {
+	const client = new pg.Client({ connectionString: ownerUrl });
+	await client.connect();
+	try {
+		const { rows } = await client.query<{ day: string | null }>(`select max(local_day)::text as day from screening`);
+		return rows[0]?.day ?? undefined;
+	} finally {
+		await client.end();
+	}
+}
+
+export async function loadDemo(o: DemoOptions): Promise<void> {
+	const random = seeded(hash32('tidewater'));
+	const id = (day: Day): string => uuid7(dayNumber(day) * 86_400_000 + 43_200_000, Uint8Array.from({ length: 10 }, () => Math.floor(random() * 256)));
+	const start = addDays(o.today, -7 * (o.weeks ?? 12));
+	const practiceId = id(start);
+	const members = await staff(o, practiceId, () => id(start));
+	const { db, pool } = open(o.appUrl);
+	try {
+		const as = (key: 'physio' | 'trainer', today: Day): Context => {
+			const m = STAFF.find((s) => s.key === key);
+			const memberId = members.get(key) as string;
+			return {
+				actor: { memberId, practiceId, name: m?.name ?? key, practice: PRACTICE.name, licensed: key === 'physio', trainer: key === 'trainer', owner: false },
+				inPractice: inPracticeOf(db, practiceId, memberId),
+				today,
+				now: new Date(dayNumber(today) * 86_400_000 + 46_800_000),
+				tz: PRACTICE.tz,
+				units: PRACTICE.units
+			};
+		};
+		await as('physio', start).inPractice(async (t) => {
+			for (const e of EQUIPMENT)
+				await t.trx
+					.insertInto('equipment')
+					.values({ practice_id: practiceId, id: id(start), kind: e.kind, label: e.label, value: e.value, unit: e.unit, mm: e.unit === 'cm' ? Math.round(e.value * 10) : null, g: e.unit === 'kg' ? Math.round(e.value * 1000) : null, count: e.count })
+					.execute();
+		});
+		for (const client of CLIENTS) if (o.only === undefined || o.only.includes(client.key)) await new Life(client, { as, id, random, start, today: o.today, trainerId: members.get('trainer') as string }).run();
+	} finally {
+		await pool.end();
+	}
+}
+
+async function staff(o: DemoOptions, practiceId: string, id: () => string): Promise<Map<string, string>> {
+	const { auth, pool } = makeAuth({ url: o.appUrl, secret: o.secret, origin: o.origin, signUp: true });
+	const owner = new pg.Client({ connectionString: o.ownerUrl });
+	await owner.connect();
+	const members = new Map<string, string>();
+	try {
+		await owner.query('insert into practice (id, name, tz, units, is_demo) values ($1, $2, $3, $4, true)', [practiceId, PRACTICE.name, PRACTICE.tz, PRACTICE.units]);
+		for (const s of STAFF) {
+			const { user } = await auth.api.signUpEmail({ body: { name: s.name, email: s.email, password: s.password } });
+			const memberId = id();
+			members.set(s.key, memberId);
+			await owner.query('insert into member (practice_id, id, user_id, name, roles, licence_no, licensed_until) values ($1, $2, $3, $4, $5, $6, $7)', [practiceId, memberId, user.id, s.name, s.roles, s.licence, s.licence === null ? null : '2099-12-31']);
+		}
+	} finally {
+		await owner.end();
+		await pool.end();
+	}
+	return members;
+}
+
+interface World {
+	readonly as: (key: 'physio' | 'trainer', today: Day) => Context;
+	readonly id: (day: Day) => string;
+	readonly random: () => number;
+	readonly start: Day;
+	readonly today: Day;
+	readonly trainerId: string;
+}
+
+function must<T>(outcome: Outcome<T>): T {
+	if (!outcome.ok) throw new Error(`${outcome.refusal.why} ${outcome.refusal.field ?? ''}: ${outcome.refusal.message}`);
+	return outcome.value;
+}
+
+const at = (day: Day, hour: number): Date => new Date(dayNumber(day) * 86_400_000 + hour * 3_600_000);
+const ENDING_DAYS = 9;
+
+/** One client's twelve weeks. */
+class Life {
+	private readonly clientId: string;
+	private readonly exerciseId: string;
+	constructor(
+		private readonly c: DemoClient,
+		private readonly w: World
+	) {
+		this.clientId = w.id(w.start);
+		this.exerciseId = w.id(w.start);
+	}
+
+	async run(): Promise<void> {
+		const { w } = this;
+		await this.intake();
+		const ending = addDays(w.today, -ENDING_DAYS);
+		for (let day = addDays(w.start, 2); day < ending; day = addDays(day, 1)) await this.ordinaryDay(day);
+		await this.end(ending);
+	}
+
+	private async intake(): Promise<void> {
+		const { c, w } = this;
+		const ctx = w.as('physio', w.start);
+		must(
+			await registerClient(
+				ctx,
+				{
+					id: this.clientId,
+					personId: w.id(w.start),
+					settingId: w.id(w.start),
+					name: c.name,
+					born: c.born,
+					occupation: c.occupation,
+					heightCm: c.heightCm,
+					massKg: c.massKg,
+					...(c.shankCm === undefined ? {} : { shankCm: c.shankCm }),
+					technique: c.technique,
+					policyId: c.policyId,
+					frontOfKnee: c.frontOfKnee,
+					goal: c.goal,
+					usual: { [c.region]: { intake: c.usual, ...(c.longStanding ? { longStanding: true } : {}) } }
+				},
+				at(w.start, 9)
+			)
+		);
+		await this.screen(w.start);
+		if (c.limit !== undefined) {
+			const { axis, side, maxDeg, source, operatedOn, reviewIn } = c.limit;
+			must(await setLimit(ctx, { id: w.id(w.start), surgeryId: w.id(w.start), clientId: this.clientId, region: c.region, operatedOn: addDays(w.today, operatedOn), axis, side, maxDeg, source, reviewOn: addDays(w.today, reviewIn) }, at(w.start, 9)));
+		}
+		await this.measure(w.start, -4);
+		await this.delegate();
+		await this.give(w.start);
+	}
+
+	private async screen(day: Day): Promise<void> {
+		const answers = Object.fromEntries(SCREEN.map((q) => [q, q === 'recent-surgery' && this.c.limit ? 'yes' : 'no'])) as Record<string, 'yes' | 'no'>;
+		must(await screenClient(this.w.as('physio', day), { id: this.w.id(day), clientId: this.clientId, day, answers }, at(day, 9)));
+	}
+
+	private async delegate(): Promise<void> {
+		const { w } = this;
+		const { append } = await import('#lib/server/db/append.ts');
+		await w.as('physio', w.start).inPractice((t) => append(t, 'delegation', { id: w.id(w.start), client_id: this.clientId, member_id: w.trainerId, families: ['squat'], expires: addDays(w.today, 30) }, at(w.start, 9)));
+	}
+
+	/** Measures all axes, `shift` degrees from the ranges the client ends with. */
+	private async measure(day: Day, shift: number): Promise<void> {
+		const { c, w } = this;
+		const values = AXES.flatMap((axis) =>
+			SIDES.map((side) => {
+				const [onset, tolerable, end] = c.ranges[axis][side];
+				const s = axis === 'weightBearingDorsiflexion' ? 0 : shift;
+				return { id: w.id(day), axis, side, range: { onset: onset + s, tolerable: tolerable + s, end: end + Math.min(0, s), pain: tolerable < end ? 4 : 1 }, method: axis === 'weightBearingDorsiflexion' ? 'inclinometer' : 'goniometer', loaded: axis === 'weightBearingDorsiflexion' };
+			})
+		);
+		must(await saveMeasurements(w.as('physio', day), this.clientId, day, values, at(day, 10)));
+	}
+
+	private async record(day: Day) {
+		return this.w.as('physio', day).inPractice(async (t) => {
+			const [r] = await loadRecords(t, this.clientId);
+			if (r === undefined) throw new Error('client went missing');
+			return r;
+		});
+	}
+
+	private async give(day: Day): Promise<void> {
+		const { c, w } = this;
+		const family = FAMILIES.squat;
+		const step = family === undefined ? undefined : stepOf(family, c.firstStep);
+		if (step === undefined) throw new Error(c.firstStep);
+		const fit = fitStep(step, fitContextOf(await this.record(day), day));
+		const { start } = step.usualDose;
+		must(
+			await prescribe(
+				w.as('physio', day),
+				{ id: w.id(day), exerciseId: this.exerciseId, clientId: this.clientId, family: 'squat', step: step.id, region: c.region, sets: start.sets, reps: start.reps, loadKg: 0, ...(fit.verdict === 'blocked' ? { reason: 'demo: start here all the same' } : {}) },
+				at(day, 11)
+			)
+		);
+	}
+
+	private async head(day: Day): Promise<Prescription | undefined> {
+		const r = await this.record(day);
+		const e = r.exercises.find((x) => x.id === this.exerciseId);
+		return e?.prescriptions[e.prescriptions.length - 1];
+	}
+
+	private chance(p: number): boolean {
+		return this.w.random() < p;
+	}
+
+	/** Mornings most days, sessions on Monday, Wednesday and Friday, a review on Saturday, measurements every third Monday. */
+	private async ordinaryDay(day: Day): Promise<void> {
+		const { c, w } = this;
+		const wd = weekday(day);
+		const trouble = this.chance(0.06);
+		if (!this.chance(0.12)) await this.morning(day, c.usual + (trouble ? 1 : this.chance(0.25) ? -1 : 0), {}, this.chance(0.08) ? 3 : 0);
+		if ([1, 3, 5].includes(wd) && !this.chance(0.08)) await this.session(day, { observed: wd !== 3, peak: c.usual + (trouble ? 2 : this.chance(0.2) ? 1 : 0), effort: 5 + Math.floor(w.random() * 2) });
+		const weeksIn = Math.floor((dayNumber(day) - dayNumber(w.start)) / 7);
+		const sinceEnd = dayNumber(w.today) - dayNumber(day);
+		if (wd === 1 && weeksIn % 3 === 2) await this.measure(day, sinceEnd < 28 && c.ending !== 'silent' ? 0 : -2);
+		if (wd === 6 && weeksIn % 5 === 4) await this.screen(day);
+		if (wd === 6) await this.review(day);
+	}
+
+	private async morning(day: Day, pain: number, extra: { swelling?: 'none' | 'a-little' | 'clearly-more' } = {}, lateDays = 0): Promise<void> {
+		const { w } = this;
+		const entered = addDays(day, Math.min(lateDays, dayNumber(w.today) - dayNumber(day)));
+		const regions = [{ id: w.id(day), region: this.c.region, pain: Math.max(0, pain), swelling: extra.swelling ?? ('none' as const), stiffnessMin: 5 + Math.floor(w.random() * 10) }];
+		must(await checkIn(w.as('trainer', entered), { clientId: this.clientId, day, regions, events: [] }, at(entered, 7)));
+		// Now and then somebody had mistyped: the correction replaces it and both stay.
+		if (lateDays === 0 && this.chance(0.03)) must(await checkIn(w.as('trainer', entered), { clientId: this.clientId, day, regions: regions.map((r) => ({ ...r, id: w.id(day), stiffnessMin: r.stiffnessMin + 5 })), events: [] }, at(entered, 8)));
+	}
+
+	private async session(day: Day, s: { observed: boolean; peak: number; after?: number; effort: number; patch?: Partial<Session> }): Promise<void> {
+		const { c, w } = this;
+		const head = await this.head(day);
+		if (head === undefined || head.state !== 'active') return;
+		const { sets, reps, loadKg } = head.dose;
+		const session: Session = {
+			date: day,
+			observed: s.observed,
+			prescribed: { sets, reps, loadKg },
+			sets: Array.from({ length: sets }, () => ({ reps, effort: Math.min(10, s.effort), cleanReps: this.chance(0.15) ? reps - 1 : reps })),
+			pains: [{ region: c.region, before: Math.max(0, c.usual), peak: Math.max(0, s.peak), after: Math.max(0, s.after ?? Math.min(s.peak, c.usual)) }],
+			...(s.peak > c.usual ? { painAt: 'late' as const } : {}),
+			symptoms: [],
+			faults: this.chance(0.1) ? { 'knee-drifts-in': 0.3 } : {},
+			soreness: 1 + Math.floor(w.random() * 3),
+			confidence: 6 + Math.floor(w.random() * 3),
+			...s.patch
+		};
+		must(await logVisit(w.as(s.observed ? 'physio' : 'trainer', day), { id: w.id(day), visitId: w.id(day), clientId: this.clientId, exerciseId: this.exerciseId, prescriptionId: head.id, session }, at(day, 16)));
+	}
+
+	/** The physiotherapist agrees with what Bolster proposes, unless it waits. */
+	private async review(day: Day): Promise<void> {
+		const { w } = this;
+		const r = await this.record(day);
+		const exercise = r.exercises.find((e) => e.id === this.exerciseId);
+		if (exercise === undefined) return;
+		const slip = slipOf(r, exercise, day, advancesToday(r, day), true);
+		if (slip.trace.decision === 'wait' || slip.trace.change?.kind === 'set-aside') return;
+		must(await signDecision(w.as('physio', day), { id: w.id(day), prescriptionId: w.id(day), clientId: this.clientId, exerciseId: exercise.id, hash: slip.hash, basedOn: slip.chain.head.id, answer: 'accepted' }, at(day, 17)));
+	}
+
+	/** The last nine days, without reviews: each client ends where another decision is due. */
+	private async end(from: Day): Promise<void> {
+		const { c, w } = this;
+		const u = c.usual;
+		const d = (before: number): Day => addDays(w.today, -before);
+		const silent = c.ending === 'silent';
+		if (!silent) for (let n = ENDING_DAYS; n >= 3; n--) await this.morning(d(n), u);
+		if (!silent) await this.screen(from);
+		switch (c.ending) {
+			case 'hold-up':
+				await this.session(d(6), { observed: true, peak: u, effort: 5 });
+				await this.session(d(3), { observed: true, peak: u, effort: 5 });
+				await this.morning(d(2), u);
+				await this.session(d(1), { observed: true, peak: u, effort: 6 });
+				await this.morning(d(1), u);
+				await this.morning(d(0), u + 1);
+				return;
+			case 'advance':
+				await this.session(d(4), { observed: true, peak: u, effort: 5 });
+				await this.session(d(2), { observed: true, peak: u, effort: 6 });
+				for (const n of [2, 1, 0]) await this.morning(d(n), u);
+				return;
+			case 'regress-pain':
+				await this.session(d(4), { observed: true, peak: u + 1, effort: 6 });
+				await this.session(d(1), { observed: true, peak: 6, after: 4, effort: 7, patch: { painAt: 'late' } });
+				for (const n of [2, 1]) await this.morning(d(n), u);
+				await this.morning(d(0), u + 1);
+				return;
+			case 'stop-locking':
+				await this.session(d(3), { observed: true, peak: u, effort: 5 });
+				await this.session(d(1), { observed: true, peak: 4, effort: 6, patch: { symptoms: ['locking'] } });
+				for (const n of [2, 1, 0]) await this.morning(d(n), u);
+				return;
+			case 'red-flag':
+				await this.session(d(3), { observed: true, peak: u, effort: 5 });
+				for (const n of [2, 1]) await this.morning(d(n), u);
+				must(await openFlag(w.as('physio', d(1)), { id: w.id(d(1)), clientId: this.clientId, day: d(1), code: 'night-pain', region: 'back', severity: 'red' }, at(d(1), 12)));
+				return;
+			case 'wait-morning':
+				await this.session(d(3), { observed: true, peak: u, effort: 5 });
+				for (const n of [2, 1]) await this.morning(d(n), u);
+				await this.session(d(0), { observed: true, peak: u, effort: 5 });
+				return;
+			case 'flare':
+				await this.session(d(3), { observed: true, peak: u + 1, effort: 6 });
+				await this.morning(d(2), u + 1);
+				await this.morning(d(1), u + 2, { swelling: 'a-little' });
+				await this.morning(d(0), u + 3, { swelling: 'a-little' });
+				return;
+			case 'silent':
+				return;
+		}
+	}
+}

@@ -1,0 +1,106 @@
+/**
+ * npm run demo: installs what is missing, starts PostgreSQL on loopback, makes roles, migrates, loads the demo, builds, serves.
+ * Options: --today YYYY-MM-DD (day the demo stands still at; another day makes the demo anew), --port N, --fresh.
+ */
+import { spawn, spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { freePort, startCluster } from './cluster.mjs';
+import { ensureBuild, ensureModules, root } from './ensure.mjs';
+
+const DEFAULT_DAY = '2026-03-12';
+const option = (name) => {
+	const i = process.argv.indexOf(`--${name}`);
+	return i < 0 ? undefined : process.argv[i + 1];
+};
+const home = process.env.BOLSTER_HOME ?? join(root, '.bolster');
+const settingsFile = join(home, 'demo.json');
+
+mkdirSync(home, { recursive: true, mode: 0o700 });
+ensureModules();
+const settings = existsSync(settingsFile) ? JSON.parse(readFileSync(settingsFile, 'utf8')) : {};
+const today = option('today') ?? settings.today ?? DEFAULT_DAY;
+if (!/^\d{4}-\d{2}-\d{2}$/.test(today) || Number.isNaN(Date.parse(today))) {
+	console.error(`--today takes a calendar day such as ${DEFAULT_DAY}; "${today}" is not one.`);
+	process.exit(1);
+}
+const anew = process.argv.includes('--fresh') || (settings.today !== undefined && settings.today !== today);
+let cluster = await startCluster(home);
+if (anew) {
+	console.log('Making the demo anew…');
+	cluster.stop();
+	cluster.remove();
+	mkdirSync(home, { recursive: true, mode: 0o700 });
+	rmSync(settingsFile, { force: true });
+	cluster = await startCluster(home);
+}
+let stopping = false;
+function stop(code) {
+	if (stopping) return;
+	stopping = true;
+	cluster.stop();
+	process.exit(code);
+}
+process.on('SIGINT', () => server?.kill('SIGTERM') ?? stop(0));
+process.on('SIGTERM', () => server?.kill('SIGTERM') ?? stop(0));
+process.on('SIGHUP', () => server?.kill('SIGTERM') ?? stop(0));
+
+const wanted = Number(option('port') ?? process.env.PORT ?? settings.port ?? 4310);
+const port = (await isFree(wanted)) ? wanted : await freePort();
+const origin = `http://127.0.0.1:${port}`;
+const env = {
+	...process.env,
+	NODE_ENV: 'production',
+	HOST: '127.0.0.1',
+	PORT: String(port),
+	ORIGIN: origin,
+	DATABASE_URL: cluster.appUrl('bolster'),
+	MIGRATE_URL: cluster.ownerUrl('bolster'),
+	SUPER_URL: cluster.superUrl,
+	OWNER_PASSWORD: cluster.passwords.owner,
+	APP_PASSWORD: cluster.passwords.app,
+	AUTH_SECRET: cluster.authSecret,
+	BOLSTER_HOME: home,
+	PG_BIN: cluster.bin,
+	DEMO_TODAY: today,
+	BOLSTER_TODAY: today
+};
+const prepared = spawnSync(process.execPath, ['--import', 'tsx', join(root, 'demo/start.ts')], { cwd: root, env, stdio: ['ignore', 'inherit', 'inherit'] });
+if (prepared.status !== 0) stop(1);
+writeFileSync(settingsFile, JSON.stringify({ today, port }));
+try {
+	ensureBuild();
+} catch {
+	stop(1);
+}
+// The server gets what it needs and no more: neither owner nor superuser password.
+for (const secret of ['MIGRATE_URL', 'SUPER_URL', 'OWNER_PASSWORD', 'APP_PASSWORD']) delete env[secret];
+const server = spawn(process.execPath, [join(root, 'build/index.js')], { cwd: root, env: { ...env, LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn' }, stdio: ['ignore', 'inherit', 'inherit'] });
+server.on('exit', (code) => stop(code ?? 0));
+await ready(`${origin}/readyz`);
+const { STAFF } = await import('./sign-ins.mjs');
+console.log(`\nBolster demo, standing at ${today}:  ${origin}\n`);
+for (const s of STAFF) console.log(`  ${s.role.padEnd(16)} ${s.email.padEnd(28)} ${s.password}`);
+console.log('\nCtrl-C stops it and its database.');
+
+async function isFree(p) {
+	const { createServer } = await import('node:net');
+	return new Promise((done) => {
+		const s = createServer();
+		s.once('error', () => done(false));
+		s.listen(p, '127.0.0.1', () => s.close(() => done(true)));
+	});
+}
+
+async function ready(url) {
+	for (let i = 0; i < 150; i++) {
+		try {
+			if ((await fetch(url)).ok) return;
+		} catch {
+			// Not listening yet.
+		}
+		await new Promise((r) => setTimeout(r, 100));
+	}
+	console.error('The server did not become ready.');
+	server.kill('SIGTERM');
+}

@@ -1,0 +1,104 @@
+/** Every request: who, in which practice, on which day. The only place that reads a clock. */
+import { json, redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
+import { randomUUID } from 'node:crypto';
+import { ADDRESS_HEADER, authService } from '#lib/server/auth/auth.ts';
+import { database, refusePowerfulRole } from '#lib/server/db/connect.ts';
+import { inPracticeOf } from '#lib/server/db/in-practice.ts';
+import { log } from '#lib/server/http/log.ts';
+import type { Actor, Context } from '#lib/server/usecase/actor.ts';
+
+const OPEN = ['/sign-in', '/healthz', '/readyz'];
+
+export const init: ServerInit = async () => {
+	const { pool } = database();
+	await refusePowerfulRole(pool);
+	process.on('sveltekit:shutdown', async () => {
+		await Promise.allSettled([pool.end(), authService().pool.end()]);
+	});
+};
+
+/** The practice's calendar day, or the day the demo stands still at. */
+function dayIn(tz: string, now: Date): string {
+	const fixed = process.env.BOLSTER_TODAY;
+	if (fixed !== undefined && fixed !== '') return fixed;
+	return new Intl.DateTimeFormat('en-CA', { timeZone: tz, year: 'numeric', month: '2-digit', day: '2-digit' }).format(now);
+}
+
+interface MemberRow {
+	practice_id: string;
+	member_id: string;
+	name: string;
+	roles: string[];
+	licensed_until: string | null;
+	tz: string;
+	units: string;
+	practice: string;
+}
+
+async function contextOf(userId: string): Promise<Context | undefined> {
+	const { pool, db } = database();
+	const { rows } = await pool.query<MemberRow>('select * from member_of($1)', [userId]);
+	const m = rows[0];
+	if (m === undefined) return undefined;
+	const now = new Date();
+	const today = dayIn(m.tz, now);
+	const actor: Actor = {
+		memberId: m.member_id,
+		practiceId: m.practice_id,
+		name: m.name,
+		practice: m.practice,
+		licensed: m.roles.includes('physiotherapist') && m.licensed_until !== null && m.licensed_until >= today,
+		trainer: m.roles.includes('trainer'),
+		owner: m.roles.includes('owner')
+	};
+	return { actor, inPractice: inPracticeOf(db, m.practice_id, m.member_id), today, now, tz: m.tz, units: m.units };
+}
+
+const HEADERS: Readonly<Record<string, string>> = {
+	'x-content-type-options': 'nosniff',
+	'referrer-policy': 'no-referrer',
+	'x-frame-options': 'DENY',
+	'permissions-policy': 'camera=(), microphone=(), geolocation=()',
+	'cross-origin-opener-policy': 'same-origin',
+	'cross-origin-resource-policy': 'same-origin'
+};
+
+export const handle: Handle = async ({ event, resolve }) => {
+	const started = performance.now();
+	event.locals.requestId = randomUUID();
+	const { request, url } = event;
+	// Form posts are checked by the framework; JSON and the rest here.
+	const unsafe = !['GET', 'HEAD', 'OPTIONS'].includes(request.method);
+	if (unsafe && request.headers.get('origin') !== url.origin) return json({ message: 'This request came from another site.' }, { status: 403 });
+	const headers = new Headers(request.headers);
+	headers.set(ADDRESS_HEADER, event.getClientAddress());
+	const open = OPEN.some((p) => url.pathname === p);
+	if (url.pathname !== '/healthz' && url.pathname !== '/readyz') {
+		const session = await authService().auth.api.getSession({ headers });
+		const context = session === null ? undefined : await contextOf(session.user.id);
+		if (context !== undefined) event.locals.context = context;
+	}
+	if (event.locals.context === undefined && !open) {
+		const data = url.pathname.endsWith('/__data.json') ? url.pathname.slice(0, -'/__data.json'.length) || '/' : url.pathname;
+		redirect(303, `/sign-in?to=${encodeURIComponent(data)}${unsafe ? '&kept=1' : ''}`);
+	}
+	const response = await resolve(event, { preload: ({ type, path }) => type === 'js' || type === 'css' || (type === 'font' && path.includes('latin-wght')) });
+	for (const [k, v] of Object.entries(HEADERS)) response.headers.set(k, v);
+	response.headers.set('x-request-id', event.locals.requestId);
+	if (event.locals.context !== undefined) response.headers.set('cache-control', 'private, no-store');
+	log.info({ id: event.locals.requestId, method: request.method, route: event.route.id, status: response.status, ms: Math.round(performance.now() - started) });
+	return response;
+};
+
+/** Faults get an id that is logged and shown; what went wrong stays in the log. */
+export const handleError: HandleServerError = ({ error, event, status, message }) => {
+	const id = event.locals.requestId;
+	if (status === 404) return { message: 'There is no such page.', id };
+	if (status === 413) return { message: 'That was too much at once: at most 512 kB.', id };
+	if (status < 500) return { message, id };
+	const e = error as { name?: string; message?: string; code?: string; stack?: string };
+	// Names and codes only: a database message can quote a value.
+	log.error({ id, route: event.route.id, error: e.name, code: e.code, at: e.stack?.split('\n').slice(1, 6) });
+	const database = e.code !== undefined && /^(ECONN|57P|08|53)/.test(e.code);
+	return { message: database ? 'The database is not answering just now. Nothing was lost; try again in a moment.' : 'Something went wrong here. Nothing was half-saved; try again.', id };
+};

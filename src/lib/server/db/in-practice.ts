@@ -1,0 +1,22 @@
+/**
+ * The only way to the record: a transaction with the practice set for row security. Repositories accept nothing else.
+ */
+import { sql, type Kysely, type Transaction } from 'kysely';
+import type { Tables } from './tables.ts';
+
+/** A transaction in which the practice is set. */
+export interface PracticeTransaction {
+	readonly trx: Transaction<Tables>;
+	readonly practiceId: string;
+	readonly memberId: string;
+}
+
+export type InPractice = <T>(work: (t: PracticeTransaction) => Promise<T>) => Promise<T>;
+
+export function inPracticeOf(db: Kysely<Tables>, practiceId: string, memberId: string): InPractice {
+	return (work) =>
+		db.transaction().execute(async (trx) => {
+			await sql`select set_config('bolster.practice', ${practiceId}, true)`.execute(trx);
+			return work({ trx, practiceId, memberId });
+		});
+}

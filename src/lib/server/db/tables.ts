@@ -1,0 +1,119 @@
+/** Kysely's view of the tables: rows as they come from the driver (days as text, timestamps as Date, JSON parsed). */
+import type { ColumnType, Generated } from 'kysely';
+
+type Json = ColumnType<unknown, string, string>;
+type Days = string;
+
+export interface Appended {
+	practice_id: string;
+	id: string;
+	written_by: string;
+	recorded_at: Generated<Date>;
+	content_hash: string;
+	replaces_id: string | null;
+	voided: Generated<boolean>;
+	reason: string | null;
+}
+
+interface Owned {
+	practice_id: string;
+	id: string;
+}
+
+export interface Tables {
+	practice: { id: string; name: string; tz: string; units: string; is_demo: boolean };
+	member: Owned & { user_id: string; name: string; roles: string[]; licence_no: string | null; licensed_until: Days | null; ended_at: Days | null };
+	client: Owned & { tz: string; status: Generated<string>; opened_on: Days };
+	person: Owned & { client_id: string; name: string; born: Days; occupation: string | null };
+	client_setting: Appended & {
+		client_id: string;
+		technique: string | null;
+		policy_id: string;
+		policy_version: string;
+		height_mm: number;
+		mass_g: number;
+		shank_mm: number | null;
+		thigh_mm: number | null;
+		front_of_knee: boolean;
+		goal: string | null;
+		usual: Json;
+	};
+	screening: Appended & { client_id: string; local_day: Days; complete: boolean; answers: Json };
+	flag: Appended & { client_id: string; local_day: Days; code: string; region: string | null; severity: string };
+	flag_closing: Appended & { flag_id: string; local_day: Days; note: string };
+	surgery: Appended & { client_id: string; region: string; local_day: Days; limits_entered: boolean };
+	protocol_limit: Appended & { client_id: string; axis: string; side: string; max_tenths: number; source: string; review_on: Days | null; lifted: boolean };
+	measurement: Appended & {
+		client_id: string;
+		axis: string;
+		side: string;
+		onset_tenths: number;
+		tolerable_tenths: number;
+		end_tenths: number;
+		pain: number;
+		local_day: Days;
+		method: string;
+		raw_value: number | null;
+		loaded: boolean;
+	};
+	equipment: Owned & { kind: string; label: string; value: number; unit: string; mm: number | null; g: number | null; count: number };
+	exercise: Owned & { client_id: string; family: string; region: string; side: string | null; purpose: string };
+	prescription: Appended & {
+		exercise_id: string;
+		client_id: string;
+		local_day: Days;
+		step: string;
+		dose: Json;
+		setup: Json | null;
+		snapshot: Json;
+		state: string;
+		kind: string;
+		restores_id: string | null;
+		decision_id: string | null;
+	};
+	visit: Appended & { client_id: string; local_day: Days; tz: string; started_at: Date; observed: boolean };
+	exercise_log: Appended & {
+		visit_id: string;
+		client_id: string;
+		exercise_id: string;
+		prescription_id: string;
+		prescribed: Json;
+		sets: Json;
+		pains: Json;
+		pain_at: string | null;
+		pain_only_loaded: boolean | null;
+		symptoms: Json | null;
+		radiating_lower: boolean | null;
+		cauda_equina: string | null;
+		faults: Json | null;
+		incomplete_because: string | null;
+		soreness: number | null;
+		confidence: number | null;
+	};
+	checkin: Appended & {
+		client_id: string;
+		local_day: Days;
+		moment: string;
+		region: string;
+		pain: number | null;
+		stiffness_min: number | null;
+		swelling: string | null;
+		provocation: number | null;
+		recalled: boolean;
+	};
+	day_event: Appended & { client_id: string; local_day: Days; kind: string };
+	decision: Appended & {
+		exercise_id: string;
+		client_id: string;
+		local_day: Days;
+		based_on: string;
+		inputs: Json;
+		inputs_hash: string;
+		versions: Json;
+		proposal: Json;
+		answer: string;
+		outcome: Json;
+	};
+	delegation: Appended & { client_id: string; member_id: string; families: string[]; expires: Days };
+	access_log: Appended & { client_id: string; what: string };
+}

@@ -1,0 +1,93 @@
+/** Exercises with all their prescriptions. */
+import { sql } from 'kysely';
+import type { Day } from '#lib/core/base/calendar-day.ts';
+import type { Side } from '#lib/core/body/axis.ts';
+import type { PrescribedDose } from '#lib/core/dose/dose.ts';
+import type { SolvedSetup } from '#lib/core/fit/fit.ts';
+import type { PracticeTransaction } from '../db/in-practice.ts';
+import { ofClient } from './heads.ts';
+
+export type PrescriptionKind = 'start' | 'advance' | 'regress' | 'retry' | 'alter' | 'set-aside' | 'stop' | 'resume' | 'undo';
+
+/** What a prescription showed when it was written, so that a retired step still renders. */
+export interface Snapshot {
+	readonly title: string;
+	readonly what: string;
+	readonly cues: readonly string[];
+	readonly cautions: readonly string[];
+	readonly faults: readonly { readonly id: string; readonly title: string }[];
+	readonly catalogue: string;
+}
+
+export interface Prescription {
+	readonly id: string;
+	readonly day: Day;
+	readonly step: string;
+	readonly dose: PrescribedDose;
+	readonly setup: SolvedSetup | null;
+	readonly snapshot: Snapshot;
+	readonly state: 'active' | 'stopped' | 'set-aside';
+	readonly kind: PrescriptionKind;
+	readonly replaces: string | null;
+	readonly restores: string | null;
+	readonly decisionId: string | null;
+}
+
+export interface Exercise {
+	readonly id: string;
+	readonly clientId: string;
+	readonly family: string;
+	readonly region: string;
+	readonly side: Side | null;
+	readonly purpose: string;
+	/** Root first; the last one is the head. */
+	readonly prescriptions: readonly Prescription[];
+}
+
+interface Row {
+	id: string;
+	client_id: string;
+	family: string;
+	region: string;
+	side: Side | null;
+	purpose: string;
+	prescriptions: { id: string; local_day: string; step: string; dose: PrescribedDose; setup: SolvedSetup | null; snapshot: Snapshot; state: Prescription['state']; kind: PrescriptionKind; replaces_id: string | null; restores_id: string | null; decision_id: string | null }[];
+}
+
+export async function exercises(t: PracticeTransaction, clientId?: string): Promise<readonly Exercise[]> {
+	const { rows } = await sql<Row>`
+		select e.id, e.client_id, e.family, e.region, e.side, e.purpose,
+			coalesce((select jsonb_agg(to_jsonb(p)) from prescription p where p.practice_id = e.practice_id and p.exercise_id = e.id and not p.voided), '[]') as prescriptions
+		from exercise e where ${ofClient('e', clientId)} order by e.id`.execute(t.trx);
+	return rows.map((r) => ({
+		id: r.id,
+		clientId: r.client_id,
+		family: r.family,
+		region: r.region,
+		side: r.side,
+		purpose: r.purpose,
+		prescriptions: inOrder(
+			r.prescriptions.map((p) => ({
+				id: p.id,
+				day: p.local_day,
+				step: p.step,
+				dose: p.dose,
+				setup: p.setup,
+				snapshot: p.snapshot,
+				state: p.state,
+				kind: p.kind,
+				replaces: p.replaces_id,
+				restores: p.restores_id,
+				decisionId: p.decision_id
+			}))
+		)
+	}));
+}
+
+/** Follows the chain of successors from the root; never sorts by id, since device clocks lie. */
+function inOrder(all: readonly Prescription[]): readonly Prescription[] {
+	const next = new Map(all.map((p) => [p.replaces, p]));
+	const out: Prescription[] = [];
+	for (let p = next.get(null); p !== undefined && out.length <= all.length; p = next.get(p.id)) out.push(p);
+	return out;
+}

@@ -1,0 +1,15 @@
+/** Reading appended tables: only heads, that is rows nobody replaced, and not voided ones. */
+import { sql, type RawBuilder } from 'kysely';
+
+/** `where` text for the heads of an appended table under an alias. */
+export const isHead = (table: string, alias: string): RawBuilder<boolean> =>
+	sql<boolean>`not ${sql.ref(`${alias}.voided`)} and not exists (select 1 from ${sql.table(table)} later where later.practice_id = ${sql.ref(`${alias}.practice_id`)} and later.replaces_id = ${sql.ref(`${alias}.id`)})`;
+
+/** One client, or all of the practice when none is named. */
+export const ofClient = (alias: string, clientId: string | undefined, column = 'client_id'): RawBuilder<boolean> =>
+	clientId === undefined ? sql<boolean>`true` : sql<boolean>`${sql.ref(`${alias}.${column}`)} = ${clientId}`;
+
+/** Drops nulls, so that absent stays absent in the core. */
+export function withoutNulls<T extends object>(o: T): { [K in keyof T]?: Exclude<T[K], null> } {
+	return Object.fromEntries(Object.entries(o).filter(([, v]) => v !== null && v !== undefined)) as { [K in keyof T]?: Exclude<T[K], null> };
+}

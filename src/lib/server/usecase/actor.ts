@@ -1,0 +1,68 @@
+/** Who acts, in which practice, on which day; and what each role may do. Read per request, never from a session or a form. */
+import type { Day } from '#lib/core/base/calendar-day.ts';
+import { ok, refuse, type Result } from '#lib/core/base/result.ts';
+import type { InPractice } from '../db/in-practice.ts';
+
+export interface Actor {
+	readonly memberId: string;
+	readonly practiceId: string;
+	readonly name: string;
+	readonly practice: string;
+	readonly licensed: boolean;
+	readonly trainer: boolean;
+	readonly owner: boolean;
+}
+
+export interface Context {
+	readonly actor: Actor;
+	readonly inPractice: InPractice;
+	readonly today: Day;
+	readonly now: Date;
+	readonly tz: string;
+	readonly units: string;
+}
+
+export type Why = 'invalid' | 'not-allowed' | 'not-found' | 'conflict';
+
+/** A refusal a page can show: which field, what is wrong, what would be right. */
+export interface Refused {
+	readonly why: Why;
+	readonly message: string;
+	readonly field?: string;
+}
+
+export type Outcome<T> = Result<T, Refused>;
+
+export const notFound = refuse<Refused>({ why: 'not-found', message: 'There is no such client in this practice.' });
+export const invalid = (field: string, message: string) => refuse<Refused>({ why: 'invalid', field, message });
+export const conflict = (message: string) => refuse<Refused>({ why: 'conflict', message });
+
+/** Each verb with who may do it. */
+const MAY = {
+	'show today': ['trainer', 'licensed'],
+	'show client': ['trainer', 'licensed'],
+	'register client': ['trainer', 'licensed'],
+	screen: ['trainer', 'licensed'],
+	measure: ['trainer', 'licensed'],
+	'open flag': ['trainer', 'licensed'],
+	'close flag': ['licensed'],
+	'set limit': ['licensed'],
+	'choose policy': ['licensed'],
+	prescribe: ['trainer', 'licensed'],
+	'log visit': ['trainer', 'licensed'],
+	'check in': ['trainer', 'licensed'],
+	sign: ['trainer', 'licensed'],
+	override: ['licensed'],
+	'replay decision': ['licensed', 'owner']
+} as const satisfies Record<string, readonly ('trainer' | 'licensed' | 'owner')[]>;
+
+export type Verb = keyof typeof MAY;
+
+/** Refuses what the actor's roles do not hold. Owner is not licensed by being owner. */
+export function allow(actor: Actor, verb: Verb): Outcome<true> {
+	if ((MAY[verb] as readonly string[]).some((role) => actor[role as 'trainer'])) return ok(true);
+	const who = (MAY[verb] as readonly string[]).join(' or ');
+	return refuse({ why: 'not-allowed', message: `To ${verb} takes a ${who.replace('licensed', 'licensed user')}; you are signed in as ${roleText(actor)}.` });
+}
+
+export const roleText = (a: Actor): string => [a.licensed ? 'licensed physiotherapist' : '', a.trainer ? 'trainer' : '', a.owner ? 'owner' : ''].filter((x) => x !== '').join(', ') || 'a member without a role';

@@ -1,0 +1,141 @@
+/**
+ * Prescribes a step of a family with a dose: a new exercise, or another step of one that runs. Inside fit and delegation for a
+ * trainer; a licensed user may go past what is tolerated with a reason, nobody past a protocol limit.
+ */
+import { CATALOGUE_VERSION, FAMILIES } from '#lib/catalogue/families.ts';
+import { ok } from '#lib/core/base/result.ts';
+import type { PrescribedDose } from '#lib/core/dose/dose.ts';
+import { faultsIn, stepOf, type ExerciseFamily, type Step } from '#lib/core/exercise/family.ts';
+import { fitStep, techniqueFor, type SolvedSetup, type StepFit } from '#lib/core/fit/fit.ts';
+import type { Technique } from '#lib/core/posture/problem.ts';
+import { append } from '../db/append.ts';
+import type { PracticeTransaction } from '../db/in-practice.ts';
+import { lockClient } from '../repo/client-repo.ts';
+import type { Exercise, PrescriptionKind, Snapshot } from '../repo/exercise-repo.ts';
+import { allow, conflict, invalid, notFound, type Actor, type Context, type Outcome } from './actor.ts';
+import { fitContextOf, loadRecords, setupFor, type ClientRecord } from './record.ts';
+
+export interface NewPrescription {
+	readonly id: string;
+	readonly exerciseId: string;
+	readonly clientId: string;
+	readonly family: string;
+	readonly step: string;
+	readonly region: string;
+	readonly sets: number;
+	readonly reps: number;
+	readonly loadKg: number;
+	readonly setup?: SolvedSetup;
+	readonly reason?: string;
+}
+
+/** What a prescription shows for ever, from the catalogue of the day. */
+export function snapshotOf(family: ExerciseFamily, step: Step, technique: Technique | null): Snapshot {
+	const used = techniqueFor(step, technique ?? undefined) ?? 'ordinary';
+	return {
+		title: step.title,
+		what: step.what,
+		cues: family.cues[used],
+		cautions: [...step.cautions, ...family.cautions],
+		faults: faultsIn(family, step, used).map((f) => ({ id: f.id, title: f.title })),
+		catalogue: CATALOGUE_VERSION
+	};
+}
+
+/** Is this trainer delegated for this client and family today? Licensed users need none. */
+export const delegated = (actor: Actor, r: ClientRecord, family: string, today: string): boolean =>
+	actor.licensed || r.room.delegations.some((d) => d.clientId === r.head.id && d.families.includes(family) && d.expires >= today);
+
+export async function prescribe(ctx: Context, p: NewPrescription, recordedAt?: Date): Promise<Outcome<string>> {
+	const may = allow(ctx.actor, 'prescribe');
+	if (!may.ok) return may;
+	const family = FAMILIES[p.family];
+	const step = family === undefined ? undefined : stepOf(family, p.step);
+	if (family === undefined || step === undefined) return invalid('step', `There is no step ${p.step} in ${p.family}.`);
+	return ctx.inPractice(async (t) => {
+		if (!(await lockClient(t, p.clientId))) return notFound;
+		const [r] = await loadRecords(t, p.clientId);
+		if (r === undefined) return notFound;
+		if (!delegated(ctx.actor, r, p.family, ctx.today)) return { ok: false, refusal: { why: 'not-allowed', message: 'Prescribing for this client is not delegated to you; ask a licensed user.' } };
+		const existing = r.exercises.find((e) => e.id === p.exerciseId) ?? r.exercises.find((e) => e.family === p.family && e.region === p.region);
+		if (existing?.prescriptions.some((x) => x.id === p.id)) return ok(p.id);
+		const fit = fitStep(step, { ...fitContextOf(r, ctx.today) });
+		const refused = fitRefusal(ctx.actor, fit, p.reason);
+		if (refused !== undefined) return refused;
+		const setup = p.setup ?? setupFor(step, fit);
+		return write(t, ctx, r, p, family, step, setup, existing, recordedAt);
+	});
+}
+
+function fitRefusal(actor: Actor, fit: StepFit, reason: string | undefined): Outcome<never> | undefined {
+	if (fit.verdict === 'blocked' && fit.limiting.some((l) => l.by === 'protocol')) return invalid('step', 'A protocol limit blocks this step; it comes first until a licensed user lifts it.');
+	if (fit.verdict !== 'blocked' && fit.verdict !== 'unmeasured') return undefined;
+	const what = fit.verdict === 'blocked' ? 'asks for more range than is tolerated now' : 'needs a measurement first';
+	if (!actor.licensed) return { ok: false, refusal: { why: 'not-allowed', field: 'step', message: `This step ${what}; only a licensed user may prescribe it, with a reason.` } };
+	return (reason ?? '').trim().length < 5 ? invalid('reason', `This step ${what}; give the reason for prescribing it all the same.`) : undefined;
+}
+
+async function write(
+	t: PracticeTransaction,
+	ctx: Context,
+	r: ClientRecord,
+	p: NewPrescription,
+	family: ExerciseFamily,
+	step: Step,
+	setup: SolvedSetup,
+	existing: Exercise | undefined,
+	recordedAt?: Date
+): Promise<Outcome<string>> {
+	const exerciseId = existing?.id ?? p.exerciseId;
+	if (existing === undefined) {
+		const side = p.region.endsWith('-left') ? 'left' : p.region.endsWith('-right') ? 'right' : null;
+		await t.trx.insertInto('exercise').values({ practice_id: t.practiceId, id: exerciseId, client_id: p.clientId, family: p.family, region: p.region, side, purpose: family.purposes[0] ?? p.family }).execute();
+	}
+	const head = existing?.prescriptions[existing.prescriptions.length - 1];
+	const dose: PrescribedDose = { school: p.loadKg > 0 ? 'double-progression' : 'sets-first', sets: p.sets, reps: p.reps, loadKg: p.loadKg, target: step.usualDose.target };
+	const written = await writePrescription(t, { id: p.id, exerciseId, clientId: p.clientId, day: ctx.today, step, family, technique: r.head.setting.technique, dose, setup, state: 'active', kind: head === undefined ? 'start' : 'alter', replaces: head?.id ?? null, restores: null, decisionId: null, reason: p.reason ?? null }, recordedAt);
+	return written === 'conflict' ? conflict('Somebody changed this exercise meanwhile; reload to see it.') : ok(p.id);
+}
+
+export interface PrescriptionRow {
+	readonly id: string;
+	readonly exerciseId: string;
+	readonly clientId: string;
+	readonly day: string;
+	readonly family: ExerciseFamily;
+	readonly step: Step;
+	readonly technique: Technique | null;
+	readonly dose: PrescribedDose;
+	readonly setup: SolvedSetup | null;
+	readonly state: 'active' | 'stopped' | 'set-aside';
+	readonly kind: PrescriptionKind;
+	readonly replaces: string | null;
+	readonly restores: string | null;
+	readonly decisionId: string | null;
+	readonly reason: string | null;
+}
+
+/** Appends a prescription after the head it replaces; a second successor of the same head is a conflict. */
+export function writePrescription(t: PracticeTransaction, p: PrescriptionRow, recordedAt?: Date) {
+	return append(
+		t,
+		'prescription',
+		{
+			id: p.id,
+			exercise_id: p.exerciseId,
+			client_id: p.clientId,
+			local_day: p.day,
+			step: p.step.id,
+			dose: JSON.stringify(p.dose),
+			setup: p.setup === null ? null : JSON.stringify(p.setup),
+			snapshot: JSON.stringify(snapshotOf(p.family, p.step, p.technique)),
+			state: p.state,
+			kind: p.kind,
+			restores_id: p.restores,
+			decision_id: p.decisionId,
+			replaces_id: p.replaces,
+			reason: p.reason
+		},
+		recordedAt
+	);
+}

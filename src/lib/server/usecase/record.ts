@@ -1,0 +1,312 @@
+/**
+ * A client's whole record as the core reads it, and the questions asked of it: envelope, fit, decision input. Loading is one query
+ * a table, for one client or for all of a practice; everything after that is pure.
+ */
+import { createHash } from 'node:crypto';
+import { CATALOGUE_VERSION, FAMILIES } from '#lib/catalogue/families.ts';
+import { POLICIES } from '#lib/catalogue/policies.ts';
+import { canonical } from '#lib/core/base/canonical.ts';
+import { addDays, dayNumber, type Day } from '#lib/core/base/calendar-day.ts';
+import type { Axis, Side } from '#lib/core/body/axis.ts';
+import { bodyOf, type Body } from '#lib/core/body/body.ts';
+import { envelopeWith, type Envelope, type RangeEvidence } from '#lib/core/client/envelope.ts';
+import { decide } from '#lib/core/decision/decide.ts';
+import type { DecideInput, NextStep, NotchOption } from '#lib/core/decision/input.ts';
+import { judge } from '#lib/core/decision/judge.ts';
+import { fitRulesOf, type Policy } from '#lib/core/decision/policy.ts';
+import { ENGINE_VERSION, type Trace } from '#lib/core/decision/trace.ts';
+import { stepOf, type Step } from '#lib/core/exercise/family.ts';
+import { depthFor, errorOf, fitStep, standOf, type FitContext, type Observed, type SolvedSetup, type StepFit } from '#lib/core/fit/fit.ts';
+import { buildSeat } from '#lib/core/fit/furniture.ts';
+import { gateState, type GateState, type Shown } from '#lib/core/fit/gate.ts';
+import { posture } from '#lib/core/posture/posture.ts';
+import type { Morning, RecordedEvent, Session } from '#lib/core/session/record.ts';
+import { hardestEffort, painAdded, painIn } from '#lib/core/session/work.ts';
+import { gateText } from '#lib/wording/gates.ts';
+import type { PracticeTransaction } from '../db/in-practice.ts';
+import { clientHeads, type ClientHead } from '../repo/client-repo.ts';
+import { days } from '../repo/day-repo.ts';
+import { room, type Room } from '../repo/equipment-repo.ts';
+import { exercises, type Exercise, type Prescription } from '../repo/exercise-repo.ts';
+import { logs, type Logged } from '../repo/log-repo.ts';
+import { measuredEnvelope, measurements, type Measurement } from '../repo/measurement-repo.ts';
+import { effectiveChain, type Effective } from './effective-chain.ts';
+
+export interface ClientRecord {
+	readonly head: ClientHead;
+	readonly body: Body;
+	readonly policy: Policy;
+	readonly measurements: readonly Measurement[];
+	readonly exercises: readonly Exercise[];
+	readonly logs: readonly Logged[];
+	readonly mornings: readonly Morning[];
+	readonly checkins: ReadonlyMap<string, string>;
+	readonly events: readonly RecordedEvent[];
+	readonly room: Room;
+}
+
+/** Six queries, whatever the number of clients. */
+export async function loadRecords(t: PracticeTransaction, clientId?: string): Promise<readonly ClientRecord[]> {
+	const heads = await clientHeads(t, clientId);
+	if (heads.length === 0) return [];
+	const measured = await measurements(t, clientId);
+	const prescribed = await exercises(t, clientId);
+	const logged = await logs(t, clientId);
+	const dayRecords = await days(t, clientId);
+	const here = await room(t);
+	return heads.map((head): ClientRecord => {
+		const own = dayRecords.filter((d) => d.clientId === head.id);
+		return {
+			head,
+			body: bodyFor(head),
+			policy: POLICIES[head.setting.policyId],
+			measurements: measured.filter((m) => m.clientId === head.id),
+			exercises: prescribed.filter((e) => e.clientId === head.id && e.prescriptions.length > 0),
+			logs: logged.filter((l) => l.clientId === head.id),
+			mornings: own.flatMap((d) => (d.morning === null ? [] : [d.morning])),
+			checkins: new Map(own.flatMap((d) => (d.morning === null || d.checkinId === null ? [] : [[`${d.morning.date}|${d.morning.region}`, d.checkinId] as const]))),
+			events: own.flatMap((d) => (d.event === null ? [] : [d.event])),
+			room: here
+		};
+	});
+}
+
+function bodyFor(head: ClientHead): Body {
+	const { heightCm, massKg, shankCm, thighCm } = head.setting;
+	const body = bodyOf({ heightCm, massKg, segments: { ...(shankCm === null ? {} : { shankCm }), ...(thighCm === null ? {} : { thighCm }) } });
+	if (!body.ok) throw new Error(`stored body refused: ${body.refusal.message}`);
+	return body.value;
+}
+
+/** The axis a region's pain speaks of. */
+const REGION_AXIS: Readonly<Record<string, Axis>> = { knee: 'kneeFlexion', hip: 'thighTrunkFlexion', back: 'thighTrunkFlexion', ankle: 'weightBearingDorsiflexion' };
+const axisOf = (region: string): Axis => REGION_AXIS[region.split('-')[0] as string] ?? 'kneeFlexion';
+const sideOf = (region: string): Side | null => (region.endsWith('-left') ? 'left' : region.endsWith('-right') ? 'right' : null);
+
+const nextMorningOf = (r: ClientRecord, s: Session, region: string): Morning | undefined => r.mornings.find((m) => m.region === region && m.date === addDays(s.date, 1));
+const usualOf = (r: ClientRecord, region: string): number => r.head.setting.usual[region]?.intake ?? 0;
+const settled = (r: ClientRecord, s: Session, region: string): boolean => {
+	const m = nextMorningOf(r, s, region);
+	return m?.pain !== undefined && m.pain <= usualOf(r, region) && m.swelling === 'none';
+};
+
+function prescriptionOf(r: ClientRecord, l: Logged): { exercise: Exercise; prescription: Prescription } | undefined {
+	const exercise = r.exercises.find((e) => e.id === l.exerciseId);
+	const prescription = exercise?.prescriptions.find((p) => p.id === l.prescriptionId);
+	return exercise === undefined || prescription === undefined ? undefined : { exercise, prescription };
+}
+
+/** What the log itself says of range: the demand of each logged set-up on the axis of the sore region. */
+export function evidenceOf(r: ClientRecord): readonly RangeEvidence[] {
+	const { technique } = r.head.setting;
+	return r.logs.flatMap((l): RangeEvidence[] => {
+		const found = prescriptionOf(r, l);
+		const step = found === undefined ? undefined : FAMILIES[found.exercise.family] && stepOf(FAMILIES[found.exercise.family] as never, found.prescription.step);
+		if (found === undefined || step === undefined) return [];
+		const { region } = found.exercise;
+		const stand = standOf(step, contextOf(r, {}, l.session.date, technique));
+		const axis = axisOf(region);
+		const p = posture({ ...stand, depth: depthFor(step, found.prescription.setup) });
+		const peak = painIn(l.session, region)?.peak ?? 0;
+		const side = sideOf(region);
+		const base = {
+			axis,
+			date: l.session.date,
+			demand: p.angles[axis],
+			band: errorOf(axis, stand),
+			observed: l.session.observed,
+			settled: settled(r, l.session, region),
+			painful: peak > r.policy.acceptableMax && l.session.painAt === 'late',
+			like: `${stand.movement}|${stand.technique ?? 'ordinary'}|${stand.load === undefined ? 'free' : 'loaded'}`
+		};
+		return (side === null ? (['left', 'right'] as const) : [side]).map((s) => ({ ...base, side: s }));
+	});
+}
+
+export const envelopeOf = (r: ClientRecord): Envelope => envelopeWith(measuredEnvelope(r.measurements), evidenceOf(r), r.policy.marginDeg);
+
+/** Seen doing it, safe and settled. */
+function observedOf(r: ClientRecord): readonly Observed[] {
+	return r.logs.flatMap((l): Observed[] => {
+		const found = prescriptionOf(r, l);
+		if (found === undefined || !l.session.observed || !settled(r, l.session, found.exercise.region)) return [];
+		if ((painIn(l.session, found.exercise.region)?.peak ?? 11) > r.policy.safeMax) return [];
+		const { setup, step } = found.prescription;
+		return [{ step, date: l.session.date, setup: { ...(setup?.seatCm === undefined ? {} : { seatCm: setup.seatCm }), ...(setup?.thighDeg === undefined ? {} : { thighDeg: setup.thighDeg }) } }];
+	});
+}
+
+function contextOf(r: ClientRecord, envelope: Envelope, today: Day, technique: FitContext['technique'] | null): FitContext {
+	return {
+		body: r.body,
+		...(technique === null || technique === undefined ? {} : { technique }),
+		rules: fitRulesOf(r.policy),
+		today,
+		envelope,
+		protocolLimits: r.head.limits.map((l) => ({ axis: l.axis, side: l.side, maxDeg: l.maxDeg })),
+		furniture: r.room.furniture
+	};
+}
+
+/** The fit context of a record today. */
+export function fitContextOf(r: ClientRecord, today: Day): FitContext {
+	return { ...contextOf(r, envelopeOf(r), today, r.head.setting.technique), observed: observedOf(r) };
+}
+
+/** What has been shown on each step, for gates. */
+export function shownOf(r: ClientRecord): readonly Shown[] {
+	return r.logs.flatMap((l): Shown[] => {
+		const found = prescriptionOf(r, l);
+		if (found === undefined || !l.session.observed) return [];
+		return [{ step: found.prescription.step, side: found.exercise.side ?? 'both', cleanReps: l.session.sets.map((s) => Math.min(s.cleanReps ?? 0, s.reps)), effortMax: hardestEffort(l.session) }];
+	});
+}
+
+export const gatesOf = (r: ClientRecord, step: Step): readonly GateState[] => step.gates.map((g) => gateState(g, shownOf(r), r.head.setting.technique ?? undefined));
+
+/** The next edges of a step, each with its fit and its gates. */
+export function nextStepsOf(r: ClientRecord, step: Step, family: string, ctx: FitContext): readonly NextStep[] {
+	const ladder = FAMILIES[family];
+	if (ladder === undefined) return [];
+	const shown = shownOf(r);
+	return step.next.flatMap((e): NextStep[] => {
+		const to = stepOf(ladder, e.to);
+		if (to === undefined) return [];
+		const fit = fitStep(to, ctx);
+		const gates = to.gates.map((g) => gateState(g, shown, r.head.setting.technique ?? undefined));
+		const closed = gates.find((g) => !g.met);
+		return [
+			{
+				step: to.id,
+				dial: e.dial,
+				verdict: fit.verdict,
+				gateOpen: closed === undefined,
+				...(closed === undefined ? {} : { gate: gateText(closed) }),
+				start: to.usualDose.start,
+				target: to.usualDose.target,
+				loadKg: to.posture.load?.kg ?? 0,
+				setup: setupFor(to, fit),
+				...(fit.unlock !== null && 'measure' in fit.unlock ? { measure: fit.unlock.measure } : {}),
+				limiting: fit.limiting.map(({ axis, side, short }) => ({ axis, side, short }))
+			}
+		];
+	});
+}
+
+/** The set-up a step is given in: as solved, else as it stands. */
+export function setupFor(step: Step, fit: StepFit): SolvedSetup {
+	if (fit.setup !== null) return fit.setup;
+	const { depth, heelWedgeCm } = step.posture;
+	return { ...('seatCm' in depth ? { seatCm: depth.seatCm } : 'thighDeg' in depth ? { thighDeg: depth.thighDeg } : {}), ...(heelWedgeCm === undefined ? {} : { heelWedgeCm }) };
+}
+
+const SEAT_NOTCH = 3;
+const THIGH_NOTCH = 8;
+
+/** One notch gentler on each dial: a seat up by a pad, a squat shallower, the easier step. */
+function gentlerOf(r: ClientRecord, step: Step, setup: SolvedSetup | null, ctx: FitContext, family: string): readonly NotchOption[] {
+	const out: NotchOption[] = [];
+	if (setup?.seatCm !== undefined) {
+		const wanted = setup.seatCm + SEAT_NOTCH;
+		const build = buildSeat(wanted, r.room.furniture);
+		const seatCm = build !== undefined && build.short === 0 ? build.reaches : wanted;
+		out.push({ dial: 'surface', to: seatCm, setup: { ...setup, seatCm, ...(build !== undefined && build.short === 0 ? { build } : {}) } });
+	} else if (setup?.thighDeg !== undefined && setup.thighDeg - THIGH_NOTCH >= 30) {
+		out.push({ dial: 'depth', to: setup.thighDeg - THIGH_NOTCH, setup: { ...setup, thighDeg: setup.thighDeg - THIGH_NOTCH } });
+	}
+	const easier = step.easier === null ? undefined : FAMILIES[family] && stepOf(FAMILIES[family] as never, step.easier);
+	if (easier !== undefined) out.push({ dial: 'support', to: easier.id, step: easier.id, setup: setupFor(easier, fitStep(easier, ctx)) });
+	return out;
+}
+
+/** Everything a decision about one exercise is made from. */
+export function decideInputOf(r: ClientRecord, exercise: Exercise, today: Day, advancesUsed: number): { input: DecideInput; chain: Effective } {
+	const chain = effectiveChain(exercise.prescriptions);
+	const { head } = chain;
+	const family = FAMILIES[exercise.family];
+	const step = family === undefined ? undefined : stepOf(family, head.step);
+	const ctx = { ...fitContextOf(r, today), ...(exercise.side === null ? {} : { side: exercise.side }) };
+	const axis = axisOf(exercise.region);
+	const cleared = r.head.flags.filter((f) => f.code.startsWith('emergency') && f.closedOn !== null).map((f) => f.closedOn as Day).sort().pop();
+	const input: DecideInput = {
+		policy: r.policy,
+		client: {
+			...(r.head.screening === null ? {} : { screening: r.head.screening }),
+			flags: r.head.flags.map((f) => ({ id: f.code, severity: f.severity, open: f.open, ...(f.region === null ? {} : { region: f.region }) })),
+			surgery: r.head.surgery,
+			usual: r.head.setting.usual,
+			...(cleared === undefined ? {} : { clearedOn: cleared })
+		},
+		exercise: {
+			id: exercise.id,
+			family: exercise.family,
+			step: head.step,
+			region: exercise.region,
+			purpose: exercise.purpose,
+			dose: head.dose,
+			...(head.setup === null ? {} : { setup: head.setup }),
+			state: head.state,
+			rackKg: r.room.weightsKg,
+			frontOfKneeSore: r.head.setting.frontOfKnee,
+			gentler: step === undefined ? [] : gentlerOf(r, step, head.setup, ctx, exercise.family)
+		},
+		changes: chain.changes,
+		sessions: r.logs.filter((l) => l.exerciseId === exercise.id).map((l) => ({ ...l.session, sinceChange: chain.currentIds.has(l.prescriptionId) })),
+		mornings: r.mornings.filter((m) => m.region === exercise.region),
+		events: r.events,
+		others: othersOf(r, exercise, axis),
+		...(step === undefined ? {} : { nextSteps: nextStepsOf(r, step, exercise.family, ctx) }),
+		demand: demandOf(r, exercise, axis),
+		advancesUsed,
+		today
+	};
+	return { input, chain };
+}
+
+function demandOf(r: ClientRecord, e: Exercise, axis: Axis): number {
+	const head = e.prescriptions[e.prescriptions.length - 1];
+	const family = FAMILIES[e.family];
+	const step = family === undefined || head === undefined ? undefined : stepOf(family, head.step);
+	if (step === undefined || head === undefined) return 0;
+	const p = posture({ ...standOf(step, contextOf(r, {}, head.day, r.head.setting.technique)), depth: depthFor(step, head.setup) });
+	return Math.round(p.angles[axis]);
+}
+
+function othersOf(r: ClientRecord, exercise: Exercise, axis: Axis): DecideInput['others'] {
+	return r.exercises
+		.filter((e) => e.id !== exercise.id && e.region === exercise.region)
+		.map((e) => {
+			const chain = effectiveChain(e.prescriptions);
+			const last = r.logs.filter((l) => l.exerciseId === e.id).pop();
+			return { id: e.id, changedOn: chain.changes[chain.changes.length - 1]?.date ?? chain.head.day, peakMinusBefore: last === undefined ? 0 : painAdded(last.session, e.region), demand: demandOf(r, e, axis) };
+		});
+}
+
+/** Hash of what a slip rests on: the record without the day it is read on, and the rule that fired. */
+export function slipHash(input: DecideInput, rule: string): string {
+	const { today: _, ...rest } = input;
+	return createHash('sha256').update(canonical({ rest, rule })).digest('hex').slice(0, 32);
+}
+
+export interface Slip {
+	readonly exercise: Exercise;
+	readonly chain: Effective;
+	readonly input: DecideInput;
+	readonly trace: Trace;
+	readonly hash: string;
+}
+
+/** The slip of one exercise; `withFlip` also looks for the nearest flip. */
+export function slipOf(r: ClientRecord, exercise: Exercise, today: Day, advancesUsed: number, withFlip: boolean): Slip {
+	const { input, chain } = decideInputOf(r, exercise, today, advancesUsed);
+	const trace = withFlip ? decide(input) : judge(input);
+	return { exercise, chain, input, trace, hash: slipHash(input, trace.rule) };
+}
+
+/** Advances already given in today's review of this client. */
+export const advancesToday = (r: ClientRecord, today: Day): number =>
+	r.exercises.reduce((n, e) => n + effectiveChain(e.prescriptions).changes.filter((c) => c.kind === 'advance' && c.date === today).length, 0);
+
+export const versions = (policy: Policy) => ({ engine: ENGINE_VERSION, catalogue: CATALOGUE_VERSION, policy: `${policy.id}@${policy.version}`, schema: '0001' });
+
+export const lastSessionDay = (r: ClientRecord): Day | undefined => r.logs.reduce<Day | undefined>((m, l) => (m === undefined || dayNumber(l.session.date) > dayNumber(m) ? l.session.date : m), undefined);
