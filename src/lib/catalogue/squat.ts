@@ -23,6 +23,7 @@ export const squat = {
 		{
 			id: 'raised-seat-hands',
 			title: 'Raised seat, hands help',
+			short: 'Raised, hands',
 			what: 'Stand up from a raised seat with both hands on a firm support.',
 			dials: { support: 'two-hands', surface: 'raised-seat' },
 			posture: { movement: 'sit-to-stand', stance: 'both', depth: { seatCm: 58 }, adjust: 'seat', everyday: true },
@@ -38,6 +39,7 @@ export const squat = {
 		{
 			id: 'raised-seat',
 			title: 'Raised seat',
+			short: 'Raised seat',
 			what: 'Stand up without hands. If hands are needed, raise the seat; do not keep the hands.',
 			dials: { support: 'none', surface: 'raised-seat' },
 			posture: { movement: 'sit-to-stand', stance: 'both', depth: { seatCm: 54 }, adjust: 'seat', everyday: true },
@@ -56,6 +58,7 @@ export const squat = {
 		{
 			id: 'staggered-seat',
 			title: 'Raised seat, one foot a kickstand',
+			short: 'Kick-stand',
 			what: 'One foot forward as a light kickstand: the first one-sided work.',
 			dials: { support: 'none', surface: 'raised-seat', base: 'staggered' },
 			posture: { movement: 'sit-to-stand', stance: 'staggered', depth: { seatCm: 54 }, adjust: 'seat', everyday: true },
@@ -71,6 +74,7 @@ export const squat = {
 		{
 			id: 'standard-seat',
 			title: 'Standard seat',
+			short: 'Standard seat',
 			what: 'An ordinary chair, 42–46 cm. Stand a few inches off so that the hips go back; touch or hover.',
 			dials: { support: 'none', surface: 'standard-seat' },
 			posture: { movement: 'sit-to-stand', stance: 'both', depth: { seatCm: 46 }, adjust: 'seat', everyday: true },
@@ -89,6 +93,7 @@ export const squat = {
 		{
 			id: 'rise-and-press',
 			title: 'Rise and press',
+			short: 'Rise, press',
 			what: 'Stand and press overhead as one fluid motion.',
 			dials: { support: 'none', surface: 'standard-seat', load: 'overhead' },
 			posture: {
@@ -111,6 +116,7 @@ export const squat = {
 		{
 			id: 'counter-squat',
 			title: 'Squat held at a counter',
+			short: 'At a counter',
 			what: 'Hold a counter or bar and sit away from it. Small is fine.',
 			dials: { support: 'two-hands', depth: 'quarter', surface: 'no-seat' },
 			posture: { movement: 'squat', stance: 'both', depth: { thighDeg: 50 }, adjust: 'depth' },
@@ -126,6 +132,7 @@ export const squat = {
 		{
 			id: 'free-squat',
 			title: 'Free squat',
+			short: 'Free squat',
 			what: 'No support, depth solved for this body. A quarter squat already counts.',
 			dials: { support: 'none', depth: 'quarter', surface: 'no-seat' },
 			posture: { movement: 'squat', stance: 'both', depth: { thighDeg: 70 }, adjust: 'depth' },
@@ -148,6 +155,7 @@ export const squat = {
 		{
 			id: 'banded-squat',
 			title: 'Banded squat',
+			short: 'Banded',
 			what: 'A band round the knees, push out: the other way to cue knees that drift in.',
 			dials: { support: 'none', depth: 'quarter', surface: 'no-seat', lever: 'band' },
 			posture: { movement: 'squat', stance: 'both', depth: { thighDeg: 70 }, adjust: 'depth' },
@@ -163,6 +171,7 @@ export const squat = {
 		{
 			id: 'narrow-squat',
 			title: 'Narrow squat',
+			short: 'Narrow',
 			what: 'Feet close together: more for the outer hip.',
 			dials: { support: 'none', depth: 'quarter', surface: 'no-seat', base: 'narrow' },
 			posture: { movement: 'squat', stance: 'both', depth: { thighDeg: 65 }, adjust: 'depth' },
@@ -178,6 +187,7 @@ export const squat = {
 		{
 			id: 'wide-squat',
 			title: 'Wide squat',
+			short: 'Wide',
 			what: 'Feet wide, toes out only as far as knee and hip follow: more for the inner thigh.',
 			dials: { support: 'none', depth: 'half', surface: 'no-seat' },
 			posture: { movement: 'squat', stance: 'both', depth: { thighDeg: 75 }, adjust: 'depth', toeOutDeg: 25 },
@@ -193,6 +203,7 @@ export const squat = {
 		{
 			id: 'slow-heels-raised-squat',
 			title: 'Slow squat, heels raised',
+			short: 'Slow, heels up',
 			what: 'Heels on a wedge or plates, 3–4 s down and 3–4 s up, body weight.',
 			dials: { support: 'none', depth: 'quarter', surface: 'no-seat', tempo: 'slow' },
 			posture: {
@@ -218,6 +229,7 @@ export const squat = {
 		{
 			id: 'goblet-squat',
 			title: 'Goblet squat',
+			short: 'Goblet',
 			what: 'Weight at the chest, elbows in.',
 			dials: { support: 'none', depth: 'quarter', surface: 'no-seat', load: 'goblet' },
 			posture: {
@@ -239,6 +251,7 @@ export const squat = {
 		{
 			id: 'heels-raised-goblet',
 			title: 'Goblet squat, heels raised',
+			short: 'Goblet, heels up',
 			what: 'Late in the session, 12–15 reps. A 4–5 cm wedge is a normal start, more is easier; the arms set the cap.',
 			dials: { support: 'none', depth: 'quarter', surface: 'no-seat', tempo: 'slow', load: 'goblet' },
 			posture: {
@@ -262,6 +275,7 @@ export const squat = {
 		{
 			id: 'toe-touch-squat',
 			title: 'One leg, toes touching',
+			short: 'Toe touch',
 			what: 'Weight on one leg, the other toes touching; support allowed; both sides the same.',
 			dials: { support: 'none', depth: 'quarter', surface: 'no-seat', base: 'toe-touch' },
 			posture: { movement: 'squat', stance: 'staggered', depth: { thighDeg: 55 }, adjust: 'depth' },
@@ -280,6 +294,7 @@ export const squat = {
 		{
 			id: 'single-leg-to-seat',
 			title: 'One leg, down to a seat',
+			short: 'One leg, seat',
 			what: 'Lower to a seat on one leg and stand up again.',
 			dials: { support: 'none', surface: 'standard-seat', base: 'one' },
 			posture: { movement: 'squat', stance: 'one', depth: { seatCm: 50 }, adjust: 'seat' },
@@ -298,6 +313,7 @@ export const squat = {
 		{
 			id: 'single-leg-squat',
 			title: 'Squat on one leg',
+			short: 'One leg',
 			what: 'A squat on one leg, as deep as it stays controlled.',
 			dials: { support: 'none', surface: 'no-seat', base: 'one' },
 			posture: { movement: 'squat', stance: 'one', depth: { thighDeg: 65 }, adjust: 'depth' },

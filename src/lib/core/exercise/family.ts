@@ -52,6 +52,8 @@ export type Tag = (typeof TAGS)[number];
 export interface Step {
 	readonly id: string;
 	readonly title: string;
+	/** For the foot of a narrow column. */
+	readonly short: string;
 	readonly what: string;
 	readonly dials: Dials;
 	readonly posture: StepPosture;

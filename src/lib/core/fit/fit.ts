@@ -155,7 +155,7 @@ function seenDoing(step: Step, ctx: FitContext): Day | null {
 }
 
 /** Only the ankle steers a technique; the other limits are judged, not steered by. */
-const ankleCap = ({ weightBearingDorsiflexionDeg: ankle }: Limits): Limits => (ankle === undefined ? {} : { weightBearingDorsiflexionDeg: Math.max(0, ankle) });
+export const ankleCap = ({ weightBearingDorsiflexionDeg: ankle }: Limits): Limits => (ankle === undefined ? {} : { weightBearingDorsiflexionDeg: Math.max(0, ankle) });
 
 /** Fits one step. */
 export function fitStep(step: Step, ctx: FitContext, once?: Once): StepFit {

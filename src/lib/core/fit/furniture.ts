@@ -20,18 +20,21 @@ export interface Build {
 	readonly short: number;
 }
 
+/** A pad that can be left out is worth this many cm of extra height: fewer pads stand firmer. @source common-practice */
+const PAD_WORTH_CM = 0.75;
+
 /**
- * The lowest build at or above the height; where none reaches, the tallest with `short` > 0. Fewer pads win a tie. Undefined
- * when there is no seat at all.
+ * The lowest build at or above the height, fewer pads counting for a little height; where none reaches, the tallest with
+ * `short` > 0. Undefined when there is no seat at all.
  * @example buildSeat(51, { seats: [42, 46], pads: [{ cm: 3, count: 2 }] }) → 46 + 3 + 3 = 52
  */
 export function buildSeat(neededCm: number, furniture: Furniture): Build | undefined {
 	let best: Build | undefined;
+	const cost = (b: Build): number => b.reaches + PAD_WORTH_CM * b.pads.length;
 	const better = (b: Build): boolean => {
 		if (best === undefined) return true;
 		if (b.short !== best.short) return b.short < best.short;
-		if (b.reaches !== best.reaches) return b.short > 0 ? b.reaches > best.reaches : b.reaches < best.reaches;
-		return b.pads.length < best.pads.length;
+		return cost(b) < cost(best);
 	};
 	for (const pads of padSets(furniture.pads))
 		for (const seat of furniture.seats) {

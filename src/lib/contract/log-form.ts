@@ -1,0 +1,98 @@
+/** A logged session as a form: as prescribed by default, per set and by exception where it was not. */
+import { z } from 'zod';
+import { INCOMPLETE, PAIN_AT, SYMPTOMS, type Session } from '#lib/core/session/record.ts';
+import { day, present, region, typed, uuid } from './basics.ts';
+
+const choice = <T extends readonly [string, ...string[]]>(values: T, label: string) => z.union([z.literal(''), z.enum(values)], `${label}: choose one of ${values.join(', ')}.`).optional();
+const scored = (label: string) => typed(label, 0, 10).optional();
+const needed = (label: string) =>
+	z
+		.string(`${label}: choose 0 to 10.`)
+		.pipe(typed(label, 0, 10))
+		.refine((v) => v !== undefined, `${label}: choose 0 to 10.`)
+		.transform((v) => v as number);
+
+const base = z.object({
+	id: uuid,
+	visitId: uuid,
+	exerciseId: uuid,
+	prescriptionId: uuid,
+	day,
+	observed: z.literal('on').optional(),
+	cleanThroughout: z.literal('on').optional(),
+	region,
+	effort: needed('Effort'),
+	before: needed('Pain before'),
+	peak: needed('Worst pain'),
+	after: needed('Pain after'),
+	confidence: scored('Confidence'),
+	soreness: scored('Muscle soreness'),
+	painAt: choice(PAIN_AT, 'Where in the movement'),
+	painOnlyLoaded: choice(['yes', 'no'], 'Only with load'),
+	radiatingLower: choice(['yes', 'no'], 'Lower than usual'),
+	caudaEquina: choice(['yes', 'no', 'unknown'], 'Saddle area'),
+	incompleteBecause: choice(INCOMPLETE, 'Because of'),
+	elseRegion: z.union([z.literal(''), region]).optional(),
+	elsePeak: scored('Pain elsewhere')
+});
+
+export interface LogInput {
+	readonly id: string;
+	readonly visitId: string;
+	readonly exerciseId: string;
+	readonly prescriptionId: string;
+	readonly session: Session;
+}
+
+export type LogParsed = { readonly ok: true; readonly value: LogInput } | { readonly ok: false; readonly field: string; readonly message: string };
+
+const bad = (field: string, message: string): LogParsed => ({ ok: false, field, message });
+
+/** Parses a log form against what was prescribed. */
+export function parseLog(form: FormData, prescribed: { sets: number; reps: number; loadKg: number }): LogParsed {
+	const parsed = base.safeParse(Object.fromEntries([...form].filter(([k]) => k !== 'symptoms')));
+	if (!parsed.success) return bad(String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? 'Check the form.');
+	const v = parsed.data;
+	const sets: { reps: number; effort?: number; cleanReps?: number }[] = [];
+	for (let i = 0; i < prescribed.sets; i++) {
+		const reps = typed(`Set ${i + 1} reps`, 0, 100).safeParse(String(form.get(`set.${i}.reps`) ?? ''));
+		const effort = typed(`Set ${i + 1} effort`, 0, 10).safeParse(String(form.get(`set.${i}.effort`) ?? ''));
+		const clean = typed(`Set ${i + 1} clean`, 0, 100).safeParse(String(form.get(`set.${i}.clean`) ?? ''));
+		for (const [p, f] of [[reps, 'reps'], [effort, 'effort'], [clean, 'clean']] as const) if (!p.success) return bad(`set.${i}.${f}`, p.error.issues[0]?.message ?? '');
+		const done = reps.data ?? prescribed.reps;
+		if (!Number.isInteger(done)) return bad(`set.${i}.reps`, `Set ${i + 1}: repetitions are whole numbers.`);
+		const cleanReps = clean.data ?? (v.observed && v.cleanThroughout ? done : undefined);
+		if (cleanReps !== undefined && cleanReps > done) return bad(`set.${i}.clean`, `Set ${i + 1}: ${cleanReps} clean of ${done} done is not possible.`);
+		sets.push(present({ reps: done, effort: effort.data ?? v.effort, cleanReps }));
+	}
+	const symptoms = form.getAll('symptoms').map(String);
+	const unknown = symptoms.find((s) => !(SYMPTOMS as readonly string[]).includes(s));
+	if (unknown !== undefined) return bad('symptoms', `${unknown} is not a symptom on the list.`);
+	const faults: Record<string, number> = {};
+	for (const [k, x] of form) {
+		if (!k.startsWith('fault.') || x === '') continue;
+		const share = Number(x);
+		if (!(share >= 0 && share <= 1)) return bad(k, 'A fault is seen in none, some, half or all of the sets.');
+		if (share > 0) faults[k.slice(6)] = share;
+	}
+	if (v.peak < v.before && v.peak < v.after) return bad('peak', `Worst pain (${v.peak}) is below both before (${v.before}) and after (${v.after}); the worst is at least one of them.`);
+	const pains = [{ region: v.region, before: v.before, peak: v.peak, after: v.after }, ...(v.elseRegion ? [{ region: v.elseRegion, peak: v.elsePeak ?? 0, after: v.elsePeak ?? 0 }] : [])];
+	if (v.elseRegion && v.elsePeak === undefined) return bad('elsePeak', 'Say how much it hurt there, 0 to 10.');
+	const session = present({
+		date: v.day,
+		observed: v.observed === 'on',
+		prescribed: { sets: prescribed.sets, reps: prescribed.reps, loadKg: prescribed.loadKg },
+		sets,
+		pains,
+		painAt: v.painAt || undefined,
+		painOnlyLoaded: v.painOnlyLoaded ? v.painOnlyLoaded === 'yes' : undefined,
+		symptoms: symptoms as Session['symptoms'],
+		radiatingLower: v.radiatingLower ? v.radiatingLower === 'yes' : undefined,
+		caudaEquina: v.caudaEquina || undefined,
+		faults,
+		incompleteBecause: v.incompleteBecause || undefined,
+		soreness: v.soreness,
+		confidence: v.confidence
+	}) as Session;
+	return { ok: true, value: { id: v.id, visitId: v.visitId, exerciseId: v.exerciseId, prescriptionId: v.prescriptionId, session } };
+}

@@ -1,0 +1,54 @@
+/**
+ * One step in every technique, side by side: what each can reach within the client's limits, which joint stops it, and what the
+ * same set-up asks of knee and hip. Technique only moves load between the joints; depth, load and thigh length set the sum.
+ */
+import { deepestSquat, lowestSeat } from '../posture/inverse.ts';
+import { bandOf, type Band } from '../posture/band.ts';
+import { deepestSquatDeg, lowestSeatCm, type Solution } from '../posture/inverse.ts';
+import { posture, type Moments } from '../posture/posture.ts';
+import { TECHNIQUES, type CheckId, type Depth, type Stand, type Technique } from '../posture/problem.ts';
+import type { Step } from '../exercise/family.ts';
+import { ankleCap, limitsFor, solverLimits, standOf, type FitContext } from './fit.ts';
+
+export interface TechniqueRow {
+	readonly technique: Technique | 'ordinary';
+	/** Lowest seat in cm, or deepest thigh in degrees; null when no set-up is inside the limits. */
+	readonly reach: number | null;
+	readonly unit: 'cm' | 'deg';
+	readonly limiting: readonly CheckId[];
+	/** At the set-up being looked at. */
+	readonly moments: Moments;
+	readonly trunkLean: number;
+}
+
+const withTechnique = (stand: Stand, technique: Technique | 'ordinary'): Stand => {
+	const { technique: _, ...rest } = stand;
+	return technique === 'ordinary' ? { ...rest, movement: 'sit-to-stand' } : { ...rest, technique };
+};
+
+const margined = (step: Step, ctx: FitContext, stand: Stand): Stand => ({ ...stand, limits: solverLimits(limitsFor(step, ctx), stand, false) });
+
+/** All four techniques, and the ordinary rise first where the step has a seat. */
+export function compareTechniques(step: Step, ctx: FitContext, depth: Depth): readonly TechniqueRow[] {
+	const seat = step.posture.adjust === 'seat';
+	const rows: readonly (Technique | 'ordinary')[] = seat && step.posture.stance !== 'one' ? ['ordinary', ...TECHNIQUES] : TECHNIQUES;
+	return rows.map((technique) => {
+		const stand = margined(step, ctx, withTechnique(standOf(step, ctx), technique));
+		const solved: Solution = seat ? lowestSeat(stand) : deepestSquat(stand);
+		const at = posture({ ...stand, depth, limits: ankleCap(stand.limits ?? {}) });
+		return {
+			technique,
+			reach: solved.status === 'never-feasible' ? null : solved.value,
+			unit: seat ? 'cm' : 'deg',
+			limiting: solved.limiting,
+			moments: at.moments,
+			trunkLean: at.angles.trunkLean
+		};
+	});
+}
+
+/** Error band of the step's solved length within this client's limits. */
+export function setupBand(step: Step, ctx: FitContext, samples = 200): Band {
+	const stand = margined(step, ctx, standOf(step, ctx));
+	return bandOf(stand, step.posture.adjust === 'seat' ? lowestSeatCm : deepestSquatDeg, samples);
+}

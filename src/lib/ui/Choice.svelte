@@ -1,0 +1,20 @@
+<script lang="ts">
+	/** A labelled list to choose from, in our own dress. */
+	import Select from 'flowbite-svelte/Select.svelte';
+
+	interface Props {
+		readonly name: string;
+		readonly label: string;
+		value?: string | undefined;
+		readonly items: readonly { readonly value: string; readonly name: string }[];
+		readonly hideLabel?: boolean;
+		readonly [key: string]: unknown;
+	}
+	let { name, label, value = $bindable(), items, hideLabel = false, ...rest }: Props = $props();
+	const id = $derived(`f-${name.replaceAll('.', '-')}`);
+</script>
+
+<div>
+	<label for={id} class={hideLabel ? 'sr-only' : 'label block'}>{label}</label>
+	<Select {id} {name} items={[...items]} bind:value placeholder="" {...rest} classes={{ select: 'rounded-md border border-edge bg-sheet py-1.5 pl-2 text-base text-ink focus:border-accent focus:ring-0 dark:bg-sheet dark:text-ink' }} />
+</div>

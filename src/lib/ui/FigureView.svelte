@@ -1,0 +1,43 @@
+<script lang="ts">
+	/** A solved posture drawn in the client's own proportions. Colours by role; the limiting joint is ringed. */
+	import type { Figure, Role } from '#lib/core/figure/figure.ts';
+
+	interface Props {
+		readonly figure: Figure;
+		readonly label: string;
+		readonly mirror?: boolean;
+		readonly heights?: boolean;
+		readonly height?: number | string;
+	}
+	let { figure, label, mirror = false, heights = false, height = 200 }: Props = $props();
+	const FILL: Readonly<Record<Role, string>> = {
+		far: 'var(--far)',
+		leg: 'var(--limb)',
+		trunk: 'var(--trunk)',
+		skin: 'var(--skin)',
+		shoe: 'var(--shoe)',
+		furniture: 'var(--wood)',
+		wedge: 'var(--wood)',
+		load: 'var(--iron)',
+		support: 'var(--wood)'
+	};
+	const [x, y, w, h] = $derived(figure.viewBox);
+</script>
+
+<svg viewBox="{x} {y} {w} {h}" {height} role="img" aria-label={label} class="block max-w-full" preserveAspectRatio="xMidYMax meet">
+	<g transform={mirror ? `scale(-1 1) translate(${-(2 * x + w)} 0)` : undefined}>
+		<path d="M{x} 0.6H{x + w}" stroke="var(--edge)" stroke-width="1.2" />
+		{#each figure.shapes as s (s.id)}
+			<path d={s.d} fill={FILL[s.role]} stroke="var(--sheet)" stroke-width="0.9" stroke-linejoin="round" />
+		{/each}
+		{#each figure.joints as j (j.id)}
+			{#if j.ringed}<circle cx={j.x} cy={j.y} r="8.5" fill="none" stroke="var(--stop)" stroke-width="2.4" />{/if}
+			<circle cx={j.x} cy={j.y} r="1.7" fill="var(--sheet)" stroke="var(--shoe)" stroke-width="0.7" />
+		{/each}
+	</g>
+	{#if heights}
+		{#each figure.labels as l (l.of)}
+			<text x={mirror ? 2 * x + w - l.x : l.x} y={l.y} font-size="8" fill="var(--ink)" text-anchor="middle" font-weight="600">{Math.round(l.cm * 10) / 10} cm</text>
+		{/each}
+	{/if}
+</svg>

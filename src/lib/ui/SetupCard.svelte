@@ -1,0 +1,106 @@
+<script lang="ts">
+	/** The set-up card of one step: solved height with its error, built from what the room has, drawn, with cues and cautions. */
+	import { AXES, type Axis, type Side } from '#lib/core/body/axis.ts';
+	import { faultsIn, type ExerciseFamily, type Step } from '#lib/core/exercise/family.ts';
+	import type { TechniqueRow } from '#lib/core/fit/compare-techniques.ts';
+	import { depthFor, limitsFor, techniqueFor, type FitContext, type StepFit } from '#lib/core/fit/fit.ts';
+	import { buildSeat } from '#lib/core/fit/furniture.ts';
+	import type { Band } from '#lib/core/posture/band.ts';
+	import { AXIS_NAME, CHECK_NAME, sideWord, TECHNIQUE_NAME } from '#lib/wording/names.ts';
+	import FigureView from './FigureView.svelte';
+	import { figureOfStep } from './scene.ts';
+
+	interface Props {
+		readonly family: ExerciseFamily;
+		readonly step: Step;
+		readonly fit: StepFit;
+		readonly ctx: FitContext;
+		readonly side: Side;
+		readonly gates: readonly { readonly met: boolean; readonly text: string }[];
+		readonly band: Band | null;
+		readonly techniques: readonly TechniqueRow[];
+	}
+	let { family, step, fit, ctx, side, gates, band, techniques }: Props = $props();
+
+	const depth = $derived(depthFor(step, fit.setup));
+	const limiting = $derived([...new Set(fit.limiting.map((l) => l.axis))] as Axis[]);
+	const drawn = $derived(figureOfStep(step, ctx, depth, limiting.slice(0, 1)));
+	const used = $derived(techniqueFor(step, ctx.technique, ctx.teach) ?? 'ordinary');
+	const cues = $derived(family.cues[used]);
+	const faults = $derived(faultsIn(family, step, used));
+	const build = $derived('seatCm' in depth && ctx.furniture ? (fit.setup?.build ?? buildSeat(depth.seatCm, ctx.furniture)) : undefined);
+	const spread = $derived(band === null || !Number.isFinite(band.low) ? null : Math.max(1, Math.round((band.high - band.low) / 2)));
+	const limits = $derived(limitsFor(step, ctx));
+	function usable(axis: Axis): string {
+		const known = limits.filter((l) => l.axis === axis && l.kind === 'known').map((l) => (l.kind === 'known' ? l.limit - l.margin : Infinity));
+		return known.length === 0 ? 'not measured' : `${Math.round(Math.min(...known))}°`;
+	}
+	const over = $derived(fit.limiting.filter((l) => l.short > 0));
+	const angles = $derived<Record<Axis, number>>({
+		kneeFlexion: drawn.posture.angles.kneeFlexion,
+		thighTrunkFlexion: drawn.posture.angles.thighTrunkFlexion,
+		weightBearingDorsiflexion: drawn.posture.angles.weightBearingDorsiflexion
+	});
+	const padsText = $derived(build === undefined ? '' : build.pads.map((p) => `${p} cm`).join(' + '));
+</script>
+
+<section aria-label="Set-up card" data-testid="setup-card">
+	<h2>{step.title}</h2>
+	<p class="label">{step.what}</p>
+	<div class="mt-2 flex flex-wrap items-baseline gap-x-3">
+		<span class="text-4xl font-bold" data-testid="solved">{'seatCm' in depth ? `${depth.seatCm} cm` : 'thighDeg' in depth ? `${depth.thighDeg}° thigh` : ''}</span>
+		<span class="label">{spread === null ? '' : `± ${spread}`} · knee {Math.round(angles.kneeFlexion)}° of {usable('kneeFlexion')}</span>
+	</div>
+	<p class="text-sm">
+		{#if fit.verdict === 'fits'}Fits as it stands{fit.seen ? `: seen doing it, settled` : ''}.
+		{:else if fit.verdict === 'set-up'}Fits when set up like this; as it stands the {over[0] ? `${over[0].side} ${AXIS_NAME[over[0].axis].toLowerCase()} is ${Math.ceil(over[0].short)}° short` : 'range is short'}.
+		{:else if fit.verdict === 'watch'}Inside the limit, but closer than the model’s own error. Watch it.
+		{:else if fit.verdict === 'blocked'}Blocked: {over[0] ? `${over[0].side} ${AXIS_NAME[over[0].axis].toLowerCase()} asks ${Math.round(over[0].demand)}°, ${Math.ceil(over[0].short)}° more than ${over[0].by === 'protocol' ? 'the protocol limit allows' : 'is usable'}` : 'no set-up balances within the limits'}.
+		{:else}Not measured: {fit.unmeasured.map((u) => `${u.side} ${AXIS_NAME[u.axis].toLowerCase()}${u.reason === 'stale' ? ' (too old)' : ''}`).join(', ')}.{/if}
+	</p>
+	<FigureView figure={drawn.figure} heights mirror={side === 'left'} height={230} label="{step.title} drawn to scale: knee {Math.round(angles.kneeFlexion)} degrees, sitting fold {Math.round(angles.thighTrunkFlexion)}, ankle {Math.round(angles.weightBearingDorsiflexion)}" />
+	{#if build !== undefined}
+		<p class="text-sm">
+			<strong>Build it:</strong>
+			{build.seat} cm seat{padsText ? ` + ${padsText}` : ''}{build.short > 0 ? `; ${build.short} cm too low, nothing here reaches` : build.reaches > ('seatCm' in depth ? depth.seatCm : 0) ? `, which stands ${build.reaches} cm` : ''}. Start there; raise it 2–3 cm if it hurts.
+		</p>
+	{:else}
+		<p class="text-sm"><strong>Start there;</strong> confirm it on the client’s own symptoms, and go shallower if it hurts.</p>
+	{/if}
+	<table class="plain my-2 text-sm">
+		<thead><tr><th>Asks of both sides</th><th>needs</th><th>usable</th></tr></thead>
+		<tbody>
+			{#each AXES as axis (axis)}
+				<tr><td>{AXIS_NAME[axis]}</td><td class="font-semibold">{Math.round(angles[axis])}°</td><td>{usable(axis)}</td></tr>
+			{/each}
+		</tbody>
+	</table>
+	{#if gates.length > 0}
+		<ul class="my-2 text-sm" aria-label="Gates">
+			{#each gates as g (g.text)}<li class={g.met ? 'text-tolerated' : 'text-caution'}>{g.met ? '✓ gate met' : '○ gate open'}: {g.text}</li>{/each}
+		</ul>
+	{/if}
+	<ol class="my-2 list-decimal pl-5 text-sm">{#each cues as cue (cue)}<li>{cue}</li>{/each}</ol>
+	<p class="text-sm"><span class="label">Watch for:</span> {faults.slice(0, 4).map((f) => f.title.toLowerCase()).join(', ')}</p>
+	<ul class="my-2 border-l-4 border-caution pl-3 text-sm">
+		{#each [...step.cautions, ...family.cautions] as c (c)}<li>{c}</li>{/each}
+	</ul>
+	<details class="mt-2" open={techniques.length > 0}>
+		<summary class="cursor-pointer font-semibold">Techniques side by side</summary>
+		<table class="plain text-sm" data-testid="techniques">
+			<thead><tr><th></th><th>{techniques[0]?.unit === 'deg' ? 'deepest' : 'lowest'}</th><th>knee N·m</th><th>hip N·m</th><th>stopped by</th></tr></thead>
+			<tbody>
+				{#each techniques as t (t.technique)}
+					<tr class={t.technique === used ? 'font-bold' : ''}>
+						<td>{TECHNIQUE_NAME[t.technique]}</td>
+						<td>{t.reach === null ? 'none' : t.unit === 'cm' ? `${Math.ceil(t.reach)} cm` : `${Math.floor(t.reach)}°`}</td>
+						<td>{Math.round(t.moments.kneePerLeg)}</td>
+						<td>{Math.round(t.moments.hipPerLeg)}</td>
+						<td>{t.limiting.map((l) => CHECK_NAME[l]).join(', ') || '–'}</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+		<p class="label">Per leg, at this {'seatCm' in depth ? 'seat' : 'depth'}; quasi-static and planar, for comparing set-ups only. A hip moment near zero means the load shifts to the knee, never “no hip load”.</p>
+	</details>
+</section>

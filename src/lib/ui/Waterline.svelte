@@ -1,0 +1,102 @@
+<script lang="ts">
+	/**
+	 * The waterline: a family's steps from gentle to hard as bars of what they ask on one axis; what the client tolerates lies
+	 * across. Under water is reachable; what rises above says by how much, and where a set-up would bring it.
+	 */
+	import { POSSIBLE_RANGE, type Axis, type Side } from '#lib/core/body/axis.ts';
+	import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
+	import { depthFor, type FitContext, type StepFit } from '#lib/core/fit/fit.ts';
+	import type { AxisLimit } from '#lib/core/fit/limits.ts';
+	import { VERDICT_WORD } from '#lib/wording/names.ts';
+	import FigureView from './FigureView.svelte';
+	import { figureOfStep } from './scene.ts';
+
+	interface Props {
+		readonly family: ExerciseFamily;
+		readonly fits: readonly StepFit[];
+		readonly ctx: FitContext;
+		readonly axis: Axis;
+		readonly side: Side;
+		readonly limit: AxisLimit;
+		readonly error: number;
+		readonly chosen: string;
+		readonly current: string | null;
+		readonly locked: ReadonlySet<string>;
+		readonly choose: (step: string) => void;
+	}
+	let { family, fits, ctx, axis, side, limit, error, chosen, current, locked, choose }: Props = $props();
+
+	const H = 250;
+	const W = 54;
+	const LEFT = 34;
+	const level = $derived(limit.kind === 'known' ? limit.limit - limit.margin : null);
+	const values = $derived([...fits.map((f) => f.demand[axis]), ...(level === null ? [] : [level])]);
+	const low = $derived(Math.max(POSSIBLE_RANGE[axis][0], Math.floor((Math.min(...values) - 15) / 10) * 10));
+	const high = $derived(Math.ceil((Math.max(...values) + 6) / 10) * 10);
+	const y = $derived((v: number) => 18 + (H - 18) * (1 - (Math.max(low, Math.min(high, v)) - low) / (high - low)));
+	const ticks = $derived(Array.from({ length: Math.floor((high - low) / 20) + 1 }, (_, i) => Math.ceil(low / 20) * 20 + 20 * i).filter((t) => t <= high));
+	const width = $derived(LEFT + fits.length * W);
+	function word(f: StepFit): string {
+		if (f.verdict === 'set-up') return f.setup?.seatCm !== undefined ? `${f.setup.seatCm} cm` : `${f.setup?.thighDeg}° deep`;
+		const first = f.limiting[0];
+		if (f.verdict === 'blocked') return first === undefined ? 'blocked' : `short ${Math.ceil(first.short)}°`;
+		return VERDICT_WORD[f.verdict];
+	}
+	const TONE = { fits: 'text-tolerated', 'set-up': 'text-accent', watch: 'text-caution', blocked: 'text-quiet', unmeasured: 'text-quiet' } as const;
+	const SHAPE = { fits: '●', 'set-up': '◆', watch: '▲', blocked: '✕', unmeasured: '?' } as const;
+</script>
+
+<div class="overflow-x-auto">
+	<div style:width="{width}px">
+		<svg {width} height={H + 6} aria-hidden="true" class="block">
+			<defs>
+				<pattern id="above" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0V6" stroke="var(--edge)" stroke-width="1.3" /></pattern>
+			</defs>
+			{#if level !== null}
+				<rect x={LEFT} y={y(level)} width={width - LEFT} height={H - y(level)} fill="var(--water)" />
+			{/if}
+			{#each ticks as t (t)}
+				<path d="M{LEFT} {y(t)}H{width}" stroke="var(--hairline)" />
+				<text x={LEFT - 5} y={y(t) + 4} text-anchor="end" font-size="11" fill="var(--quiet)">{t}°</text>
+			{/each}
+			{#each fits as f, i (f.step)}
+				{@const x = LEFT + i * W + 9}
+				{@const top = y(f.demand[axis])}
+				{@const water = level === null ? H : Math.max(top, y(level))}
+				<rect {x} y={water} width={W - 18} height={Math.max(0, H - water)} fill={f.step === chosen ? 'var(--accent)' : 'var(--bar)'} opacity={f.verdict === 'unmeasured' ? 0.5 : 1} />
+				{#if water > top}<rect {x} y={top} width={W - 18} height={water - top} fill="url(#above)" stroke={f.step === chosen ? 'var(--accent)' : 'var(--edge)'} />{/if}
+				{#if f.demandSetUp}<path d="M{x - 3} {y(f.demandSetUp[axis])}h{W - 12}" stroke={f.step === chosen ? 'var(--ink)' : 'var(--accent)'} stroke-width="2.4" stroke-dasharray="4 3" />{/if}
+				<text x={x + (W - 18) / 2} y={top - 5} text-anchor="middle" font-size="11.5" font-weight="600" fill="var(--ink)">{Math.round(f.demand[axis])}°</text>
+			{/each}
+			{#if level !== null}
+				<rect x={LEFT} y={y(level + error)} width={width - LEFT} height={Math.max(0, y(level - error) - y(level + error))} fill="var(--tolerated)" opacity="0.14" />
+				<path d="M{LEFT} {y(level)}H{width}" stroke="var(--tolerated)" stroke-width="2.4" />
+				<rect x={width - 122} y={y(level) - 21} width="122" height="18" fill="var(--paper)" opacity="0.86" />
+				<text x={width - 4} y={y(level) - 7} text-anchor="end" font-size="12.5" font-weight="700" fill="var(--tolerated)">{side} usable now {Math.round(level)}°</text>
+			{/if}
+			<path d="M{LEFT} {H}H{width}" stroke="var(--ink)" stroke-width="1.5" />
+		</svg>
+		<ul class="flex" style:padding-left="{LEFT}px" aria-label="Steps, gentle to hard">
+			{#each fits as f, i (f.step)}
+				{@const step = family.steps[i]}
+				{#if step}
+					{@const drawn = figureOfStep(step, ctx, depthFor(step, f.setup))}
+					<li style:width="{W}px">
+						<button
+							type="button"
+							onclick={() => choose(f.step)}
+							aria-pressed={f.step === chosen}
+							aria-label="{step.title}: {Math.round(f.demand[axis])} degrees, {word(f)}{locked.has(f.step) ? ', gate not met' : ''}{f.step === current ? ', prescribed now' : ''}"
+							class="w-full cursor-pointer rounded-md px-0.5 pt-1 pb-1.5 text-center hover:bg-wash {f.step === chosen ? 'bg-wash' : ''}"
+						>
+							<span class="pointer-events-none mx-auto block w-[48px]"><FigureView figure={drawn.figure} label="" height={54} /></span>
+							<span class="mt-0.5 block h-[30px] text-[11.5px] leading-[1.25] {f.step === current ? 'font-bold underline decoration-2 underline-offset-2' : ''}">{step.short}</span>
+							<span class="block text-[11.5px] leading-tight font-semibold {TONE[f.verdict]}"><span aria-hidden="true">{SHAPE[f.verdict]}</span> {word(f)}</span>
+							<span class="block h-[14px] text-[10.5px] leading-[14px] text-quiet">{f.step === current ? 'now' : locked.has(f.step) ? 'gate' : ''}</span>
+						</button>
+					</li>
+				{/if}
+			{/each}
+		</ul>
+	</div>
+</div>

@@ -1,0 +1,14 @@
+/** Single-key actions of a screen: ignored while typing, with a modifier held, or on a control that uses the key itself. */
+export type Keys = Readonly<Record<string, () => void>>;
+
+export function onKeys(keys: Keys): (event: KeyboardEvent) => void {
+	return (event) => {
+		if (event.ctrlKey || event.metaKey || event.altKey) return;
+		const target = event.target as HTMLElement | null;
+		if (target !== null && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) return;
+		const run = keys[event.key];
+		if (run === undefined) return;
+		event.preventDefault();
+		run();
+	};
+}

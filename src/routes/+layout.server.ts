@@ -1,0 +1,8 @@
+import { roleText } from '#lib/server/usecase/actor.ts';
+import type { LayoutServerLoad } from './$types';
+
+export const load: LayoutServerLoad = ({ locals }) => {
+	const { context } = locals;
+	if (context === undefined) return { me: null };
+	return { me: { name: context.actor.name, role: roleText(context.actor), practice: context.actor.practice, today: context.today } };
+};

@@ -1,0 +1,29 @@
+<script lang="ts">
+	import '../app.css';
+	import { navigating } from '$app/state';
+	import { shortDay } from '#lib/wording/days.ts';
+
+	let { data, children } = $props();
+	let slow = $state(false);
+	$effect(() => {
+		if (navigating.to === null) {
+			slow = false;
+			return;
+		}
+		const timer = setTimeout(() => (slow = true), 150);
+		return () => clearTimeout(timer);
+	});
+</script>
+
+{#if slow}<div class="fixed inset-x-0 top-0 z-20 h-1 bg-accent" role="progressbar" aria-label="Loading"></div>{/if}
+{#if data.me}
+	<header class="no-print flex flex-wrap items-baseline gap-x-6 gap-y-1 border-b px-7 py-2 max-sm:px-4">
+		<a href="/" class="text-lg font-bold text-ink no-underline">Bolster</a>
+		<a href="/">Today</a>
+		<span class="label max-md:hidden">{data.me.practice}</span>
+		<span class="label ml-auto" title={data.me.role}>{data.me.name}<span class="max-md:hidden">, {data.me.role}</span></span>
+		<span class="label">{shortDay(data.me.today)}</span>
+		<form method="POST" action="/sign-out"><button class="cursor-pointer text-sm text-accent underline">Sign out</button></form>
+	</header>
+{/if}
+{@render children()}

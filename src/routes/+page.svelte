@@ -1,0 +1,62 @@
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import KeyHelp from '#lib/ui/KeyHelp.svelte';
+	import Stroke from '#lib/ui/Stroke.svelte';
+	import { onKeys } from '#lib/ui/keys.ts';
+	import { ago } from '#lib/wording/days.ts';
+	import { DECISION_WORD } from '#lib/wording/names.ts';
+
+	let { data } = $props();
+	const waiting = $derived(data.rows.filter((r) => !r.answered && r.decision !== 'quiet').length);
+	let at = $state(0);
+	const links: (HTMLAnchorElement | undefined)[] = $state([]);
+	function move(step: number): void {
+		at = Math.max(0, Math.min(data.rows.length - 1, at + step));
+		links[at]?.focus();
+	}
+	const keys = onKeys({
+		j: () => move(1),
+		k: () => move(-1),
+		ArrowDown: () => move(1),
+		ArrowUp: () => move(-1),
+		o: () => {
+			const row = data.rows[at];
+			if (row) void goto(`/clients/${row.clientId}/${row.to}`);
+		}
+	});
+	const word = (d: (typeof data.rows)[number]['decision']): string => (d === 'quiet' ? 'Start' : DECISION_WORD[d]);
+	const rest = (sentence: string): string => sentence.replace(/^[A-Z][a-z]+: /, '').replace(/^./, (c) => c.toUpperCase());
+</script>
+
+<svelte:head><title>Today · Bolster</title></svelte:head>
+<svelte:window onkeydown={keys} />
+<KeyHelp keys={[['j k', 'next, previous client'], ['o, Enter', 'open where the work is']]} />
+<main class="page">
+	<div class="mb-3 flex flex-wrap items-baseline gap-x-4">
+		<h1>Today</h1>
+		<p class="text-quiet">{data.rows.length} clients by need; {waiting} {waiting === 1 ? 'slip waits' : 'slips wait'} for an answer</p>
+	</div>
+	{#if data.rows.length === 0}
+		<p class="rule py-6">No clients yet. Register the first one with <code class="font-mono">npm run demo</code>, or ask the owner to import them.</p>
+	{/if}
+	<ol data-testid="today">
+		{#each data.rows as row, i (row.clientId)}
+			<li class="rule">
+				<a
+					bind:this={links[i]}
+					href="/clients/{row.clientId}/{row.to}"
+					onfocus={() => (at = i)}
+					class="grid grid-cols-[8.5rem_15rem_1fr_9rem] items-baseline gap-x-4 px-2 py-3 text-ink no-underline hover:bg-wash focus-visible:bg-wash max-lg:grid-cols-[7.5rem_1fr] max-lg:gap-y-1"
+				>
+					<span class="flex items-center gap-2.5 font-bold"><Stroke decision={row.decision} />{word(row.decision)}</span>
+					<span><span class="font-semibold">{row.name}</span><span class="label block">{row.regions}{row.step ? ` · ${row.step}` : ''}</span></span>
+					<span class="max-lg:col-span-2">
+						{rest(row.sentence)}
+						{#if row.notes.length > 0}<span class="block text-sm text-caution">{row.notes.join(' · ')}</span>{/if}
+					</span>
+					<span class="label text-right max-lg:text-left">{row.answered ? 'answered' : row.lastSession ? `last session ${ago(row.lastSession, data.today)}` : ''}</span>
+				</a>
+			</li>
+		{/each}
+	</ol>
+</main>

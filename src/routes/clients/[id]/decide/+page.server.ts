@@ -1,0 +1,80 @@
+import { answerForm, insteadForm, setupOf } from '#lib/contract/setup-form.ts';
+import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
+import { catchConflict, refusal, refuseField } from '#lib/server/http/respond.ts';
+import { uuid } from '#lib/contract/basics.ts';
+import { closeFlag } from '#lib/server/usecase/safety.ts';
+import { advancesToday, fitContextOf, slipOf } from '#lib/server/usecase/record.ts';
+import { decisions } from '#lib/server/repo/decision-repo.ts';
+import { signDecision } from '#lib/server/usecase/sign-decision.ts';
+import { undoDecision } from '#lib/server/usecase/undo-decision.ts';
+import { alternativeText, changeText, decisionSentence, flipText, outlookText, reasonText } from '#lib/wording/decision.ts';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = ({ locals, params }) =>
+	clientPage(locals, params.id, 'decide', async (r, t, ctx) => {
+		const signed = await decisions(t, params.id);
+		const used = advancesToday(r, ctx.today);
+		return {
+			ctx: fitContextOf(r, ctx.today),
+			undoIds: formIds(ctx, 2),
+			closeId: formIds(ctx, 1)[0] as string,
+			slips: r.exercises.map((e) => {
+				const { trace, chain, hash } = slipOf(r, e, ctx.today, used, true);
+				const last = signed.find((d) => d.exerciseId === e.id && !d.undone);
+				const [id, prescriptionId] = formIds(ctx, 2);
+				return {
+					exerciseId: e.id,
+					region: e.region,
+					hash,
+					basedOn: chain.head.id,
+					state: chain.head.state,
+					ids: { id: id as string, prescriptionId: prescriptionId as string },
+					now: { step: chain.head.step, dose: chain.head.dose, setup: chain.head.setup },
+					next: trace.change === null ? null : trace.change.result,
+					decision: trace.decision,
+					rule: trace.rule,
+					provisional: trace.provisional,
+					usual: trace.usual,
+					policy: trace.policy,
+					sentence: decisionSentence(trace, ctx.today),
+					change: trace.change === null ? null : changeText(trace.change),
+					flip: trace.nearestFlip === null ? null : flipText(trace.nearestFlip),
+					outlook: outlookText(trace),
+					alternatives: trace.alternatives.map(alternativeText),
+					reasons: trace.reasons.map((x) => ({ text: reasonText(x, ctx.today), source: x.source, met: x.met })),
+					considered: trace.considered.map((c) => ({ rule: c.rule, fired: c.fired, why: c.why.slice(0, 4).map((x) => reasonText(x, ctx.today)).join('; ') })),
+					answered: last !== undefined && last.hash === hash ? { by: last.by, text: last.outcome.text } : null,
+					undoable: last === undefined ? null : { id: last.id, text: last.outcome.text, by: last.by, day: last.day }
+				};
+			})
+		};
+	});
+
+export const actions: Actions = {
+	answer: async ({ request, locals, params }) => {
+		const form = await request.formData();
+		const parsed = answerForm.safeParse(Object.fromEntries(form));
+		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
+		const { reason, ...a } = parsed.data;
+		const instead = a.answer === 'accepted' ? undefined : insteadForm.safeParse(Object.fromEntries(form));
+		if (instead !== undefined && !instead.success) return refuseField(form, String(instead.error.issues[0]?.path[0] ?? ''), instead.error.issues[0]?.message ?? '');
+		const what = instead === undefined ? undefined : { step: instead.data.step, sets: instead.data.sets, reps: instead.data.reps, loadKg: instead.data.loadKg ?? 0, setup: setupOf(instead.data) };
+		const done = await catchConflict(() => signDecision(contextIn(locals), { ...a, clientId: params.id, ...(what === undefined ? {} : { instead: what }), ...(reason ? { reason } : {}) }));
+		return done.ok ? { done: `Signed. ${done.value.text}` } : refusal(form, done.refusal);
+	},
+	undo: async ({ request, locals, params }) => {
+		const form = await request.formData();
+		const ids = ['id', 'prescriptionId', 'decisionId'].map((k) => uuid.safeParse(form.get(k)));
+		const [id, prescriptionId, decisionId] = ids.map((x) => x.data);
+		if (id === undefined || prescriptionId === undefined || decisionId === undefined) return refuseField(form, '', 'The form has lost its ids; reload the page.');
+		const done = await undoDecision(contextIn(locals), { id, prescriptionId, decisionId, clientId: params.id });
+		return done.ok ? { done: 'Undone: what stood before stands again.' } : refusal(form, done.refusal);
+	},
+	'close-flag': async ({ request, locals, params }) => {
+		const form = await request.formData();
+		const [id, flagId] = ['id', 'flagId'].map((k) => uuid.safeParse(form.get(k)).data);
+		if (id === undefined || flagId === undefined) return refuseField(form, 'note', 'The form has lost its ids; reload the page.');
+		const done = await closeFlag(contextIn(locals), { id, flagId, clientId: params.id, note: String(form.get('note') ?? '').slice(0, 300).replaceAll('\0', '') });
+		return done.ok ? { done: 'Flag closed.' } : refusal(form, done.refusal);
+	}
+};

@@ -1,0 +1,172 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { FAMILIES } from '#lib/catalogue/families.ts';
+	import { stepOf, type ExerciseFamily } from '#lib/core/exercise/family.ts';
+	import { depthFor } from '#lib/core/fit/fit.ts';
+	import Act from '#lib/ui/Act.svelte';
+	import Choice from '#lib/ui/Choice.svelte';
+	import Field from '#lib/ui/Field.svelte';
+	import FigureView from '#lib/ui/FigureView.svelte';
+	import KeyHelp from '#lib/ui/KeyHelp.svelte';
+	import Said from '#lib/ui/Said.svelte';
+	import Stroke from '#lib/ui/Stroke.svelte';
+	import { forgetForm, keepForm } from '#lib/ui/keep-form.ts';
+	import { onKeys } from '#lib/ui/keys.ts';
+	import { figureOfStep } from '#lib/ui/scene.ts';
+	import { shortDay } from '#lib/wording/days.ts';
+	import { DECISION_WORD, POLICY_NAME, regionName } from '#lib/wording/names.ts';
+
+	let { data, form } = $props();
+	const family = FAMILIES.squat as ExerciseFamily;
+	type Given = (typeof data.slips)[number]['now'];
+	function drawn(given: { step: string; setup?: Given['setup'] | undefined }) {
+		const step = stepOf(family, given.step);
+		return step === undefined ? null : { title: step.title, ...figureOfStep(step, data.ctx, depthFor(step, given.setup ?? null)) };
+	}
+	const doseText = (d: Given['dose']): string => `${d.sets}×${d.reps}${d.loadKg > 0 ? ` ${d.loadKg} kg` : ''}`;
+	const lengthText = (s: Given['setup'] | undefined): string => (s?.seatCm !== undefined ? `seat ${s.seatCm} cm` : s?.thighDeg !== undefined ? `thigh ${s.thighDeg}°` : '');
+	let mode = $state<'none' | 'altered' | 'overridden'>('none');
+	let instead = $state({ step: '', sets: '', reps: '', loadKg: '', seatCm: '', thighDeg: '', reason: '' });
+	function begin(kind: 'altered' | 'overridden'): void {
+		const slip = data.slips[0];
+		if (slip === undefined) return;
+		const from = kind === 'altered' && slip.next !== null ? slip.next : slip.now;
+		instead = {
+			step: from.step,
+			sets: String(from.dose.sets),
+			reps: String(kind === 'altered' ? Math.max(3, from.dose.reps - 2) : from.dose.reps),
+			loadKg: String(from.dose.loadKg),
+			seatCm: String(from.setup?.seatCm ?? ''),
+			thighDeg: String(from.setup?.thighDeg ?? ''),
+			reason: ''
+		};
+		mode = mode === kind ? 'none' : kind;
+	}
+	const keys = onKeys({
+		a: () => document.querySelector<HTMLButtonElement>('[data-accept] button:not(:disabled)')?.click(),
+		g: () => begin('altered'),
+		o: () => begin('overridden'),
+		u: () => document.querySelector<HTMLButtonElement>('[data-undo] button')?.click()
+	});
+	const wrong = (name: string): string | undefined => (form && 'field' in form && form.field === name ? form.message : undefined);
+	const settled = () => async ({ result, update }: { result: { type: string }; update: (o: { reset: boolean }) => Promise<void> }) => {
+		await update({ reset: false });
+		if (result.type === 'success') {
+			mode = 'none';
+			forgetForm();
+		}
+	};
+	let note = $state('');
+</script>
+
+<svelte:head><title>Decide · {data.head.name}</title></svelte:head>
+<svelte:window onkeydown={keys} />
+<KeyHelp keys={[['a', 'agree and sign'], ['g', 'something gentler'], ['o', 'override with a reason'], ['u', 'undo the last decision'], ['1 … 6', 'other pages of this client']]} />
+<main class="page max-w-5xl">
+	<Said done={form && 'done' in form ? form.done : undefined} refused={form && 'message' in form && !['sets', 'reps', 'reason', 'note', 'step'].includes(form.field ?? '') ? form.message : undefined} />
+	{#if data.slips.length === 0}
+		<h2>Nothing to decide yet</h2>
+		<p class="mt-2">Prescribe a step first: <a href="/clients/{data.head.id}/ladder">to the ladder</a>.</p>
+	{/if}
+	{#each data.slips as slip (slip.exerciseId)}
+		{@const before = drawn(slip.now)}
+		{@const after = slip.next === null ? null : drawn(slip.next)}
+		<article data-testid="slip" class="mt-1">
+			<div class="flex items-start gap-4">
+				<div class="pt-1"><Stroke decision={slip.decision} size={40} /></div>
+				<div>
+					<h2 class="text-2xl" data-testid="sentence">{slip.sentence}</h2>
+					{#if slip.flip}<p class="text-lg" data-testid="flip">{slip.flip}</p>{/if}
+					{#if slip.outlook}<p class="text-lg">When it comes in: {slip.outlook}</p>{/if}
+					{#each slip.alternatives as a (a)}<p class="text-caution">{a}</p>{/each}
+					<p class="label">
+						{before?.title ?? slip.now.step} for the {regionName(slip.region)} · rule <code class="font-mono">{slip.rule}</code> · {POLICY_NAME[slip.policy.id] ?? slip.policy.id} policy, version {slip.policy.version} · usual morning {slip.usual}{slip.provisional ? ', from the intake: provisional' : ''}
+					</p>
+				</div>
+			</div>
+			<div class="mt-3 grid grid-cols-[auto_auto_1fr] gap-6 max-md:grid-cols-1">
+				{#if before}
+					<figure class="sheet px-4 pt-3 pb-2">
+						<FigureView figure={before.figure} heights height={190} label="Now: {before.title}" mirror={slip.region.endsWith('left')} />
+						<figcaption class="text-center"><span class="label block">now</span><strong>{doseText(slip.now.dose)}</strong><br /><span class="text-sm">{before.title}, {lengthText(slip.now.setup)}</span></figcaption>
+					</figure>
+				{/if}
+				{#if after && slip.next}
+					<figure class="sheet px-4 pt-3 pb-2 outline-2 outline-accent">
+						<FigureView figure={after.figure} heights height={190} label="Next: {after.title}" mirror={slip.region.endsWith('left')} />
+						<figcaption class="text-center"><span class="label block">next: {slip.change}</span><strong>{doseText(slip.next.dose)}</strong><br /><span class="text-sm">{after.title}, {lengthText(slip.next.setup)}</span></figcaption>
+					</figure>
+				{:else}
+					<p class="label max-w-40 self-center">{slip.state === 'stopped' ? 'Stopped until a licensed user clears it.' : slip.decision === 'stop' ? 'Signing stops this exercise until a licensed user clears it.' : 'Nothing changes in the prescription.'}</p>
+				{/if}
+				<div>
+					<h3>Evidence</h3>
+					<ul class="mb-3">
+						{#each slip.reasons as r, i (i)}<li class="rule flex gap-3 py-1"><span aria-hidden="true">{r.met ? '●' : '○'}</span><span class="first-letter:uppercase">{r.text}</span><a class="ml-auto text-sm" href="/sources#{r.source}">{r.source}</a></li>{/each}
+					</ul>
+					<details>
+						<summary class="cursor-pointer font-semibold">Every rule, fired or why not</summary>
+						<table class="plain text-sm"><tbody>
+							{#each slip.considered as c (c.rule)}<tr class={c.rule === slip.rule ? 'font-bold' : ''}><td class="font-mono whitespace-nowrap">{c.rule}</td><td>{c.fired ? 'fires' : 'no'}</td><td>{c.why}</td></tr>{/each}
+						</tbody></table>
+					</details>
+				</div>
+			</div>
+			{#if slip.answered}
+				<p class="rule mt-4 pt-3"><strong>Answered by {slip.answered.by}.</strong> {slip.answered.text}</p>
+			{:else}
+				<form method="POST" action="?/answer" class="rule mt-4 flex flex-wrap items-center gap-3 pt-3" use:enhance={settled} use:keepForm={'answer'} novalidate>
+					<input type="hidden" name="id" value={slip.ids.id} />
+					<input type="hidden" name="prescriptionId" value={slip.ids.prescriptionId} />
+					<input type="hidden" name="exerciseId" value={slip.exerciseId} />
+					<input type="hidden" name="basedOn" value={slip.basedOn} />
+					<input type="hidden" name="hash" value={slip.hash} />
+					<div data-accept><Act name="answer" value="accepted" disabled={slip.decision === 'wait'}><kbd class="mr-2 font-mono opacity-80">A</kbd>Agree: {DECISION_WORD[slip.decision].toLowerCase()}</Act></div>
+					<Act kind="quiet" type="button" onclick={() => begin('altered')} aria-expanded={mode === 'altered'} disabled={slip.decision === 'stop' || slip.decision === 'refer'}><kbd class="mr-2 font-mono opacity-80">G</kbd>Gentler</Act>
+					<Act kind="quiet" type="button" onclick={() => begin('overridden')} aria-expanded={mode === 'overridden'} disabled={!data.head.licensed}><kbd class="mr-2 font-mono opacity-80">O</kbd>Override</Act>
+					{#if slip.decision === 'wait'}<span class="label">What it waits for comes first.</span>{/if}
+					{#if !data.head.licensed}<span class="label">An override takes a licensed user.</span>{/if}
+					{#if mode !== 'none'}
+						<div class="sheet flex w-full flex-wrap items-end gap-3 p-4">
+							<h3 class="w-full">{mode === 'altered' ? 'Something gentler instead' : 'Override: prescribe this instead, with the reason'}</h3>
+							{#if mode === 'overridden'}
+								<Choice name="step" label="Step" bind:value={instead.step} items={family.steps.map((s) => ({ value: s.id, name: s.title }))} />
+							{:else}<input type="hidden" name="step" value={instead.step} />{/if}
+							<Field name="sets" label="Sets" bind:value={instead.sets} inputmode="numeric" wrong={wrong('sets')} width="w-16" />
+							<Field name="reps" label="Reps" bind:value={instead.reps} inputmode="numeric" wrong={wrong('reps')} width="w-16" />
+							<Field name="loadKg" label="Load" unit="kg" bind:value={instead.loadKg} inputmode="decimal" wrong={wrong('loadKg')} width="w-18" />
+							{#if instead.seatCm !== ''}<Field name="seatCm" label="Seat" unit="cm" bind:value={instead.seatCm} inputmode="decimal" wrong={wrong('seatCm')} width="w-18" />{/if}
+							{#if instead.thighDeg !== ''}<Field name="thighDeg" label="Thigh" unit="°" bind:value={instead.thighDeg} inputmode="decimal" wrong={wrong('thighDeg')} width="w-18" />{/if}
+							<Field name="reason" label={mode === 'overridden' ? 'Reason (needed)' : 'Reason'} bind:value={instead.reason} wrong={wrong('reason')} width="w-72" />
+							{#if wrong('instead') ?? wrong('step')}<p class="w-full text-stop" data-testid="field-wrong">{wrong('instead') ?? wrong('step')}</p>{/if}
+							<Act name="answer" value={mode}>Sign {mode === 'altered' ? 'the gentler one' : 'the override'}</Act>
+						</div>
+					{/if}
+				</form>
+			{/if}
+			{#if slip.undoable}
+				<form method="POST" action="?/undo" class="mt-3 flex flex-wrap items-center gap-3 text-sm" use:enhance={settled}>
+					<input type="hidden" name="id" value={data.undoIds[0]} />
+					<input type="hidden" name="prescriptionId" value={data.undoIds[1]} />
+					<input type="hidden" name="decisionId" value={slip.undoable.id} />
+					<span class="label">Last signed {shortDay(slip.undoable.day)} by {slip.undoable.by}: {slip.undoable.text}</span>
+					<span data-undo><button class="cursor-pointer text-accent underline">Undo</button></span>
+				</form>
+			{/if}
+		</article>
+	{/each}
+	{#if data.head.flags.length > 0 && data.head.licensed}
+		<section class="rule mt-6 pt-3" aria-label="Open flags">
+			<h3>Open flags</h3>
+			{#each data.head.flags as f (f.id)}
+				<form method="POST" action="?/close-flag" class="mt-2 flex flex-wrap items-end gap-3" use:enhance={settled}>
+					<input type="hidden" name="id" value={data.closeId} />
+					<input type="hidden" name="flagId" value={f.id} />
+					<span class="pb-2 font-semibold text-stop">{f.code}, since {shortDay(f.day)}</span>
+					<Field name="note" label="Closed because" bind:value={note} wrong={wrong('note')} width="w-80" />
+					<Act kind="danger">Close the flag</Act>
+				</form>
+			{/each}
+		</section>
+	{/if}
+</main>

@@ -1,0 +1,125 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { INCOMPLETE, PAIN_AT, SYMPTOMS } from '#lib/core/session/record.ts';
+	import Act from '#lib/ui/Act.svelte';
+	import Choice from '#lib/ui/Choice.svelte';
+	import Field from '#lib/ui/Field.svelte';
+	import Said from '#lib/ui/Said.svelte';
+	import Score from '#lib/ui/Score.svelte';
+	import { forgetForm, keepForm } from '#lib/ui/keep-form.ts';
+	import { shortDay } from '#lib/wording/days.ts';
+	import { regionName, SYMPTOM_NAME } from '#lib/wording/names.ts';
+
+	let { data, form } = $props();
+	const exercise = $derived(data.exercises.find((e) => e.head !== null));
+	const head = $derived(exercise?.head ?? null);
+	const was = (name: string, fallback = ''): string => (form && 'typed' in form ? (form.typed[name] ?? fallback) : fallback);
+	const wrong = (name: string): string | undefined => (form && 'field' in form && form.field === name ? form.message : undefined);
+	let day = $state('');
+	let v = $state({ effort: was('effort'), before: was('before'), peak: was('peak'), after: was('after'), confidence: was('confidence'), soreness: was('soreness'), painAt: was('painAt'), loaded: was('painOnlyLoaded'), because: was('incompleteBecause'), elseRegion: was('elseRegion'), elsePeak: was('elsePeak'), lower: was('radiatingLower'), saddle: was('caudaEquina') });
+	let observed = $state(true);
+	let clean = $state(true);
+	let symptoms: string[] = $state([]);
+	let sets: Record<string, string> = $state({});
+	let faults: Record<string, string> = $state({});
+	let exceptions = $state(false);
+	$effect.pre(() => {
+		if (day === '') day = data.head.today;
+	});
+	const SHARES = [
+		{ value: '', name: 'not seen' },
+		{ value: '0.3', name: 'some sets' },
+		{ value: '0.5', name: 'half the sets' },
+		{ value: '1', name: 'all sets' }
+	];
+	const blank = (values: readonly string[], none: string) => [{ value: '', name: none }, ...values.map((x) => ({ value: x, name: x }))];
+	const elsewhere = ['knee-left', 'knee-right', 'hip-left', 'hip-right', 'ankle-left', 'ankle-right', 'back'];
+	const asksSaddle = $derived(data.treatsBack && (symptoms.includes('numbness') || symptoms.includes('leakage')));
+</script>
+
+<svelte:head><title>Log · {data.head.name}</title></svelte:head>
+<main class="page max-w-2xl text-[18px]">
+	{#if form && 'emergency' in form && form.emergency}
+		<div role="alert" class="mb-4 border-4 border-stop bg-sheet p-4" data-testid="emergency">
+			<h2 class="text-stop">End the session. Call the emergency number now.</h2>
+			<p>Chest pain, faintness, new breathlessness, or numbness around the saddle area need urgent help. Stay with the client. A red flag is open; nothing goes on until a licensed user closes it.</p>
+		</div>
+	{/if}
+	<Said done={form && 'done' in form ? form.done : undefined} refused={form && 'message' in form ? form.message : undefined} />
+	{#if !exercise || !head}
+		<h2>Nothing prescribed yet</h2>
+		<p class="mt-2">Choose a step first: <a href="/clients/{data.head.id}/ladder">to the ladder</a>.</p>
+	{:else if head.state !== 'active'}
+		<h2>{head.snapshot.title}: {head.state === 'stopped' ? 'stopped' : 'set aside'}</h2>
+		<p class="mt-2">A licensed user clears it first. <a href="/clients/{data.head.id}/decide">See why</a>.</p>
+	{:else}
+		<h2 class="text-xl">{head.snapshot.title}</h2>
+		<p class="text-2xl font-bold">
+			{head.dose.sets} × {head.dose.reps}{head.dose.loadKg > 0 ? ` · ${head.dose.loadKg} kg` : ''}{head.setup?.seatCm !== undefined ? ` · seat ${head.setup.seatCm} cm` : head.setup?.thighDeg !== undefined ? ` · thigh ${head.setup.thighDeg}°` : ''}
+		</p>
+		<ol class="my-1 list-decimal pl-6 text-base">{#each head.snapshot.cues as cue (cue)}<li>{cue}</li>{/each}</ol>
+		<p class="border-l-4 border-caution pl-3 text-base">{head.snapshot.cautions.find((c) => c.startsWith('Stop')) ?? head.snapshot.cautions[0]}</p>
+		<form method="POST" class="mt-3" use:keepForm={'log'} use:enhance={() => async ({ result, update }) => { await update({ reset: false }); if (result.type === 'success') { forgetForm(); scrollTo({ top: 0 }); } }} novalidate>
+			<input type="hidden" name="id" value={exercise.ids.id} />
+			<input type="hidden" name="visitId" value={exercise.ids.visitId} />
+			<input type="hidden" name="exerciseId" value={exercise.id} />
+			<input type="hidden" name="prescriptionId" value={head.id} />
+			<input type="hidden" name="region" value={exercise.region} />
+			<div class="rule flex flex-wrap items-end gap-5 py-2">
+				<Field name="day" label="Day" type="date" max={data.head.today} bind:value={day} wrong={wrong('day')} width="w-42" />
+				<label class="flex min-h-12 items-center gap-2"><input type="checkbox" name="observed" bind:checked={observed} class="size-6 rounded border-edge text-accent" /> seen by me</label>
+				<label class="flex min-h-12 items-center gap-2"><input type="checkbox" name="cleanThroughout" bind:checked={clean} disabled={!observed} class="size-6 rounded border-edge text-accent" /> clean throughout</label>
+			</div>
+			<Score name="effort" label="Effort" ends={['none', 'nothing left']} bind:value={v.effort} wrong={wrong('effort')} />
+			<p class="mt-1 font-semibold">Pain, {regionName(exercise.region)}</p>
+			<Score name="before" label="Before" bind:value={v.before} wrong={wrong('before')} />
+			<Score name="peak" label="Worst" bind:value={v.peak} wrong={wrong('peak')} />
+			<Score name="after" label="After" bind:value={v.after} wrong={wrong('after')} />
+			<Score name="confidence" label="Confidence" ends={['none', 'full']} bind:value={v.confidence} wrong={wrong('confidence')} />
+			<Score name="soreness" label="Muscle soreness" bind:value={v.soreness} wrong={wrong('soreness')} />
+			<details class="rule py-2" bind:open={exceptions}>
+				<summary class="min-h-12 cursor-pointer py-2 font-semibold">Not quite as prescribed, or something to tell</summary>
+				<table class="plain">
+					<thead><tr><th>Set</th><th>reps done</th><th>effort</th><th>clean</th></tr></thead>
+					<tbody>
+						{#each { length: head.dose.sets }, i (i)}
+							<tr>
+								<td>{i + 1}</td>
+								{#each ['reps', 'effort', 'clean'] as const as f (f)}
+									<td><Field name="set.{i}.{f}" label="Set {i + 1} {f}" hideLabel bind:value={sets[`${i}.${f}`]} inputmode="numeric" placeholder={f === 'reps' ? String(head.dose.reps) : f === 'effort' ? v.effort : ''} wrong={wrong(`set.${i}.${f}`)} width="w-18 min-h-12" /></td>
+								{/each}
+							</tr>
+						{/each}
+					</tbody>
+				</table>
+				<div class="mt-3 grid grid-cols-2 gap-3 max-sm:grid-cols-1">
+					<Choice name="incompleteBecause" label="If less was done, because of" bind:value={v.because} items={blank(INCOMPLETE, 'all done')} />
+					<Choice name="painAt" label="It hurt in the movement" bind:value={v.painAt} items={blank(PAIN_AT, 'not said')} />
+					<Choice name="painOnlyLoaded" label="Only with load" bind:value={v.loaded} items={blank(['yes', 'no'], 'not said')} />
+					<Choice name="elseRegion" label="Pain somewhere else" bind:value={v.elseRegion} items={[{ value: '', name: 'no' }, ...elsewhere.filter((r) => r !== exercise.region).map((r) => ({ value: r, name: regionName(r) }))]} />
+				</div>
+				{#if v.elseRegion}<Score name="elsePeak" label="How much there" bind:value={v.elsePeak} wrong={wrong('elsePeak')} />{/if}
+				<fieldset class="mt-3">
+					<legend class="font-semibold">Beyond ordinary pain</legend>
+					<div class="grid grid-cols-2 gap-x-4 max-sm:grid-cols-1">
+						{#each SYMPTOMS as s (s)}
+							<label class="flex min-h-12 items-center gap-2.5"><input type="checkbox" name="symptoms" value={s} bind:group={symptoms} class="size-6 rounded border-edge text-accent" /> {SYMPTOM_NAME[s]}</label>
+						{/each}
+					</div>
+					{#if symptoms.includes('radiating')}<Choice name="radiatingLower" label="Further down than usual, or new?" bind:value={v.lower} items={blank(['yes', 'no'], 'not said (counts as yes)')} />{/if}
+					{#if asksSaddle}<Choice name="caudaEquina" label="Numb saddle area, bladder or bowel change, both legs?" bind:value={v.saddle} items={blank(['yes', 'no', 'unknown'], 'not asked (counts as yes)')} />{/if}
+				</fieldset>
+				<fieldset class="mt-3">
+					<legend class="font-semibold">Faults seen</legend>
+					<div class="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
+						{#each head.snapshot.faults as f (f.id)}<Choice name="fault.{f.id}" label={f.title} bind:value={faults[f.id]} items={SHARES} />{/each}
+					</div>
+				</fieldset>
+			</details>
+			<div class="sticky bottom-0 -mx-3 border-t bg-paper px-3 py-3"><Act big>{exceptions ? 'Log the session' : 'Log as prescribed'}</Act></div>
+		</form>
+		{#if data.recent.length > 0}
+			<p class="label mt-4">Before: {data.recent.map((r) => `${shortDay(r.date)} ${r.sets}×${r.reps}, worst ${r.peak ?? '–'}`).join(' · ')}</p>
+		{/if}
+	{/if}
+</main>

@@ -1,0 +1,32 @@
+import { parseMorning } from '#lib/contract/morning-form.ts';
+import { addDays } from '#lib/core/base/calendar-day.ts';
+import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
+import { orError, refusal, refuseField } from '#lib/server/http/respond.ts';
+import { checkIn } from '#lib/server/usecase/check-in.ts';
+import { showClient } from '#lib/server/usecase/show-client.ts';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = ({ locals, params }) =>
+	clientPage(locals, params.id, 'mornings', (r, _, ctx) => {
+		const regions = Object.keys(r.head.setting.usual);
+		const ids = formIds(ctx, regions.length + 1);
+		return {
+			regions: regions.map((region, i) => ({ region, id: ids[i] as string })),
+			eventId: ids[regions.length] as string,
+			provocation: r.policy.morningRule === 'provocation',
+			mornings: r.mornings.filter((m) => m.date >= addDays(ctx.today, -13)),
+			sessions: r.logs.map((l) => l.session.date).filter((d) => d >= addDays(ctx.today, -13))
+		};
+	});
+
+export const actions: Actions = {
+	default: async ({ request, locals, params }) => {
+		const form = await request.formData();
+		const ctx = contextIn(locals);
+		const { record } = orError(await showClient(ctx, params.id, 'enter a morning', () => null, 'check in'));
+		const parsed = parseMorning(form, Object.keys(record.head.setting.usual));
+		if (!parsed.ok) return refuseField(form, parsed.field, parsed.message);
+		const done = await checkIn(ctx, { clientId: params.id, ...parsed.value });
+		return done.ok ? { done: done.value.corrected ? 'Corrected; the earlier entry is kept beside it.' : 'Entered.' } : refusal(form, done.refusal);
+	}
+};

@@ -1,0 +1,94 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { addDays } from '#lib/core/base/calendar-day.ts';
+	import Act from '#lib/ui/Act.svelte';
+	import Choice from '#lib/ui/Choice.svelte';
+	import Field from '#lib/ui/Field.svelte';
+	import Said from '#lib/ui/Said.svelte';
+	import Score from '#lib/ui/Score.svelte';
+	import { forgetForm, keepForm } from '#lib/ui/keep-form.ts';
+	import { shortDay } from '#lib/wording/days.ts';
+	import { regionName } from '#lib/wording/names.ts';
+
+	let { data, form } = $props();
+	const was = (name: string): string => (form && 'typed' in form ? (form.typed[name] ?? '') : '');
+	const wrong = (name: string): string | undefined => (form && 'field' in form && form.field === name ? form.message : undefined);
+	let day = $state('');
+	let pains: Record<string, string> = $state({});
+	let swelling: Record<string, string> = $state({});
+	let other: Record<string, string> = $state({});
+	let event = $state('');
+	$effect.pre(() => {
+		if (day === '') {
+			day = data.head.today;
+			for (const { region } of data.regions) {
+				pains[region] = was(`${region}.pain`);
+				swelling[region] = was(`${region}.swelling`);
+			}
+		}
+	});
+	const SWELLING = [
+		{ value: 'none', name: 'none' },
+		{ value: 'a-little', name: 'a little' },
+		{ value: 'clearly-more', name: 'clearly more' },
+		{ value: 'hot', name: 'hot' }
+	];
+	const EVENTS = [
+		{ value: '', name: 'an ordinary day' },
+		{ value: 'unusual-activity', name: 'unusual activity' },
+		{ value: 'illness', name: 'illness' },
+		{ value: 'injection', name: 'injection' },
+		{ value: 'painkiller', name: 'extra painkiller' }
+	];
+	const lastDays = $derived(Array.from({ length: 14 }, (_, i) => addDays(data.head.today, i - 13)));
+	const at = (region: string, d: string) => data.mornings.find((m) => m.region === region && m.date === d);
+	const known = $derived(data.regions.some((r) => at(r.region, day) !== undefined));
+</script>
+
+<svelte:head><title>Morning · {data.head.name}</title></svelte:head>
+<main class="page max-w-2xl">
+	<h2>Next morning</h2>
+	<p class="label">Before getting going. A session’s next morning is the entry of the following day; an entry for a day that has one corrects it.</p>
+	<div class="my-2"><Said done={form && 'done' in form ? form.done : undefined} refused={form && 'message' in form ? form.message : undefined} /></div>
+	<form method="POST" use:keepForm={'morning'} use:enhance={() => async ({ result, update }) => { await update({ reset: false }); if (result.type === 'success') forgetForm(); }} novalidate>
+		<Field name="day" label="Morning of" type="date" max={data.head.today} bind:value={day} wrong={wrong('day')} width="w-42" />
+		{#if known}<p class="text-sm text-caution">This day has an entry already; saving corrects it.</p>{/if}
+		{#each data.regions as r (r.region)}
+			<fieldset class="rule mt-3 pt-2">
+				<legend class="sr-only">{regionName(r.region)}</legend>
+				<h3 class="first-letter:uppercase">{regionName(r.region)}</h3>
+				<input type="hidden" name="{r.region}.id" value={r.id} />
+				<Score name="{r.region}.pain" label="Pain this morning" bind:value={pains[r.region]} wrong={wrong(`${r.region}.pain`)} />
+				<div class="py-2">
+					<p class="font-semibold" id="{r.region}-swelling">Swelling against usual</p>
+					<div class="mt-1 grid grid-cols-4 gap-1 max-sm:grid-cols-2" role="radiogroup" aria-labelledby="{r.region}-swelling">
+						{#each SWELLING as s (s.value)}
+							<label class="grid min-h-12 cursor-pointer place-items-center rounded-md border border-edge font-semibold has-checked:border-accent has-checked:bg-accent has-checked:text-accent-ink has-focus-visible:outline-3 has-focus-visible:outline-(--focus)">
+								<input type="radio" name="{r.region}.swelling" value={s.value} bind:group={swelling[r.region]} class="sr-only" />{s.name}
+							</label>
+						{/each}
+					</div>
+					{#if wrong(`${r.region}.swelling`)}<p class="text-sm text-stop" data-testid="field-wrong">{wrong(`${r.region}.swelling`)}</p>{/if}
+				</div>
+				<div class="flex flex-wrap gap-5">
+					<Field name="{r.region}.stiffness" label="Stiffness" unit="min" inputmode="numeric" bind:value={other[`${r.region}.stiffness`]} wrong={wrong(`${r.region}.stiffness`)} width="w-20 min-h-12" />
+					{#if data.provocation}<Field name="{r.region}.provocation" label="Provocation test pain" inputmode="numeric" bind:value={other[`${r.region}.provocation`]} wrong={wrong(`${r.region}.provocation`)} width="w-20 min-h-12" />{/if}
+				</div>
+			</fieldset>
+		{/each}
+		<div class="mt-3 max-w-60"><input type="hidden" name="eventId" value={data.eventId} /><Choice name="events" label="The day before was" bind:value={event} items={EVENTS} /></div>
+		<div class="sticky bottom-0 -mx-3 mt-4 border-t bg-paper px-3 py-3"><Act big>{known ? 'Correct the morning' : 'Enter the morning'}</Act></div>
+	</form>
+	<div class="mt-5 overflow-x-auto">
+		<table class="plain w-auto text-sm">
+			<caption class="label text-left">The last 14 mornings; s marks a session that day</caption>
+			<thead><tr><th></th>{#each lastDays as d (d)}<th class="text-center">{shortDay(d).slice(0, 3)}<br />{Number(d.slice(8))}</th>{/each}</tr></thead>
+			<tbody>
+				{#each data.regions as r (r.region)}
+					<tr><td class="pr-3 whitespace-nowrap">{regionName(r.region)}</td>{#each lastDays as d (d)}<td class="px-1.5 text-center font-semibold">{at(r.region, d)?.pain ?? '–'}</td>{/each}</tr>
+				{/each}
+				<tr><td class="label">session</td>{#each lastDays as d (d)}<td class="text-center">{data.sessions.includes(d) ? 's' : ''}</td>{/each}</tr>
+			</tbody>
+		</table>
+	</div>
+</main>

@@ -1,0 +1,39 @@
+import { addDays } from '#lib/core/base/calendar-day.ts';
+import { clientPage } from '#lib/server/http/client-page.ts';
+import { decisions } from '#lib/server/repo/decision-repo.ts';
+import { replay } from '#lib/server/usecase/replay-decision.ts';
+import { decisionSentence } from '#lib/wording/decision.ts';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = ({ locals, params, url }) =>
+	clientPage(locals, params.id, 'trend', async (r, t, ctx) => {
+		const signed = await decisions(t, params.id);
+		const asked = url.searchParams.get('replay');
+		return {
+			policy: { safeMax: r.policy.safeMax, acceptableMax: r.policy.acceptableMax, stopAt: r.policy.stopAt },
+			regions: r.exercises.map((e) => ({
+				region: e.region,
+				usual: r.head.setting.usual[e.region]?.intake ?? 0,
+				sessions: r.logs
+					.filter((l) => l.exerciseId === e.id)
+					.map(({ session }) => {
+						const p = session.pains.find((x) => x.region === e.region);
+						const next = r.mornings.find((m) => m.region === e.region && m.date === addDays(session.date, 1));
+						return { date: session.date, before: p?.before ?? null, peak: p?.peak ?? null, after: p?.after ?? null, next: next?.pain ?? null };
+					})
+			})),
+			ranges: r.measurements.map((m) => ({ axis: m.axis, side: m.side, day: m.day, tolerable: m.tolerable })),
+			history: signed.map((d) => ({
+				id: d.id,
+				day: d.day,
+				by: d.by,
+				decision: d.proposal.decision,
+				sentence: decisionSentence(d.proposal, d.day),
+				outcome: d.outcome.text,
+				answer: d.undone ? 'undone' : d.answer,
+				reason: d.reason,
+				engine: d.versions.engine,
+				replay: asked === d.id || asked === 'all' ? replay(d) : null
+			}))
+		};
+	});

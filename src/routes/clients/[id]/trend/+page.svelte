@@ -1,0 +1,59 @@
+<script lang="ts">
+	import { dayNumber } from '#lib/core/base/calendar-day.ts';
+	import { AXES, SIDES, type Axis, type Side } from '#lib/core/body/axis.ts';
+	import PainChart from '#lib/ui/PainChart.svelte';
+	import RangeTrend from '#lib/ui/RangeTrend.svelte';
+	import Stroke from '#lib/ui/Stroke.svelte';
+	import { shortDay } from '#lib/wording/days.ts';
+	import { AXIS_NAME, regionName } from '#lib/wording/names.ts';
+
+	let { data } = $props();
+	const points = (axis: Axis) => data.ranges.filter((m) => m.axis === axis).map((m) => ({ day: dayNumber(m.day), value: m.tolerable, side: m.side }));
+	function change(axis: Axis, side: Side): string {
+		const own = data.ranges.filter((m) => m.axis === axis && m.side === side);
+		const [first, last] = [own[0], own[own.length - 1]];
+		if (first === undefined || last === undefined) return 'not measured';
+		const d = Math.round(last.tolerable - first.tolerable);
+		return `${Math.round(first.tolerable)}° to ${Math.round(last.tolerable)}° (${d >= 0 ? '+' : '−'}${Math.abs(d)}°)`;
+	}
+</script>
+
+<svelte:head><title>Trend · {data.head.name}</title></svelte:head>
+<main class="page">
+	{#each data.regions as r (r.region)}
+		<section aria-label="Pain">
+			<h2 class="first-letter:uppercase">{regionName(r.region)}: pain before, worst, after, next morning</h2>
+			{#if r.sessions.length === 0}<p class="label">No session logged yet.</p>{:else}<PainChart sessions={r.sessions} policy={data.policy} usual={r.usual} />{/if}
+		</section>
+	{/each}
+	{#if data.regions.length === 0}<p>Nothing prescribed yet, so nothing to show. <a href="/clients/{data.head.id}/ladder">To the ladder</a>.</p>{/if}
+	<div class="mt-5 grid grid-cols-[20rem_1fr] gap-9 max-lg:grid-cols-1">
+		<section aria-label="Range over time">
+			<h2>Tolerable range over time</h2>
+			{#each AXES as axis (axis)}
+				<div class="rule py-2">
+					<h3 class="text-base">{AXIS_NAME[axis]}</h3>
+					{#if points(axis).length > 0}<RangeTrend points={points(axis)} />{/if}
+					<p class="label">{#each SIDES as side, i (side)}{i > 0 ? ' · ' : ''}{side} {change(axis, side)}{/each}</p>
+				</div>
+			{/each}
+		</section>
+		<section aria-label="Decisions">
+			<div class="flex items-baseline gap-4"><h2>Decisions</h2><a href="?replay=all" data-sveltekit-noscroll>Replay all</a></div>
+			{#if data.history.length === 0}<p class="label">None signed yet.</p>{/if}
+			<ol data-testid="history">
+				{#each data.history as d (d.id)}
+					<li class="rule grid grid-cols-[5.5rem_1.7rem_1fr_7.5rem] gap-3 py-1.5 text-sm max-sm:grid-cols-[4rem_1.7rem_1fr]">
+						<span class="label">{shortDay(d.day).slice(4)}</span>
+						<Stroke decision={d.decision} size={20} />
+						<span>{d.answer === 'accepted' ? d.sentence : d.outcome}{#if d.answer !== 'accepted'}<span class="label block">{d.answer}; proposed: {d.sentence} {d.reason ?? ''}</span>{/if}</span>
+						<span class="label text-right max-sm:col-span-3 max-sm:text-left">
+							{d.by}<br />
+							{#if d.replay === null}<a href="?replay={d.id}" data-sveltekit-noscroll>Replay</a>{:else if d.replay.same}<span class="text-tolerated">same trace</span>{:else}<span class="text-caution">differs since {d.replay.since}</span>{/if}
+						</span>
+					</li>
+				{/each}
+			</ol>
+		</section>
+	</div>
+</main>

@@ -1,0 +1,2 @@
+/** The process is alive. */
+export const GET = (): Response => new Response('ok');
