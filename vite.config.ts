@@ -3,6 +3,9 @@ import tailwindcss from '@tailwindcss/vite';
 import adapter from '@sveltejs/adapter-node';
 import { defineConfig } from 'vitest/config';
 
+/** Without database: for check:fast. */
+const fast = process.env.BOLSTER_FAST === '1';
+
 export default defineConfig({
 	plugins: [
 		tailwindcss(),
@@ -26,6 +29,8 @@ export default defineConfig({
 	worker: { format: 'es' },
 	test: {
 		include: ['src/**/*.test.ts', 'tests/**/*.test.ts'],
+		exclude: ['**/node_modules/**', ...(fast ? ['**/*.db.test.ts'] : [])],
+		globalSetup: fast ? [] : ['tests/global-database.ts'],
 		testTimeout: 60_000,
 		hookTimeout: 120_000
 	}

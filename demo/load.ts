@@ -11,7 +11,7 @@ import type { Session } from '#lib/core/session/record.ts';
 import { makeAuth } from '#lib/server/auth/auth.ts';
 import { open } from '#lib/server/db/connect.ts';
 import { inPracticeOf } from '#lib/server/db/in-practice.ts';
-import type { Prescription } from '#lib/server/repo/exercise-repo.ts';
+import { exercises, type Prescription } from '#lib/server/repo/exercise-repo.ts';
 import type { Context, Outcome } from '#lib/server/usecase/actor.ts';
 import { checkIn } from '#lib/server/usecase/check-in.ts';
 import { logVisit } from '#lib/server/usecase/log-visit.ts';
@@ -225,8 +225,8 @@ class Life {
 	}
 
 	private async head(day: Day): Promise<Prescription | undefined> {
-		const r = await this.record(day);
-		const e = r.exercises.find((x) => x.id === this.exerciseId);
+		const all = await this.w.as('physio', day).inPractice((t) => exercises(t, this.clientId));
+		const e = all.find((x) => x.id === this.exerciseId);
 		return e?.prescriptions[e.prescriptions.length - 1];
 	}
 

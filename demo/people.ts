@@ -57,7 +57,7 @@ export const CLIENTS: readonly DemoClient[] = [
 	{
 		key: 'wren', name: 'Wren Hollis', born: '1967-09-14', occupation: 'ferry engineer', heightCm: 168, massKg: 70, region: 'knee-right', usual: 2, technique: null,
 		policyId: 'pain-monitored', frontOfKnee: true, goal: 'Stand up from the 45 cm galley bench without hands', firstStep: 'raised-seat',
-		ranges: { kneeFlexion: { left: [118, 132, 138], right: [88, 103, 121] }, thighTrunkFlexion: both(118, 126, 132), weightBearingDorsiflexion: both(34, 38, 40) }, ending: 'hold-up'
+		ranges: { kneeFlexion: { left: [118, 132, 138], right: [84, 99, 118] }, thighTrunkFlexion: both(118, 126, 132), weightBearingDorsiflexion: both(34, 38, 40) }, ending: 'hold-up'
 	},
 	{
 		key: 'tamsin', name: 'Tamsin Okoro-Vale', born: '1981-02-03', occupation: 'sail maker', heightCm: 174, massKg: 66, region: 'hip-left', usual: 1, technique: 'parallel',

@@ -16,7 +16,7 @@ const option = (name) => {
 const home = process.env.BOLSTER_HOME ?? join(root, '.bolster');
 const settingsFile = join(home, 'demo.json');
 
-mkdirSync(home, { recursive: true, mode: 0o700 });
+mkdirSync(home, { recursive: true, mode: 0o711 });
 ensureModules();
 const settings = existsSync(settingsFile) ? JSON.parse(readFileSync(settingsFile, 'utf8')) : {};
 const today = option('today') ?? settings.today ?? DEFAULT_DAY;
@@ -30,7 +30,7 @@ if (anew) {
 	console.log('Making the demo anew…');
 	cluster.stop();
 	cluster.remove();
-	mkdirSync(home, { recursive: true, mode: 0o700 });
+	mkdirSync(home, { recursive: true, mode: 0o711 });
 	rmSync(settingsFile, { force: true });
 	cluster = await startCluster(home);
 }

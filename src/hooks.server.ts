@@ -1,11 +1,12 @@
 /** Every request: who, in which practice, on which day. The only place that reads a clock. */
-import { json, redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
+import { error, json, redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import { randomUUID } from 'node:crypto';
 import { ADDRESS_HEADER, authService } from '#lib/server/auth/auth.ts';
 import { database, refusePowerfulRole } from '#lib/server/db/connect.ts';
 import { inPracticeOf } from '#lib/server/db/in-practice.ts';
 import { log } from '#lib/server/http/log.ts';
 import type { Actor, Context } from '#lib/server/usecase/actor.ts';
+import { isReady } from '#lib/server/usecase/is-ready.ts';
 
 const OPEN = ['/sign-in', '/healthz', '/readyz'];
 
@@ -54,6 +55,19 @@ async function contextOf(userId: string): Promise<Context | undefined> {
 	return { actor, inPractice: inPracticeOf(db, m.practice_id, m.member_id), today, now, tz: m.tz, units: m.units };
 }
 
+const SILENT_DATABASE = 'The database is not answering just now. Nothing was lost; try again in a moment.';
+
+/** Who is signed in; a database that does not answer is named, not taken for nobody. */
+async function whoIs(headers: Headers): Promise<Context | undefined> {
+	try {
+		const session = await authService().auth.api.getSession({ headers });
+		return session === null ? undefined : await contextOf(session.user.id);
+	} catch (e) {
+		if (!(await isReady())) error(503, SILENT_DATABASE);
+		throw e;
+	}
+}
+
 const HEADERS: Readonly<Record<string, string>> = {
 	'x-content-type-options': 'nosniff',
 	'referrer-policy': 'no-referrer',
@@ -74,8 +88,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 	headers.set(ADDRESS_HEADER, event.getClientAddress());
 	const open = OPEN.some((p) => url.pathname === p);
 	if (url.pathname !== '/healthz' && url.pathname !== '/readyz') {
-		const session = await authService().auth.api.getSession({ headers });
-		const context = session === null ? undefined : await contextOf(session.user.id);
+		const context = await whoIs(headers);
 		if (context !== undefined) event.locals.context = context;
 	}
 	if (event.locals.context === undefined && !open) {
@@ -100,5 +113,5 @@ export const handleError: HandleServerError = ({ error, event, status, message }
 	// Names and codes only: a database message can quote a value.
 	log.error({ id, route: event.route.id, error: e.name, code: e.code, at: e.stack?.split('\n').slice(1, 6) });
 	const database = e.code !== undefined && /^(ECONN|57P|08|53)/.test(e.code);
-	return { message: database ? 'The database is not answering just now. Nothing was lost; try again in a moment.' : 'Something went wrong here. Nothing was half-saved; try again.', id };
+	return { message: database ? SILENT_DATABASE : 'Something went wrong here. Nothing was half-saved; try again.', id };
 };

@@ -46,12 +46,12 @@
 					bind:this={links[i]}
 					href="/clients/{row.clientId}/{row.to}"
 					onfocus={() => (at = i)}
-					class="grid grid-cols-[8.5rem_15rem_1fr_9rem] items-baseline gap-x-4 px-2 py-3 text-ink no-underline hover:bg-wash focus-visible:bg-wash max-lg:grid-cols-[7.5rem_1fr] max-lg:gap-y-1"
+					class="grid grid-cols-[8.5rem_15rem_1fr_9rem] items-start gap-x-4 px-2 py-2.5 text-ink no-underline hover:bg-wash focus-visible:bg-wash max-lg:grid-cols-[7.5rem_1fr] max-lg:gap-y-1"
 				>
 					<span class="flex items-center gap-2.5 font-bold"><Stroke decision={row.decision} />{word(row.decision)}</span>
 					<span><span class="font-semibold">{row.name}</span><span class="label block">{row.regions}{row.step ? ` · ${row.step}` : ''}</span></span>
 					<span class="max-lg:col-span-2">
-						{rest(row.sentence)}
+						{row.decision === 'advance' ? `${row.step}: ${rest(row.sentence)}` : rest(row.sentence)}
 						{#if row.notes.length > 0}<span class="block text-sm text-caution">{row.notes.join(' · ')}</span>{/if}
 					</span>
 					<span class="label text-right max-lg:text-left">{row.answered ? 'answered' : row.lastSession ? `last session ${ago(row.lastSession, data.today)}` : ''}</span>

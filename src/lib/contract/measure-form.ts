@@ -5,7 +5,6 @@ import { dorsiflexionFromWall } from '#lib/core/posture/lunge-test.ts';
 import type { Body } from '#lib/core/body/body.ts';
 import { ok, refuse, type Refusal, type Result } from '#lib/core/base/result.ts';
 import { day, typed, uuid } from './basics.ts';
-import { AXIS_NAME } from '#lib/wording/names.ts';
 
 export const FIELDS = ['onset', 'tolerable', 'end', 'pain'] as const;
 export type SheetField = (typeof FIELDS)[number];
@@ -30,7 +29,7 @@ const parseField = (label: string, field: SheetField, axis: Axis, text: string) 
 	(field === 'pain' ? typed(label, 0, 10) : axis === WALL ? typed(label, -8, 25, 'cm') : typed(label, 0, 180, 'degrees')).safeParse(text);
 
 /** Parses a sheet; the first thing that is wrong is refused with its field. The body turns knee-to-wall cm into degrees. */
-export function parseSheet(form: ReadonlyMap<string, string>, body: Body): Result<Sheet, Refusal> {
+export function parseSheet(form: ReadonlyMap<string, string>, body: Body, names: Readonly<Record<Axis, string>>): Result<Sheet, Refusal> {
 	const when = day.safeParse(form.get('day') ?? '');
 	if (!when.success) return refuse({ reason: 'day', field: 'day', message: 'Give a calendar day, YYYY-MM-DD.' });
 	const values: SheetValue[] = [];
@@ -39,7 +38,7 @@ export function parseSheet(form: ReadonlyMap<string, string>, body: Body): Resul
 			const range: { onset?: number; tolerable?: number; end?: number; pain?: number } = {};
 			for (const field of FIELDS) {
 				const name = `${axis}.${side}.${field}`;
-				const label = `${AXIS_NAME[axis]} ${side} ${field}`;
+				const label = `${names[axis]} ${side} ${field}`;
 				const parsed = parseField(label, field, axis, form.get(name) ?? '');
 				if (!parsed.success) return refuse({ reason: 'number', field: name, message: parsed.error.issues[0]?.message ?? label });
 				if (parsed.data === undefined) continue;
@@ -48,7 +47,7 @@ export function parseSheet(form: ReadonlyMap<string, string>, body: Body): Resul
 				range[field] = value;
 			}
 			if (range.onset === undefined && range.tolerable === undefined && range.end === undefined) {
-				if (range.pain !== undefined) return refuse({ reason: 'empty', field: `${axis}.${side}.end`, message: `${AXIS_NAME[axis]} ${side}: pain ${range.pain} without a range; give at least one of onset, tolerable, end.` });
+				if (range.pain !== undefined) return refuse({ reason: 'empty', field: `${axis}.${side}.end`, message: `${names[axis]} ${side}: pain ${range.pain} without a range; give at least one of onset, tolerable, end.` });
 				continue;
 			}
 			const id = uuid.safeParse(form.get(`${axis}.${side}.id`));

@@ -2,7 +2,6 @@
 import { z } from 'zod';
 import { EVENTS, SWELLING, type DayEvent, type Swelling } from '#lib/core/session/record.ts';
 import { day, typed, uuid } from './basics.ts';
-import { regionName } from '#lib/wording/names.ts';
 
 export interface MorningInput {
 	readonly day: string;
@@ -13,14 +12,14 @@ export interface MorningInput {
 export type MorningParsed = { readonly ok: true; readonly value: MorningInput } | { readonly ok: false; readonly field: string; readonly message: string };
 
 /** Parses the blocks of the named regions; every region needs pain and swelling. */
-export function parseMorning(form: FormData, regions: readonly string[]): MorningParsed {
+export function parseMorning(form: FormData, regions: readonly string[], nameOf: (region: string) => string): MorningParsed {
 	const bad = (field: string, message: string): MorningParsed => ({ ok: false, field, message });
 	const when = day.safeParse(String(form.get('day') ?? ''));
 	if (!when.success) return bad('day', 'Give the day of the morning, YYYY-MM-DD.');
 	const out: MorningInput['regions'][number][] = [];
 	for (const region of regions) {
 		const at = (k: string): string => String(form.get(`${region}.${k}`) ?? '');
-		const name = regionName(region);
+		const name = nameOf(region);
 		const id = uuid.safeParse(at('id'));
 		if (!id.success) return bad('day', 'The form has lost its id; reload the page.');
 		const pain = typed(`Pain, ${name}`, 0, 10).safeParse(at('pain'));

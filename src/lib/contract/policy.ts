@@ -6,6 +6,8 @@ import { policyFaults, type Policy } from '#lib/core/decision/policy.ts';
 const pain = z.number().min(0).max(10);
 const count = z.number().int().min(0).max(400);
 
+export type { PolicyId };
+
 export const policyChanges = z.strictObject({
 	base: z.enum(POLICY_IDS as [PolicyId, ...PolicyId[]]),
 	safeMax: pain.exactOptional(),

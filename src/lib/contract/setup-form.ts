@@ -5,17 +5,20 @@ import { present, text, typed, uuid } from './basics.ts';
 const needed = (label: string, low: number, high: number, unit = '') => typed(label, low, high, unit).refine((v) => v !== undefined, `${label} is needed: ${low} to ${high}.`).transform((v) => v as number);
 const whole = (label: string, low: number, high: number) => needed(label, low, high).refine(Number.isInteger, `${label} is a whole number.`);
 
+/** A field the page may leave out altogether. */
+const absent = (field: ReturnType<typeof typed>) => z.string().default('').pipe(field);
+
 export const doseFields = {
 	sets: whole('Sets', 1, 10),
 	reps: whole('Reps', 1, 30),
-	loadKg: typed('Load', 0, 200, 'kg')
+	loadKg: absent(typed('Load', 0, 200, 'kg'))
 };
 
 /** Set-up fields: absent when empty. */
 export const setupFields = {
-	seatCm: typed('Seat', 20, 90, 'cm'),
-	thighDeg: typed('Thigh', 20, 130, 'degrees'),
-	heelWedgeCm: typed('Wedge', 0, 10, 'cm')
+	seatCm: absent(typed('Seat', 20, 90, 'cm')),
+	thighDeg: absent(typed('Thigh', 20, 130, 'degrees')),
+	heelWedgeCm: absent(typed('Wedge', 0, 10, 'cm'))
 };
 
 export const prescribeForm = z.object({

@@ -8,8 +8,10 @@
 		readonly mirror?: boolean;
 		readonly heights?: boolean;
 		readonly height?: number | string;
+		/** Cuts the empty space above the head. */
+		readonly tight?: boolean;
 	}
-	let { figure, label, mirror = false, heights = false, height = 200 }: Props = $props();
+	let { figure, label, mirror = false, heights = false, height = 200, tight = false }: Props = $props();
 	const FILL: Readonly<Record<Role, string>> = {
 		far: 'var(--far)',
 		leg: 'var(--limb)',
@@ -21,10 +23,12 @@
 		load: 'var(--iron)',
 		support: 'var(--wood)'
 	};
-	const [x, y, w, h] = $derived(figure.viewBox);
+	const [x, full, w, tall] = $derived(figure.viewBox);
+	const y = $derived(tight ? figure.top : full);
+	const h = $derived(tall - (y - full));
 </script>
 
-<svg viewBox="{x} {y} {w} {h}" {height} role="img" aria-label={label} class="block max-w-full" preserveAspectRatio="xMidYMax meet">
+<svg viewBox="{x} {y} {w} {h}" {height} role={label === '' ? undefined : 'img'} aria-label={label === '' ? undefined : label} aria-hidden={label === '' ? 'true' : undefined} class="block max-w-full" preserveAspectRatio="xMidYMax meet">
 	<g transform={mirror ? `scale(-1 1) translate(${-(2 * x + w)} 0)` : undefined}>
 		<path d="M{x} 0.6H{x + w}" stroke="var(--edge)" stroke-width="1.2" />
 		{#each figure.shapes as s (s.id)}
@@ -37,7 +41,7 @@
 	</g>
 	{#if heights}
 		{#each figure.labels as l (l.of)}
-			<text x={mirror ? 2 * x + w - l.x : l.x} y={l.y} font-size="8" fill="var(--ink)" text-anchor="middle" font-weight="600">{Math.round(l.cm * 10) / 10} cm</text>
+			<text x={mirror ? 2 * x + w - l.x : l.x} y={l.y} font-size="9" fill="var(--ink)" text-anchor="middle" font-weight="600">{Math.round(l.cm * 10) / 10} cm</text>
 		{/each}
 	{/if}
 </svg>

@@ -11,12 +11,14 @@
 	let { sessions, policy, usual }: Props = $props();
 	let canvas = $state<HTMLCanvasElement>();
 	Chart.register(LineController, LineElement, PointElement, LinearScale, CategoryScale, Tooltip, Legend);
+	Chart.defaults.font.family = "'Atkinson Hyperlegible Next Variable', sans-serif";
+	Chart.defaults.font.size = 13;
 	const ink = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 	$effect(() => {
 		if (canvas === undefined) return;
 		const flat = (v: number): number[] => sessions.map(() => v);
 		const line = (label: string, data: (number | null)[], color: string, style: string, extra = {}) => ({ label, data, borderColor: color, backgroundColor: color, pointStyle: style, pointRadius: 4.5, borderWidth: 1.5, spanGaps: true, ...extra });
-		const rule = (label: string, v: number, color: string) => ({ label, data: flat(v), borderColor: color, backgroundColor: color, borderDash: [6, 4], borderWidth: 1.2, pointRadius: 0 });
+		const rule = (label: string, v: number, color: string) => ({ label, data: flat(v), borderColor: color, backgroundColor: color, borderDash: [6, 4], borderWidth: 1.2, pointRadius: 0, pointStyle: 'line' });
 		const chart = new Chart(canvas, {
 			type: 'line',
 			data: {

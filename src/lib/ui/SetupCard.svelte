@@ -6,9 +6,11 @@
 	import { depthFor, limitsFor, techniqueFor, type FitContext, type StepFit } from '#lib/core/fit/fit.ts';
 	import { buildSeat } from '#lib/core/fit/furniture.ts';
 	import type { Band } from '#lib/core/posture/band.ts';
-	import { AXIS_NAME, CHECK_NAME, sideWord, TECHNIQUE_NAME } from '#lib/wording/names.ts';
+	import { AXIS_NAME, CHECK_NAME, TECHNIQUE_NAME } from '#lib/wording/names.ts';
 	import FigureView from './FigureView.svelte';
 	import { figureOfStep } from './scene.ts';
+
+	import type { Snippet } from 'svelte';
 
 	interface Props {
 		readonly family: ExerciseFamily;
@@ -19,8 +21,10 @@
 		readonly gates: readonly { readonly met: boolean; readonly text: string }[];
 		readonly band: Band | null;
 		readonly techniques: readonly TechniqueRow[];
+		/** The prescribing row, between the verdict and the figure. */
+		readonly prescribe: Snippet;
 	}
-	let { family, step, fit, ctx, side, gates, band, techniques }: Props = $props();
+	let { prescribe, family, step, fit, ctx, side, gates, band, techniques }: Props = $props();
 
 	const depth = $derived(depthFor(step, fit.setup));
 	const limiting = $derived([...new Set(fit.limiting.map((l) => l.axis))] as Axis[]);
@@ -58,7 +62,8 @@
 		{:else if fit.verdict === 'blocked'}Blocked: {over[0] ? `${over[0].side} ${AXIS_NAME[over[0].axis].toLowerCase()} asks ${Math.round(over[0].demand)}°, ${Math.ceil(over[0].short)}° more than ${over[0].by === 'protocol' ? 'the protocol limit allows' : 'is usable'}` : 'no set-up balances within the limits'}.
 		{:else}Not measured: {fit.unmeasured.map((u) => `${u.side} ${AXIS_NAME[u.axis].toLowerCase()}${u.reason === 'stale' ? ' (too old)' : ''}`).join(', ')}.{/if}
 	</p>
-	<FigureView figure={drawn.figure} heights mirror={side === 'left'} height={230} label="{step.title} drawn to scale: knee {Math.round(angles.kneeFlexion)} degrees, sitting fold {Math.round(angles.thighTrunkFlexion)}, ankle {Math.round(angles.weightBearingDorsiflexion)}" />
+	{@render prescribe()}
+	<FigureView figure={drawn.figure} heights mirror={side === 'left'} height={215} tight label="{step.title} drawn to scale: knee {Math.round(angles.kneeFlexion)} degrees, sitting fold {Math.round(angles.thighTrunkFlexion)}, ankle {Math.round(angles.weightBearingDorsiflexion)}" />
 	{#if build !== undefined}
 		<p class="text-sm">
 			<strong>Build it:</strong>

@@ -27,7 +27,7 @@
 	let { family, fits, ctx, axis, side, limit, error, chosen, current, locked, choose }: Props = $props();
 
 	const H = 250;
-	const W = 54;
+	const W = 52;
 	const LEFT = 34;
 	const level = $derived(limit.kind === 'known' ? limit.limit - limit.margin : null);
 	const values = $derived([...fits.map((f) => f.demand[axis]), ...(level === null ? [] : [level])]);
@@ -71,8 +71,8 @@
 			{#if level !== null}
 				<rect x={LEFT} y={y(level + error)} width={width - LEFT} height={Math.max(0, y(level - error) - y(level + error))} fill="var(--tolerated)" opacity="0.14" />
 				<path d="M{LEFT} {y(level)}H{width}" stroke="var(--tolerated)" stroke-width="2.4" />
-				<rect x={width - 122} y={y(level) - 21} width="122" height="18" fill="var(--paper)" opacity="0.86" />
-				<text x={width - 4} y={y(level) - 7} text-anchor="end" font-size="12.5" font-weight="700" fill="var(--tolerated)">{side} usable now {Math.round(level)}°</text>
+				<rect x={width - 148} y={y(level) + 3} width="148" height="19" rx="3" fill="var(--paper)" opacity="0.92" />
+				<text x={width - 4} y={y(level) + 17} text-anchor="end" font-size="12.5" font-weight="700" fill="var(--tolerated)">{side} usable now {Math.round(level)}°</text>
 			{/if}
 			<path d="M{LEFT} {H}H{width}" stroke="var(--ink)" stroke-width="1.5" />
 		</svg>
@@ -89,8 +89,8 @@
 							aria-label="{step.title}: {Math.round(f.demand[axis])} degrees, {word(f)}{locked.has(f.step) ? ', gate not met' : ''}{f.step === current ? ', prescribed now' : ''}"
 							class="w-full cursor-pointer rounded-md px-0.5 pt-1 pb-1.5 text-center hover:bg-wash {f.step === chosen ? 'bg-wash' : ''}"
 						>
-							<span class="pointer-events-none mx-auto block w-[48px]"><FigureView figure={drawn.figure} label="" height={54} /></span>
-							<span class="mt-0.5 block h-[30px] text-[11.5px] leading-[1.25] {f.step === current ? 'font-bold underline decoration-2 underline-offset-2' : ''}">{step.short}</span>
+							<span class="pointer-events-none mx-auto block w-[46px]"><FigureView figure={drawn.figure} label="" height={54} /></span>
+							<span class="mt-0.5 block h-[30px] text-[11px] leading-[1.25] {f.step === current ? 'font-bold underline decoration-2 underline-offset-2' : ''}">{step.short}</span>
 							<span class="block text-[11.5px] leading-tight font-semibold {TONE[f.verdict]}"><span aria-hidden="true">{SHAPE[f.verdict]}</span> {word(f)}</span>
 							<span class="block h-[14px] text-[10.5px] leading-[14px] text-quiet">{f.step === current ? 'now' : locked.has(f.step) ? 'gate' : ''}</span>
 						</button>

@@ -126,7 +126,7 @@ const INPUT_NAME: Readonly<Record<string, string>> = {
 
 /** "It would advance at a next morning of 2." */
 export const flipText = (flip: Flip): string =>
-	`It would ${DECISION_WORD[flip.decision].toLowerCase()} with ${INPUT_NAME[flip.input] ?? flip.input} ${flip.to} instead of ${flip.from}.`;
+	flip.input === 'morning' ? `It would ${DECISION_WORD[flip.decision].toLowerCase()} at ${flip.to}.` : `It would ${DECISION_WORD[flip.decision].toLowerCase()} with ${INPUT_NAME[flip.input] ?? flip.input} ${flip.to} instead of ${flip.from}.`;
 
 /** "it would advance at 0–2, hold at 3" for a morning that is not in yet. */
 export function outlookText(trace: Trace): string {

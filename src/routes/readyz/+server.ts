@@ -1,11 +1,4 @@
 /** The database answers. */
-import { database } from '#lib/server/db/connect.ts';
+import { isReady } from '#lib/server/usecase/is-ready.ts';
 
-export const GET = async (): Promise<Response> => {
-	try {
-		await database().pool.query('select 1');
-		return new Response('ready');
-	} catch {
-		return new Response('the database does not answer', { status: 503 });
-	}
-};
+export const GET = async (): Promise<Response> => ((await isReady()) ? new Response('ready') : new Response('the database does not answer', { status: 503 }));

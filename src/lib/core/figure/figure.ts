@@ -34,6 +34,8 @@ export interface Joint {
 export interface Figure {
 	/** min x, min y, width, height in cm, floor at y = 0. */
 	readonly viewBox: readonly [number, number, number, number];
+	/** Top of the head, cm (negative is up): where a tight frame may be cut. */
+	readonly top: number;
 	readonly shapes: readonly Shape[];
 	readonly joints: readonly Joint[];
 	/** Heights to write beside the furniture. */
@@ -100,7 +102,7 @@ export function figureOf(scene: Scene): Figure {
 		ringed: scene.limiting?.includes(JOINT_AXIS[id]) ?? false
 	}));
 	joints.push({ id: 'shoulder', x: at.shoulder.x, y: at.shoulder.y, ringed: false });
-	return { viewBox: frame(body), shapes, joints, labels: labelsOf(scene) };
+	return { viewBox: frame(body), top: at.head.y - r(0.07), shapes, joints, labels: labelsOf(scene) };
 }
 
 /** One frame for every pose of a body, so that figures side by side share a scale. */
@@ -215,7 +217,7 @@ function loadShape({ posture, load }: Scene): Shape[] {
 function labelsOf({ posture, seatCm }: Scene): Figure['labels'] {
 	const out: { x: number; y: number; cm: number; of: 'seat' | 'wedge' }[] = [];
 	if (seatCm !== undefined && seatCm > 0)
-		out.push({ x: 100 * posture.points.hip.x - 31, y: -seatCm / 2, cm: seatCm, of: 'seat' });
+		out.push({ x: 100 * posture.points.hip.x - 22, y: -seatCm - 3, cm: seatCm, of: 'seat' });
 	if (posture.heelWedgeCm > 0.1) out.push({ x: -14, y: -2, cm: posture.heelWedgeCm, of: 'wedge' });
 	return out;
 }

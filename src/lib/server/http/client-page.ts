@@ -1,12 +1,11 @@
 /** The shared first half of a client page's load: who may, the record, the header. */
 import { orError } from './respond.ts';
-import { headView } from './head-view.ts';
+import { headView } from '../usecase/head-view.ts';
 import type { HeadView } from '#lib/contract/view.ts';
-import type { PracticeTransaction } from '../db/in-practice.ts';
 import type { Context } from '../usecase/actor.ts';
 import { newId } from '../usecase/new-id.ts';
 import type { ClientRecord } from '../usecase/record.ts';
-import { showClient } from '../usecase/show-client.ts';
+import { showClient, type PracticeTransaction } from '../usecase/show-client.ts';
 
 export function contextIn(locals: App.Locals): Context {
 	if (locals.context === undefined) throw new Error('no context: the hook lets nobody here without one');

@@ -3,9 +3,9 @@ import { sql } from 'kysely';
 import type { Axis, Side } from '#lib/core/body/axis.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
-import type { PolicyId } from '#lib/catalogue/policies.ts';
+import type { PolicyId } from '#lib/contract/policy.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-import { isHead, ofClient } from './heads.ts';
+import { isHead, ofClient } from '../db/heads.ts';
 
 export interface Setting {
 	readonly id: string;

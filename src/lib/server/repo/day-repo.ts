@@ -2,7 +2,7 @@
 import { sql } from 'kysely';
 import type { Morning, RecordedEvent } from '#lib/core/session/record.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-import { isHead, ofClient, withoutNulls } from './heads.ts';
+import { isHead, ofClient, withoutNulls } from '../db/heads.ts';
 
 export interface DayRecord {
 	readonly clientId: string;

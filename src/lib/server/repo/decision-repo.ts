@@ -4,7 +4,7 @@ import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { DecideInput } from '#lib/core/decision/input.ts';
 import type { Trace } from '#lib/core/decision/trace.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-import { ofClient } from './heads.ts';
+import { ofClient } from '../db/heads.ts';
 
 export interface Versions {
 	readonly engine: string;

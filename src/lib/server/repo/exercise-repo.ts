@@ -5,7 +5,7 @@ import type { Side } from '#lib/core/body/axis.ts';
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
 import type { SolvedSetup } from '#lib/core/fit/fit.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-import { ofClient } from './heads.ts';
+import { ofClient } from '../db/heads.ts';
 
 export type PrescriptionKind = 'start' | 'advance' | 'regress' | 'retry' | 'alter' | 'set-aside' | 'stop' | 'resume' | 'undo';
 

@@ -4,7 +4,7 @@ import type { Axis, Side } from '#lib/core/body/axis.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { Envelope, Tolerated } from '#lib/core/client/envelope.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-import { isHead, ofClient } from './heads.ts';
+import { isHead, ofClient } from '../db/heads.ts';
 
 export interface Measurement {
 	readonly id: string;

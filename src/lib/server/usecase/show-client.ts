@@ -7,6 +7,8 @@ import { allow, notFound, type Context, type Outcome, type Verb } from './actor.
 import { newId } from './new-id.ts';
 import { loadRecords, type ClientRecord } from './record.ts';
 
+export type { PracticeTransaction };
+
 export const isUuid = (s: string): boolean => uuidv7.test(s);
 
 /** Loads a client or refuses; `also` may read more in the same transaction. */

@@ -4,7 +4,7 @@ import { catchConflict, refusal, refuseField } from '#lib/server/http/respond.ts
 import { uuid } from '#lib/contract/basics.ts';
 import { closeFlag } from '#lib/server/usecase/safety.ts';
 import { advancesToday, fitContextOf, slipOf } from '#lib/server/usecase/record.ts';
-import { decisions } from '#lib/server/repo/decision-repo.ts';
+import { signedDecisions } from '#lib/server/usecase/signed-decisions.ts';
 import { signDecision } from '#lib/server/usecase/sign-decision.ts';
 import { undoDecision } from '#lib/server/usecase/undo-decision.ts';
 import { alternativeText, changeText, decisionSentence, flipText, outlookText, reasonText } from '#lib/wording/decision.ts';
@@ -12,7 +12,7 @@ import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, params }) =>
 	clientPage(locals, params.id, 'decide', async (r, t, ctx) => {
-		const signed = await decisions(t, params.id);
+		const signed = await signedDecisions(t, params.id);
 		const used = advancesToday(r, ctx.today);
 		return {
 			ctx: fitContextOf(r, ctx.today),

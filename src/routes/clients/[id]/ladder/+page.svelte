@@ -27,6 +27,8 @@
 	let axis = $state<Axis>('kneeFlexion');
 	let side = $state<Side>('right');
 	let chosen = $state('');
+	/** Ranges tried out here, in degrees tolerable; empty is as measured. */
+	let tried: Record<string, string> = $state({});
 	let ready = '';
 	$effect.pre(() => {
 		// A new client, not a new answer: start where the sore place is.
@@ -38,8 +40,6 @@
 		tried = {};
 	});
 
-	/** Ranges tried out here, in degrees tolerable; empty is as measured. */
-	let tried: Record<string, string> = $state({});
 	const ctx = $derived.by((): FitContext => {
 		const envelope = structuredClone($state.snapshot(data.ctx.envelope)) as Record<string, Record<string, { painFree: number; tolerable: number; end: number; date: string; loaded: boolean }>>;
 		for (const [key, text] of Object.entries(tried)) {
@@ -115,10 +115,14 @@
 <KeyHelp keys={[['← →', 'gentler, harder step'], ['a', 'next joint action'], ['s', 'other side'], ['p', 'to prescribe'], ['1 … 6', 'other pages of this client']]} />
 <main class="grid grid-cols-[1fr_22rem] max-xl:grid-cols-1">
 	<div class="min-w-0 px-7 pt-4 pb-10 max-sm:px-4">
-		<div class="flex flex-wrap items-end gap-x-5 gap-y-2">
-			<div>
-				<h2>{family.title}</h2>
-				<p class="label">
+		<div class="flex flex-wrap items-end justify-between gap-x-5 gap-y-1">
+			<h2>{family.title}</h2>
+			<div class="flex gap-3">
+				<Choice name="axis" label="Joint action" hideLabel bind:value={axis} items={AXES.map((a) => ({ value: a, name: AXIS_NAME[a] }))} />
+				<Choice name="side" label="Side" hideLabel bind:value={side} items={[{ value: 'right', name: 'Right side' }, { value: 'left', name: 'Left side' }]} />
+			</div>
+		</div>
+				<p class="label mt-1">
 					{AXIS_NAME[axis]} each step asks, against what the {side} side can use now:
 					{#if limit.kind === 'known'}
 						<strong class="text-ink">{Math.round(limit.limit - limit.margin)}°</strong>
@@ -126,20 +130,14 @@
 						{Math.round(limit.limit)}°{measured && !trying ? `, ${ago(measured.date, data.head.today)}` : ''}, less {limit.margin}° margin; ± {error}° model error)
 					{:else}<strong class="text-caution">{limit.reason === 'stale' ? 'too old, measure again' : 'not measured'}</strong>{/if}
 				</p>
-			</div>
-			<div class="ml-auto flex gap-3">
-				<Choice name="axis" label="Joint action" bind:value={axis} items={AXES.map((a) => ({ value: a, name: AXIS_NAME[a] }))} />
-				<Choice name="side" label="Side" bind:value={side} items={[{ value: 'right', name: 'Right' }, { value: 'left', name: 'Left' }]} />
-			</div>
-		</div>
 		<div class="mt-2"><Waterline {family} {fits} {ctx} {axis} {side} {limit} {error} {chosen} current={data.now?.step ?? null} {locked} choose={(s) => (chosen = s)} /></div>
 		<p class="label mt-1"><span class="text-tolerated">● fits</span> · <span class="text-accent">◆ set up as written</span> · <span class="text-caution">▲ closer than the error</span> · ✕ short · ? not measured · dashes: after the set-up</p>
 		<div class="rule mt-3 flex flex-wrap items-end gap-x-5 gap-y-2 pt-3" role="group" aria-label="Try a range">
-			<p class="label w-28">Try a range: tolerable, degrees</p>
+			<p class="label w-20">Try a range, degrees</p>
 			{#each AXES as a (a)}
 				<div class="flex items-end gap-1.5">
 					{#each ['right', 'left'] as const as s (s)}
-						<Field name="try.{a}.{s}" label="{AXIS_NAME[a]} {sideWord(s).charAt(0)}" bind:value={tried[`${a}.${s}`]} placeholder={String(Math.round(data.ctx.envelope[a]?.[s]?.tolerable ?? 0) || '–')} inputmode="decimal" width="w-16" />
+						<Field name="try.{a}.{s}" label="{a === 'weightBearingDorsiflexion' ? 'Ankle' : AXIS_NAME[a]} {sideWord(s).charAt(0)}" bind:value={tried[`${a}.${s}`]} placeholder={String(Math.round(data.ctx.envelope[a]?.[s]?.tolerable ?? 0) || '–')} inputmode="decimal" width="w-14" />
 					{/each}
 				</div>
 			{/each}
@@ -152,7 +150,9 @@
 	</div>
 	<aside class="sheet border-l px-6 pt-4 pb-10 max-xl:border-t max-xl:border-l-0 max-sm:px-4">
 		{#if step && fit}
-			<form method="POST" action="?/prescribe" use:keepForm={'prescribe'} use:enhance={() => async ({ result, update }) => { await update({ reset: false }); if (result.type === 'success') forgetForm(); }} class="mb-4 border-b pb-3" novalidate>
+			<SetupCard {family} {step} {fit} {ctx} {side} gates={gatesOf(step.id)} band={answer?.step === step.id ? answer.band : null} techniques={answer?.step === step.id ? answer.techniques : []}>
+				{#snippet prescribe()}
+			<form method="POST" action="?/prescribe" use:keepForm={'prescribe'} use:enhance={() => async ({ result, update }) => { await update({ reset: false }); if (result.type === 'success') forgetForm(); }} class="my-3 border-y py-3" novalidate>
 				<input type="hidden" name="id" value={data.ids.id} />
 				<input type="hidden" name="exerciseId" value={data.ids.exerciseId} />
 				<input type="hidden" name="step" value={step.id} />
@@ -160,17 +160,18 @@
 				<input type="hidden" name="seatCm" value={setup && 'seatCm' in setup ? setup.seatCm : ''} />
 				<input type="hidden" name="thighDeg" value={setup && 'thighDeg' in setup ? setup.thighDeg : ''} />
 				<input type="hidden" name="heelWedgeCm" value={step.posture.heelWedgeCm ?? ''} />
-				<div class="flex items-end gap-2.5">
-					<Field name="sets" label="Sets" bind:value={sets} inputmode="numeric" wrong={wrong('sets')} width="w-14" />
-					<Field name="reps" label="Reps" bind:value={reps} inputmode="numeric" wrong={wrong('reps')} width="w-14" />
-					<Field name="loadKg" label="Load" bind:value={load} unit="kg" inputmode="decimal" wrong={wrong('loadKg')} width="w-16" />
-					<div data-prescribe><Act>Prescribe {sets} × {reps}</Act></div>
+				<div class="flex flex-wrap items-end gap-2.5">
+					<Field name="sets" label="Sets" bind:value={sets} inputmode="numeric" wrong={wrong('sets')} width="w-12" />
+					<Field name="reps" label="Reps" bind:value={reps} inputmode="numeric" wrong={wrong('reps')} width="w-12" />
+					<Field name="loadKg" label="Load" bind:value={load} unit="kg" inputmode="decimal" wrong={wrong('loadKg')} width="w-13" />
+					<div data-prescribe class="whitespace-nowrap"><Act>Prescribe {sets} × {reps}</Act></div>
 				</div>
 				{#if needsReason}<div class="mt-2"><Field name="reason" label="Reason for prescribing it all the same" bind:value={reason} wrong={wrong('reason')} width="w-full" /></div>{/if}
 				<div class="mt-2"><Said refused={form && 'message' in form && !['sets', 'reps', 'loadKg', 'reason'].includes(form.field ?? '') ? form.message : undefined} done={form && 'done' in form ? form.done : undefined} /></div>
 				<p class="label">for the {regionName(sore)}{trying ? '; the tried range is not saved, the check is against what was measured' : ''}</p>
 			</form>
-			<SetupCard {family} {step} {fit} {ctx} {side} gates={gatesOf(step.id)} band={answer?.step === step.id ? answer.band : null} techniques={answer?.step === step.id ? answer.techniques : []} />
+				{/snippet}
+			</SetupCard>
 		{/if}
 	</aside>
 </main>

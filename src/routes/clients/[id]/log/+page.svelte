@@ -67,8 +67,8 @@
 			<input type="hidden" name="region" value={exercise.region} />
 			<div class="rule flex flex-wrap items-end gap-5 py-2">
 				<Field name="day" label="Day" type="date" max={data.head.today} bind:value={day} wrong={wrong('day')} width="w-42" />
-				<label class="flex min-h-12 items-center gap-2"><input type="checkbox" name="observed" bind:checked={observed} class="size-6 rounded border-edge text-accent" /> seen by me</label>
-				<label class="flex min-h-12 items-center gap-2"><input type="checkbox" name="cleanThroughout" bind:checked={clean} disabled={!observed} class="size-6 rounded border-edge text-accent" /> clean throughout</label>
+				<label class="flex min-h-12 items-center gap-2"><input type="checkbox" name="observed" bind:checked={observed} class="size-6 accent-(--accent)" /> seen by me</label>
+				<label class="flex min-h-12 items-center gap-2"><input type="checkbox" name="cleanThroughout" bind:checked={clean} disabled={!observed} class="size-6 accent-(--accent)" /> clean throughout</label>
 			</div>
 			<Score name="effort" label="Effort" ends={['none', 'nothing left']} bind:value={v.effort} wrong={wrong('effort')} />
 			<p class="mt-1 font-semibold">Pain, {regionName(exercise.region)}</p>
@@ -103,7 +103,7 @@
 					<legend class="font-semibold">Beyond ordinary pain</legend>
 					<div class="grid grid-cols-2 gap-x-4 max-sm:grid-cols-1">
 						{#each SYMPTOMS as s (s)}
-							<label class="flex min-h-12 items-center gap-2.5"><input type="checkbox" name="symptoms" value={s} bind:group={symptoms} class="size-6 rounded border-edge text-accent" /> {SYMPTOM_NAME[s]}</label>
+							<label class="flex min-h-12 items-center gap-2.5"><input type="checkbox" name="symptoms" value={s} bind:group={symptoms} class="size-6 accent-(--accent)" /> {SYMPTOM_NAME[s]}</label>
 						{/each}
 					</div>
 					{#if symptoms.includes('radiating')}<Choice name="radiatingLower" label="Further down than usual, or new?" bind:value={v.lower} items={blank(['yes', 'no'], 'not said (counts as yes)')} />{/if}

@@ -7,6 +7,7 @@ import { changeSetting } from '#lib/server/usecase/change-setting.ts';
 import { fitContextOf } from '#lib/server/usecase/record.ts';
 import { saveMeasurements } from '#lib/server/usecase/save-measurements.ts';
 import { showClient } from '#lib/server/usecase/show-client.ts';
+import { AXIS_NAME } from '#lib/wording/names.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, params }) =>
@@ -22,7 +23,7 @@ export const actions: Actions = {
 		const form = await request.formData();
 		const ctx = contextIn(locals);
 		const { record } = orError(await showClient(ctx, params.id, 'measure', () => null, 'measure'));
-		const sheet = parseSheet(new Map([...form].map(([k, v]) => [k, String(v)])), record.body);
+		const sheet = parseSheet(new Map([...form].map(([k, v]) => [k, String(v)])), record.body, AXIS_NAME);
 		if (!sheet.ok) return refuseField(form, sheet.refusal.field ?? '', sheet.refusal.message);
 		const saved = await saveMeasurements(ctx, params.id, sheet.value.day, sheet.value.values);
 		return saved.ok ? { done: `Saved ${saved.value} ${saved.value === 1 ? 'range' : 'ranges'}.` } : refusal(form, saved.refusal);

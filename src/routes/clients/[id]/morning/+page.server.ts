@@ -4,6 +4,7 @@ import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts'
 import { orError, refusal, refuseField } from '#lib/server/http/respond.ts';
 import { checkIn } from '#lib/server/usecase/check-in.ts';
 import { showClient } from '#lib/server/usecase/show-client.ts';
+import { regionName } from '#lib/wording/names.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, params }) =>
@@ -24,7 +25,7 @@ export const actions: Actions = {
 		const form = await request.formData();
 		const ctx = contextIn(locals);
 		const { record } = orError(await showClient(ctx, params.id, 'enter a morning', () => null, 'check in'));
-		const parsed = parseMorning(form, Object.keys(record.head.setting.usual));
+		const parsed = parseMorning(form, Object.keys(record.head.setting.usual), regionName);
 		if (!parsed.ok) return refuseField(form, parsed.field, parsed.message);
 		const done = await checkIn(ctx, { clientId: params.id, ...parsed.value });
 		return done.ok ? { done: done.value.corrected ? 'Corrected; the earlier entry is kept beside it.' : 'Entered.' } : refusal(form, done.refusal);

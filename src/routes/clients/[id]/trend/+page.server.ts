@@ -1,13 +1,13 @@
 import { addDays } from '#lib/core/base/calendar-day.ts';
 import { clientPage } from '#lib/server/http/client-page.ts';
-import { decisions } from '#lib/server/repo/decision-repo.ts';
+import { signedDecisions } from '#lib/server/usecase/signed-decisions.ts';
 import { replay } from '#lib/server/usecase/replay-decision.ts';
 import { decisionSentence } from '#lib/wording/decision.ts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, params, url }) =>
-	clientPage(locals, params.id, 'trend', async (r, t, ctx) => {
-		const signed = await decisions(t, params.id);
+	clientPage(locals, params.id, 'trend', async (r, t) => {
+		const signed = await signedDecisions(t, params.id);
 		const asked = url.searchParams.get('replay');
 		return {
 			policy: { safeMax: r.policy.safeMax, acceptableMax: r.policy.acceptableMax, stopAt: r.policy.stopAt },

@@ -5,8 +5,8 @@ import { fitFamily } from '#lib/core/fit/fit.ts';
 import type { HeadView } from '#lib/contract/view.ts';
 import { shortDay } from '#lib/wording/days.ts';
 import { AXIS_NAME, JOINT_NAME, POLICY_NAME, regionName, sideWord, TECHNIQUE_NAME } from '#lib/wording/names.ts';
-import type { Actor } from '../usecase/actor.ts';
-import { fitContextOf, type ClientRecord } from '../usecase/record.ts';
+import type { Actor } from './actor.ts';
+import { fitContextOf, type ClientRecord } from './record.ts';
 
 export function headView(r: ClientRecord, actor: Actor, today: Day): HeadView {
 	const { head } = r;

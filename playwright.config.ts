@@ -1,0 +1,21 @@
+import { defineConfig } from '@playwright/test';
+
+const chromium = ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+
+export default defineConfig({
+	testDir: 'tests/flows',
+	testMatch: '**/*.e2e.ts',
+	globalSetup: './tests/flows/global-server.ts',
+	timeout: 60_000,
+	expect: { timeout: 10_000 },
+	fullyParallel: false,
+	workers: 1,
+	reporter: [['list'], ['json']],
+	use: {
+		baseURL: process.env.BOLSTER_FLOW_ORIGIN ?? 'http://127.0.0.1:4399',
+		launchOptions: { executablePath: '/usr/bin/chromium', args: chromium },
+		viewport: { width: 1280, height: 800 },
+		locale: 'en-GB',
+		screenshot: 'only-on-failure'
+	}
+});

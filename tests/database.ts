@@ -1,0 +1,58 @@
+/** A database of one's own, cloned from a template, and contexts of the demo's people in it. */
+import pg from 'pg';
+import { inject } from 'vitest';
+import { open, type Database } from '#lib/server/db/connect.ts';
+import { inPracticeOf } from '#lib/server/db/in-practice.ts';
+import type { Context } from '#lib/server/usecase/actor.ts';
+import { loadRecords, type ClientRecord } from '#lib/server/usecase/record.ts';
+
+export interface TestDatabase extends Database {
+	readonly ownerUrl: string;
+	readonly owner: pg.Pool;
+	readonly close: () => Promise<void>;
+}
+
+let made = 0;
+
+export async function cloneOf(template: 'template_empty' | 'template_demo'): Promise<TestDatabase> {
+	const name = `t_${process.pid}_${Date.now().toString(36)}_${made++}`;
+	const admin = new pg.Client({ connectionString: inject('superUrl') });
+	await admin.connect();
+	// A template with a session on it cannot be cloned; another test file may be cloning just now.
+	for (let attempt = 0; ; attempt++) {
+		try {
+			await admin.query(`create database ${name} template ${template} owner bolster_owner`);
+			break;
+		} catch (e) {
+			if (attempt > 40) throw e;
+			await new Promise((r) => setTimeout(r, 100));
+		}
+	}
+	await admin.end();
+	const url = (kind: 'owners' | 'apps'): string => inject(kind).replace('DATABASE', name);
+	const database = open(url('apps'), 6);
+	const owner = new pg.Pool({ connectionString: url('owners'), max: 2 });
+	return { ...database, ownerUrl: url('owners'), owner, close: async () => void (await Promise.all([database.pool.end(), owner.end()])) };
+}
+
+/** A member of the demo acting on a day. */
+export async function as(d: TestDatabase, role: 'physiotherapist' | 'trainer' | 'owner', today = '2026-03-12'): Promise<Context> {
+	const { rows } = await d.owner.query<{ practice_id: string; id: string; name: string }>('select practice_id, id, name from member where $1 = any(roles) limit 1', [role]);
+	const m = rows[0];
+	if (m === undefined) throw new Error(`no ${role}`);
+	return {
+		actor: { memberId: m.id, practiceId: m.practice_id, name: m.name, practice: 'demo', licensed: role === 'physiotherapist', trainer: role === 'trainer', owner: role === 'owner' },
+		inPractice: inPracticeOf(d.db, m.practice_id, m.id),
+		today,
+		now: new Date(`${today}T10:00:00Z`),
+		tz: 'Europe/London',
+		units: 'metric'
+	};
+}
+
+/** A client of the demo by first name. */
+export async function client(ctx: Context, name: string): Promise<ClientRecord> {
+	const found = await ctx.inPractice(async (t) => (await loadRecords(t)).find((r) => r.head.name.startsWith(name)));
+	if (found === undefined) throw new Error(`no ${name}`);
+	return found;
+}

@@ -1,0 +1,117 @@
+/** What bad input, foreign ids, lost sessions, two signers and a restarted database get. */
+import { readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test } from '@playwright/test';
+import { startCluster } from '../../scripts/cluster.mjs';
+import { openClient, score, signIn } from './people.ts';
+
+test('wrong password, then too little: nobody gets in, and the page says why', async ({ page }) => {
+	await page.goto('/clients/x/ladder');
+	await expect(page).toHaveURL(/sign-in\?to=%2Fclients%2Fx%2Fladder/);
+	await page.getByLabel('E-mail').fill('physio@tidewater.example');
+	await page.getByLabel('Password').fill('not-the-password');
+	await page.getByRole('button', { name: 'Sign in' }).click();
+	await expect(page.getByTestId('refused')).toContainText('do not match');
+	await expect(page.getByLabel('E-mail')).toHaveValue('physio@tidewater.example');
+});
+
+test('security headers, a nonce policy, and no request leaves the machine', async ({ page }) => {
+	const outside: string[] = [];
+	page.on('request', (r) => {
+		if (!r.url().startsWith('http://127.0.0.1:') && !r.url().startsWith('data:') && !r.url().startsWith('blob:')) outside.push(r.url());
+	});
+	const errors: string[] = [];
+	page.on('console', (m) => m.type() === 'error' && errors.push(m.text()));
+	await signIn(page);
+	await openClient(page, 'Wren', 'ladder');
+	const response = await page.reload();
+	const headers = response?.headers() ?? {};
+	expect(headers['content-security-policy']).toMatch(/script-src 'self' 'nonce-/);
+	expect(headers['content-security-policy']).toContain("object-src 'none'");
+	expect(headers['x-content-type-options']).toBe('nosniff');
+	expect(headers['referrer-policy']).toBe('no-referrer');
+	expect(headers['cache-control']).toContain('no-store');
+	expect(outside).toEqual([]);
+	expect(errors).toEqual([]);
+});
+
+test('a foreign or malformed client id is a plain 404 with an id to report', async ({ page }) => {
+	await signIn(page);
+	for (const id of ['0190b6c5-7a60-7000-8000-000000000000', 'nonsense']) {
+		const response = await page.goto(`/clients/${id}/ladder`);
+		expect(response?.status()).toBe(404);
+		await expect(page.getByText('There is no such client in this practice.')).toBeVisible();
+	}
+});
+
+test('posts from another site, a megabyte, and NUL characters are refused and change nothing', async ({ page, request }) => {
+	await signIn(page);
+	const id = await openClient(page, 'Wren', 'decide');
+	const cookies = (await page.context().cookies()).map((c) => `${c.name}=${c.value}`).join('; ');
+	const post = (path: string, body: string, headers: Record<string, string>) => request.post(path, { data: body, headers: { cookie: cookies, ...headers } });
+	const form = { 'content-type': 'application/x-www-form-urlencoded' };
+	const own = { origin: 'http://127.0.0.1:4399' };
+	expect((await post(`/clients/${id}/decide?/answer`, 'x=1', { ...form, origin: 'https://elsewhere.example' })).status()).toBe(403);
+	expect((await post(`/clients/${id}/decide`, '{}', { 'content-type': 'application/json', origin: 'https://elsewhere.example' })).status()).toBe(403);
+	expect((await post(`/clients/${id}/measure?/ranges`, `day=${'9'.repeat(1_100_000)}`, { ...form, ...own })).status()).toBe(413);
+	const nul = await post(`/clients/${id}/ladder?/prescribe`, `id=0190b6c5-7a60-7000-8000-000000000001&exerciseId=0190b6c5-7a60-7000-8000-000000000002&step=%00&region=knee-right&sets=1&reps=5&loadKg=0&seatCm=&thighDeg=&heelWedgeCm=`, { ...form, ...own, accept: 'application/json' });
+	expect(await nul.text()).toContain('NUL');
+});
+
+test('a session that expired mid-form: the form survives signing in again', async ({ page, context }) => {
+	await signIn(page);
+	await openClient(page, 'Wren', 'measure');
+	await page.getByLabel('Sitting fold right tolerable').fill('119');
+	await page.getByLabel('Sitting fold right pain').fill('3');
+	await context.clearCookies();
+	await page.getByRole('button', { name: 'Save ranges' }).click();
+	await expect(page).toHaveURL(/sign-in/);
+	await expect(page.getByText('What you typed is kept')).toBeVisible();
+	await page.getByLabel('E-mail').fill('physio@tidewater.example');
+	await page.getByLabel('Password').fill('heron-on-the-jetty');
+	await page.getByRole('button', { name: 'Sign in' }).click();
+	await expect(page).toHaveURL(/measure/);
+	await expect(page.getByLabel('Sitting fold right tolerable')).toHaveValue('119');
+	await expect(page.getByLabel('Sitting fold right pain')).toHaveValue('3');
+	await page.getByRole('button', { name: 'Save ranges' }).click();
+	await expect(page.getByTestId('done')).toContainText('Saved 1 range.');
+});
+
+test('two people sign the same slip: one wins, the other sees why', async ({ browser }) => {
+	const [one, two] = [await browser.newPage(), await browser.newPage()];
+	await signIn(one);
+	await signIn(two, 'trainer');
+	await openClient(one, 'Amos', 'decide');
+	await openClient(two, 'Amos', 'decide');
+	await one.getByRole('button', { name: /Agree/ }).click();
+	await expect(one.getByTestId('done')).toContainText('Signed.');
+	await two.getByRole('button', { name: /Agree/ }).click();
+	await expect(two.getByTestId('refused')).toContainText('Ines Quarrel answered this slip already');
+	await one.close();
+	await two.close();
+});
+
+test('the database restarted under a request: a clear page, and the retry works', async ({ page }) => {
+	await signIn(page);
+	const id = await openClient(page, 'Wren', 'morning');
+	const { home } = JSON.parse(readFileSync(join(tmpdir(), 'bolster-flows.json'), 'utf8')) as { home: string };
+	const cluster = await startCluster(home, { fast: true });
+	cluster.stop();
+	const down = await page.goto(`/clients/${id}/trend`).finally(() => startCluster(home, { fast: true }));
+	expect(down?.status()).toBe(503);
+	await expect(page.getByText('The database is not answering just now.')).toBeVisible();
+	await page.getByRole('link', { name: 'Try again' }).click();
+	await expect(page.getByRole('heading', { name: 'Tolerable range over time' })).toBeVisible();
+	await page.goto(`/clients/${id}/morning`);
+	await score(page, 'Pain this morning', 2);
+	await expect(page.getByRole('radio', { name: 'Pain this morning 2', exact: true })).toBeChecked();
+});
+
+test('an owner without a licence is told what it takes', async ({ page }) => {
+	await page.goto('/sign-in');
+	await page.getByLabel('E-mail').fill('owner@tidewater.example');
+	await page.getByLabel('Password').fill('lantern-at-low-tide');
+	await page.getByRole('button', { name: 'Sign in' }).click();
+	await expect(page.getByText('takes a trainer or licensed user')).toBeVisible();
+});

@@ -1,0 +1,35 @@
+/** Signing in and finding one's way, shared by the flows. */
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+import { STAFF } from '../../demo/people.ts';
+
+export async function signIn(page: Page, key: 'physio' | 'trainer' | 'owner' = 'physio'): Promise<void> {
+	const who = STAFF.find((s) => s.key === key);
+	await page.goto('/sign-in');
+	await page.getByLabel('E-mail').fill(who?.email ?? '');
+	await page.getByLabel('Password').fill(who?.password ?? '');
+	await page.getByRole('button', { name: 'Sign in' }).click();
+	await expect(page).toHaveURL(/\/$/);
+}
+
+/** Opens a page of a client from Today and answers the client's id. */
+export async function openClient(page: Page, name: string, to: string): Promise<string> {
+	await page.goto('/');
+	await page.getByRole('link', { name: new RegExp(name) }).click();
+	await page.waitForURL(/\/clients\//);
+	const id = page.url().split('/')[4] ?? '';
+	await page.goto(`/clients/${id}/${to}`);
+	return id;
+}
+
+/** Nothing serious or critical by axe. */
+export async function accessible(page: Page): Promise<void> {
+	const { violations } = await new AxeBuilder({ page }).analyze();
+	const bad = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+	expect(bad.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')}`)).toEqual([]);
+}
+
+/** Picks a number in a 0–10 row. */
+export async function score(page: Page, label: string, value: number): Promise<void> {
+	await page.getByRole('radio', { name: `${label} ${value}`, exact: true }).check({ force: true });
+}

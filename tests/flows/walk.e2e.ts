@@ -1,0 +1,158 @@
+/** The whole walk at the desk and on the floor: measure, ladder, prescribe, log, morning, decide, undo, trend, replay. */
+import { expect, test } from '@playwright/test';
+import { accessible, openClient, score, signIn } from './people.ts';
+
+test.describe.configure({ mode: 'serial' });
+
+test('today lists the clients by need, each with its reason in words', async ({ page }) => {
+	await signIn(page);
+	const rows = page.getByTestId('today').getByRole('link');
+	await expect(rows).toHaveCount(8);
+	await expect(rows.nth(0)).toContainText('Refer');
+	await expect(rows.nth(0)).toContainText('An open red flag: night pain.');
+	await expect(page.getByRole('link', { name: /Wren Hollis/ })).toContainText('Right knee was 3 this morning, above its usual 2.');
+	await page.keyboard.press('j');
+	await page.keyboard.press('j');
+	await expect(rows.nth(2)).toBeFocused();
+	await accessible(page);
+});
+
+test('a sore knee from a measured range to a prescribed, solved seat', async ({ page }) => {
+	await signIn(page);
+	const id = await openClient(page, 'Wren', 'ladder');
+	const card = page.getByTestId('setup-card');
+	await expect(card.getByTestId('solved')).toHaveText(/^\d+ cm$/);
+	const before = Number((await card.getByTestId('solved').textContent())?.split(' ')[0]);
+	// Trying a range moves the waterline and the solved seat at once, without the server.
+	await page.getByLabel('Knee bend R').fill('85');
+	await expect(page.getByText('right usable now 80°')).toBeVisible();
+	const tried = Number((await card.getByTestId('solved').textContent())?.split(' ')[0]);
+	expect(tried).toBeGreaterThan(before);
+	await expect(card.getByTestId('techniques').getByRole('row')).toHaveCount(6);
+	await accessible(page);
+	// Measured by keyboard: end before onset is refused at its field, and nothing typed is lost.
+	await page.goto(`/clients/${id}/measure`);
+	await page.getByLabel('Knee bend right onset').focus();
+	await page.keyboard.type('80');
+	await page.keyboard.press('Tab');
+	await page.keyboard.type('101');
+	await page.keyboard.press('Tab');
+	await page.keyboard.type('90');
+	await page.keyboard.press('Enter');
+	await expect(page.getByTestId('field-wrong')).toContainText('it should be 101° or more');
+	await expect(page.getByLabel('Knee bend right onset')).toHaveValue('80');
+	await page.getByLabel('Knee bend right end').fill('118');
+	await page.getByLabel('Ankle, weight on right end').fill('10');
+	await expect(page.getByText(/^3[5-9]°$/)).toBeVisible();
+	await page.keyboard.press('Enter');
+	await expect(page.getByTestId('done')).toContainText('Saved 2 ranges.');
+	await accessible(page);
+	await page.goto(`/clients/${id}/ladder`);
+	await expect(page.getByText('right usable now 96°')).toBeVisible();
+	await page.getByRole('button', { name: /^Free squat/ }).click();
+	await expect(card.getByRole('heading', { name: 'Free squat' })).toBeVisible();
+	await page.getByRole('button', { name: /^Standard seat/ }).click();
+	await expect(card.getByText('Build it:')).toBeVisible();
+	await page.getByLabel('Sets').fill('x');
+	await page.getByRole('button', { name: /^Prescribe/ }).click();
+	await expect(page.getByText('“x” is not a number')).toBeVisible();
+	await page.getByLabel('Sets').fill('1');
+	await page.getByLabel('Reps').fill('10');
+	await page.getByRole('button', { name: 'Prescribe 1 × 10' }).click();
+	await expect(page.getByTestId('done')).toContainText('Prescribed 1×10.');
+});
+
+test('agreeing with one key, and undoing it', async ({ page }) => {
+	await signIn(page);
+	await openClient(page, 'Tamsin', 'decide');
+	await expect(page.getByTestId('sentence')).toHaveText('Advance: 2×10 to 3×10.');
+	await accessible(page);
+	await page.keyboard.press('a');
+	await expect(page.getByTestId('done')).toContainText('Signed. Advance: 2×10 to 3×10.');
+	await expect(page.getByTestId('sentence')).toHaveText('Wait: no session since the last change.');
+	await page.keyboard.press('u');
+	await expect(page.getByTestId('done')).toContainText('Undone');
+	await expect(page.getByTestId('sentence')).toHaveText('Advance: 2×10 to 3×10.');
+});
+
+test('a slip says what would flip it, opens every rule, and takes something gentler', async ({ page }) => {
+	await signIn(page);
+	await openClient(page, 'Bertil', 'decide');
+	await expect(page.getByTestId('sentence')).toHaveText('Regress: left knee was 6 yesterday, over the acceptable 5.');
+	await expect(page.getByTestId('flip')).toContainText('peak pain 5 instead of 6');
+	await page.getByText('Every rule, fired or why not').click();
+	await expect(page.getByRole('row', { name: /regress\.pain fires/ })).toBeVisible();
+	await page.keyboard.press('g');
+	await page.getByLabel('Sets').fill('9');
+	await page.getByRole('button', { name: 'Sign the gentler one' }).click();
+	await expect(page.getByTestId('field-wrong')).toContainText('gentler is less or equal');
+	await page.getByLabel('Sets').fill('1');
+	await page.getByLabel('Reps').fill('5');
+	await page.getByRole('button', { name: 'Sign the gentler one' }).click();
+	await expect(page.getByTestId('done')).toContainText('Signed. Gentler');
+});
+
+test('trend shows pain with the policy’s lines and replays every decision to the same trace', async ({ page }) => {
+	await signIn(page);
+	await openClient(page, 'Wren', 'trend');
+	await expect(page.getByRole('img', { name: /Pain per session/ })).toBeVisible();
+	await page.getByRole('link', { name: 'Replay all' }).click();
+	const history = page.getByTestId('history');
+	await expect(history.getByText('same trace').first()).toBeVisible();
+	expect(await history.getByText('differs since').count()).toBe(0);
+	await accessible(page);
+});
+
+test.describe('on the floor, 390 × 844', () => {
+	test.use({ viewport: { width: 390, height: 844 } });
+
+	test('a trainer logs a session as prescribed, enters the morning, and the slip moves from wait to its answer', async ({ page }) => {
+		await signIn(page, 'trainer');
+		const id = await openClient(page, 'Saskia', 'decide');
+		await expect(page.getByTestId('sentence')).toContainText('Wait: the morning after');
+		await expect(page.getByText('When it comes in:')).toBeVisible();
+		await page.goto(`/clients/${id}/log`);
+		await accessible(page);
+		const targets = await page.locator('label:has(input[type=radio])').first().boundingBox();
+		expect(targets?.height).toBeGreaterThanOrEqual(48);
+		expect(targets?.width).toBeGreaterThanOrEqual(48);
+		await page.getByRole('button', { name: 'Log as prescribed' }).click();
+		await expect(page.getByTestId('field-wrong')).toContainText('Effort: choose 0 to 10');
+		await score(page, 'Effort', 5);
+		await score(page, 'Before', 1);
+		await score(page, 'Worst', 1);
+		await score(page, 'After', 1);
+		await score(page, 'Confidence', 8);
+		await score(page, 'Muscle soreness', 2);
+		await page.getByLabel('Day').fill('2026-03-10');
+		await page.getByRole('button', { name: 'Log as prescribed' }).click();
+		await expect(page.getByTestId('done')).toContainText('Logged.');
+		await page.goto(`/clients/${id}/morning`);
+		await accessible(page);
+		await page.getByLabel('Morning of').fill('2026-03-13');
+		await score(page, 'Pain this morning', 1);
+		await page.getByRole('radio', { name: 'none', exact: true }).check({ force: true });
+		await page.getByRole('button', { name: 'Enter the morning' }).click();
+		await expect(page.getByTestId('refused')).toContainText('has not come yet');
+		await page.getByLabel('Morning of').fill('2026-03-11');
+		await page.getByRole('button', { name: /the morning$/ }).click();
+		await expect(page.getByTestId('done')).toBeVisible();
+	});
+
+	test('per set and by exception: less done, a fault, a symptom that ends the session', async ({ page }) => {
+		await signIn(page, 'trainer');
+		const id = await openClient(page, 'Lotte', 'log');
+		for (const [label, v] of [['Effort', 7], ['Before', 2], ['Worst', 3], ['After', 2], ['Confidence', 6], ['Muscle soreness', 2]] as const) await score(page, label, v);
+		await page.getByText('Not quite as prescribed').click();
+		await page.getByLabel('Set 1 reps').fill('4');
+		await page.getByLabel('Set 1 clean').fill('9');
+		await page.getByRole('button', { name: 'Log the session' }).click();
+		await expect(page.getByTestId('refused')).toContainText('9 clean of 4 done is not possible');
+		await page.getByLabel('Set 1 clean').fill('3');
+		await page.getByLabel('chest pain').check();
+		await page.getByRole('button', { name: 'Log the session' }).click();
+		await expect(page.getByTestId('emergency')).toContainText('Call the emergency number now');
+		await page.goto(`/clients/${id}/decide`);
+		await expect(page.getByTestId('sentence')).toContainText('Refer: chest pain today');
+	});
+});
