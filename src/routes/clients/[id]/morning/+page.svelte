@@ -79,7 +79,8 @@
 		<div class="mt-3 max-w-60"><input type="hidden" name="eventId" value={data.eventId} /><Choice name="events" label="The day before was" bind:value={event} items={EVENTS} /></div>
 		<div class="sticky bottom-0 -mx-3 mt-4 border-t bg-paper px-3 py-3"><Act big>{known ? 'Correct the morning' : 'Enter the morning'}</Act></div>
 	</form>
-	<div class="mt-5 overflow-x-auto">
+	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+	<div class="mt-5 overflow-x-auto" role="region" aria-label="The last 14 mornings" tabindex="0">
 		<table class="plain w-auto text-sm">
 			<caption class="label text-left">The last 14 mornings; s marks a session that day</caption>
 			<thead><tr><th></th>{#each lastDays as d (d)}<th class="text-center">{shortDay(d).slice(0, 3)}<br />{Number(d.slice(8))}</th>{/each}</tr></thead>

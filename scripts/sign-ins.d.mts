@@ -1,0 +1,1 @@
+export const STAFF: readonly { readonly role: string; readonly email: string; readonly password: string }[];
