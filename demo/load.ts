@@ -82,6 +82,14 @@ export async function loadDemo(o: DemoOptions): Promise<void> {
 	} finally {
 		await pool.end();
 	}
+	await analyse(o.ownerUrl);
+}
+
+/** Fresh tables have no statistics yet, and autovacuum comes too late for the first minute. */
+async function analyse(ownerUrl: string): Promise<void> {
+	const owner = new pg.Client({ connectionString: ownerUrl });
+	await owner.connect();
+	await owner.query('analyze').finally(() => owner.end());
 }
 
 async function staff(o: DemoOptions, practiceId: string, id: () => string): Promise<Map<string, string>> {

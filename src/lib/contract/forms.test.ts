@@ -82,6 +82,8 @@ describe('the morning and the prescription', () => {
 		expect(at({ 'back.pain': '2' })).toMatchObject({ ok: false, field: 'back.swelling' });
 		expect(at({ 'back.swelling': 'none' })).toMatchObject({ ok: false, field: 'back.pain' });
 		expect(at({ 'back.pain': '2', 'back.swelling': 'none', 'back.stiffness': '10' })).toMatchObject({ ok: true, value: { regions: [{ pain: 2, stiffnessMin: 10 }] } });
+		expect(at({ 'back.pain': '2', 'back.swelling': 'none', events: '' })).toMatchObject({ ok: true, value: { events: [] } });
+		expect(at({ 'back.pain': '2', 'back.swelling': 'none', events: 'sneeze', eventId: `${ID}2` })).toMatchObject({ ok: false, field: 'events' });
 	});
 	it('a dose is whole numbers inside its bounds', () => {
 		const at = (sets: string, reps: string) => prescribeForm.safeParse({ id: `${ID}1`, exerciseId: `${ID}2`, step: 'free-squat', region: 'knee-right', sets, reps });

@@ -3,6 +3,8 @@ import { z } from 'zod';
 import { AXES, SIDES, type Axis, type Side } from '#lib/core/body/axis.ts';
 import { dorsiflexionFromWall } from '#lib/core/posture/lunge-test.ts';
 import type { Body } from '#lib/core/body/body.ts';
+import { POLICY_IDS, type PolicyId } from '#lib/catalogue/policies.ts';
+import { TECHNIQUES } from '#lib/core/posture/problem.ts';
 import { ok, refuse, type Refusal, type Result } from '#lib/core/base/result.ts';
 import { day, typed, uuid } from './basics.ts';
 
@@ -66,3 +68,10 @@ const size = z.object({
 	thighCm: typed('Thigh', 25, 65, 'cm')
 });
 export const bodyForm = size;
+
+/** Technique taught and pain policy; empty technique is the ordinary rise. */
+export const wayForm = z.object({
+	id: uuid,
+	technique: z.union([z.literal(''), z.enum(TECHNIQUES)], 'Choose a technique from the list.'),
+	policyId: z.enum(POLICY_IDS as [PolicyId, ...PolicyId[]], 'Choose a policy from the list.')
+});

@@ -40,7 +40,7 @@ export function parseMorning(form: FormData, regions: readonly string[], nameOf:
 			...(provocation.data === undefined ? {} : { provocation: Math.round(provocation.data) })
 		});
 	}
-	const kinds = form.getAll('events').map(String);
+	const kinds = form.getAll('events').map(String).filter((k) => k !== '');
 	const eventId = uuid.safeParse(String(form.get('eventId') ?? ''));
 	const events: MorningInput['events'][number][] = [];
 	for (const kind of kinds.slice(0, 1)) {

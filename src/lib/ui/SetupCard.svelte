@@ -2,8 +2,8 @@
 	/** The set-up card of one step: solved height with its error, built from what the room has, drawn, with cues and cautions. */
 	import { AXES, type Axis, type Side } from '#lib/core/body/axis.ts';
 	import { faultsIn, type ExerciseFamily, type Step } from '#lib/core/exercise/family.ts';
-	import type { TechniqueRow } from '#lib/core/fit/compare-techniques.ts';
-	import { depthFor, limitsFor, techniqueFor, type FitContext, type StepFit } from '#lib/core/fit/fit.ts';
+	import type { TechniqueRow, WedgeOption } from '#lib/core/fit/compare-techniques.ts';
+	import { depthFor, limitsFor, techniqueFor, type FitContext, type SolvedSetup, type StepFit } from '#lib/core/fit/fit.ts';
 	import { buildSeat } from '#lib/core/fit/furniture.ts';
 	import type { Band } from '#lib/core/posture/band.ts';
 	import { AXIS_NAME, CHECK_NAME, TECHNIQUE_NAME } from '#lib/wording/names.ts';
@@ -21,14 +21,20 @@
 		readonly gates: readonly { readonly met: boolean; readonly text: string }[];
 		readonly band: Band | null;
 		readonly techniques: readonly TechniqueRow[];
+		/** The set-up in force: as solved, or with the wedge that was chosen. */
+		readonly setup: SolvedSetup | null;
+		readonly wedge: WedgeOption | null;
+		readonly frontOfKnee: boolean;
+		readonly wedged: boolean;
+		readonly useWedge: (cm: number | null) => void;
 		/** The prescribing row, between the verdict and the figure. */
 		readonly prescribe: Snippet;
 	}
-	let { prescribe, family, step, fit, ctx, side, gates, band, techniques }: Props = $props();
+	let { prescribe, setup, wedge, frontOfKnee, wedged, useWedge, family, step, fit, ctx, side, gates, band, techniques }: Props = $props();
 
-	const depth = $derived(depthFor(step, fit.setup));
+	const depth = $derived(depthFor(step, setup));
 	const limiting = $derived([...new Set(fit.limiting.map((l) => l.axis))] as Axis[]);
-	const drawn = $derived(figureOfStep(step, ctx, depth, limiting.slice(0, 1)));
+	const drawn = $derived(figureOfStep(step, ctx, setup, limiting.slice(0, 1)));
 	const used = $derived(techniqueFor(step, ctx.technique, ctx.teach) ?? 'ordinary');
 	const cues = $derived(family.cues[used]);
 	const faults = $derived(faultsIn(family, step, used));
@@ -62,6 +68,14 @@
 		{:else if fit.verdict === 'blocked'}Blocked: {over[0] ? `${over[0].side} ${AXIS_NAME[over[0].axis].toLowerCase()} asks ${Math.round(over[0].demand)}°, ${Math.ceil(over[0].short)}° more than ${over[0].by === 'protocol' ? 'the protocol limit allows' : 'is usable'}` : 'no set-up balances within the limits'}.
 		{:else}Not measured: {fit.unmeasured.map((u) => `${u.side} ${AXIS_NAME[u.axis].toLowerCase()}${u.reason === 'stale' ? ' (too old)' : ''}`).join(', ')}.{/if}
 	</p>
+	{#if wedge}
+		<p class="mt-1 text-sm" data-testid="wedge">
+			{#if wedged}<strong>On a {setup?.heelWedgeCm} cm heel wedge.</strong> <button type="button" class="cursor-pointer text-accent underline" onclick={() => useWedge(null)}>Without</button>
+			{:else}Or the full depth on a heel wedge of {Math.ceil(wedge.neededCm * 10) / 10} cm ({wedge.band.low.toFixed(1)} to {wedge.band.high.toFixed(1)}):
+				{#if wedge.haveCm === null}none here is high enough.{:else}<button type="button" class="cursor-pointer text-accent underline" onclick={() => useWedge(wedge.haveCm)}>use the {wedge.haveCm} cm one</button>.{/if}{/if}
+			{#if frontOfKnee}<span class="text-caution">It loads the front of the knee more, which is the sore place here.</span>{/if}
+		</p>
+	{/if}
 	{@render prescribe()}
 	<FigureView figure={drawn.figure} heights mirror={side === 'left'} height={215} tight label="{step.title} drawn to scale: knee {Math.round(angles.kneeFlexion)} degrees, sitting fold {Math.round(angles.thighTrunkFlexion)}, ankle {Math.round(angles.weightBearingDorsiflexion)}" />
 	{#if build !== undefined}

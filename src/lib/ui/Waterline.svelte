@@ -5,7 +5,7 @@
 	 */
 	import { POSSIBLE_RANGE, type Axis, type Side } from '#lib/core/body/axis.ts';
 	import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
-	import { depthFor, type FitContext, type StepFit } from '#lib/core/fit/fit.ts';
+	import type { FitContext, StepFit } from '#lib/core/fit/fit.ts';
 	import type { AxisLimit } from '#lib/core/fit/limits.ts';
 	import { VERDICT_WORD } from '#lib/wording/names.ts';
 	import FigureView from './FigureView.svelte';
@@ -80,7 +80,7 @@
 			{#each fits as f, i (f.step)}
 				{@const step = family.steps[i]}
 				{#if step}
-					{@const drawn = figureOfStep(step, ctx, depthFor(step, f.setup))}
+					{@const drawn = figureOfStep(step, ctx, f.setup)}
 					<li style:width="{W}px">
 						<button
 							type="button"

@@ -1,7 +1,7 @@
 /** Band and techniques of one step, away from the page: a thin shell over the core. */
 import { FAMILIES } from '../catalogue/families.ts';
 import { stepOf } from '../core/exercise/family.ts';
-import { compareTechniques, setupBand, type TechniqueRow } from '../core/fit/compare-techniques.ts';
+import { compareTechniques, setupBand, wedgeOption, type TechniqueRow, type WedgeOption } from '../core/fit/compare-techniques.ts';
 import type { FitContext } from '../core/fit/fit.ts';
 import type { Band } from '../core/posture/band.ts';
 import type { Depth } from '../core/posture/problem.ts';
@@ -19,6 +19,7 @@ export interface SetupAnswer {
 	readonly step: string;
 	readonly band: Band;
 	readonly techniques: readonly TechniqueRow[];
+	readonly wedge: WedgeOption | null;
 }
 
 self.onmessage = (event: MessageEvent<SetupQuestion>) => {
@@ -26,5 +27,5 @@ self.onmessage = (event: MessageEvent<SetupQuestion>) => {
 	const ladder = FAMILIES[family];
 	const step = ladder === undefined ? undefined : stepOf(ladder, id);
 	if (step === undefined) return;
-	self.postMessage({ ask, step: id, band: setupBand(step, ctx), techniques: compareTechniques(step, ctx, depth) } satisfies SetupAnswer);
+	self.postMessage({ ask, step: id, band: setupBand(step, ctx), techniques: compareTechniques(step, ctx, depth), wedge: wedgeOption(step, ctx) } satisfies SetupAnswer);
 };

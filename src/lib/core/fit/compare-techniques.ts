@@ -2,9 +2,8 @@
  * One step in every technique, side by side: what each can reach within the client's limits, which joint stops it, and what the
  * same set-up asks of knee and hip. Technique only moves load between the joints; depth, load and thigh length set the sum.
  */
-import { deepestSquat, lowestSeat } from '../posture/inverse.ts';
 import { bandOf, type Band } from '../posture/band.ts';
-import { deepestSquatDeg, lowestSeatCm, type Solution } from '../posture/inverse.ts';
+import { deepestSquat, deepestSquatDeg, heelWedge, lowestSeat, lowestSeatCm, type Solution } from '../posture/inverse.ts';
 import { posture, type Moments } from '../posture/posture.ts';
 import { TECHNIQUES, type CheckId, type Depth, type Stand, type Technique } from '../posture/problem.ts';
 import type { Step } from '../exercise/family.ts';
@@ -51,4 +50,23 @@ export function compareTechniques(step: Step, ctx: FitContext, depth: Depth): re
 export function setupBand(step: Step, ctx: FitContext, samples = 200): Band {
 	const stand = margined(step, ctx, standOf(step, ctx));
 	return bandOf(stand, step.posture.adjust === 'seat' ? lowestSeatCm : deepestSquatDeg, samples);
+}
+
+export interface WedgeOption {
+	/** Smallest heel height with which the step's own depth keeps inside the limits, cm, with its band. */
+	readonly neededCm: number;
+	readonly band: Band;
+	/** The smallest wedge here that is high enough; null when none is. */
+	readonly haveCm: number | null;
+}
+
+/** A heel wedge instead of a shallower squat; null when the step has one, needs none, or no wedge helps. */
+export function wedgeOption(step: Step, ctx: FitContext): WedgeOption | null {
+	const { posture: p } = step;
+	if (p.adjust !== 'depth' || p.heelWedgeCm !== undefined) return null;
+	const stand = margined(step, ctx, standOf(step, ctx));
+	const solved = heelWedge(stand, p.depth);
+	if (solved.status !== 'limited') return null;
+	const have = (ctx.furniture?.wedges ?? []).filter((cm) => cm >= solved.value - 1e-6).sort((a, b) => a - b)[0];
+	return { neededCm: solved.value, band: bandOf(stand, (s) => heelWedge(s, p.depth).value, 60), haveCm: have ?? null };
 }

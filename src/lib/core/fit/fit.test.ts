@@ -10,7 +10,8 @@ import { fitRulesOf } from '../decision/policy.ts';
 import type { ExerciseFamily } from '../exercise/family.ts';
 import { deepestSquatDeg } from '../posture/inverse.ts';
 import { posture } from '../posture/posture.ts';
-import { depthFor, fitFamily, standOf, type FitContext, type StepFit } from './fit.ts';
+import { compareTechniques, wedgeOption } from './compare-techniques.ts';
+import { depthFor, fitFamily, shortAt, standOf, type FitContext, type StepFit } from './fit.ts';
 import { buildSeat } from './furniture.ts';
 import { gateState } from './gate.ts';
 
@@ -140,6 +141,32 @@ describe('fit of the squat family', () => {
 			}),
 			{ seed: 13, numRuns: 80 }
 		);
+	});
+});
+
+describe('a set-up that somebody chose', () => {
+	const ctx = context(envelope(140, 150, 27), { technique: 'parallel', furniture: { seats: [45], pads: [], wedges: [3, 4.5] } });
+	const step = family.steps.find((s) => s.id === 'free-squat');
+	if (step === undefined) throw new Error('step');
+	it('is short where the ankle is, and inside on the wedge that was solved', () => {
+		expect(shortAt(step, ctx, null)[0]).toMatchObject({ axis: 'weightBearingDorsiflexion' });
+		const wedge = wedgeOption(step, ctx);
+		expect(wedge?.neededCm).toBeGreaterThan(1);
+		expect(wedge?.neededCm).toBeGreaterThan(wedge?.band.low ?? NaN);
+		expect(wedge?.neededCm).toBeLessThan(wedge?.band.high ?? NaN);
+		expect(shortAt(step, ctx, { thighDeg: 70, heelWedgeCm: wedge?.haveCm ?? 0 })).toEqual([]);
+	});
+	it('needs no wedge with a free ankle, and none is offered to a seat', () => {
+		expect(wedgeOption(step, context(envelope(140, 150, 45)))).toBeNull();
+		const seat = family.steps.find((s) => s.id === 'standard-seat');
+		expect(seat === undefined ? null : wedgeOption(seat, ctx)).toBeNull();
+	});
+	it('techniques only move load: knee and hip add up to the same in each, and each says what stops it', () => {
+		const rows = compareTechniques(step, ctx, { thighDeg: 60 });
+		expect(rows.map((r) => r.technique)).toEqual(['sit-back', 'parallel', 'knee-forward', 'stacked']);
+		const sums = rows.map((r) => r.moments.kneePerLeg + r.moments.hipPerLeg);
+		for (const sum of sums) expect(sum).toBeCloseTo(sums[0] ?? NaN, 6);
+		for (const r of rows) if (r.reach !== null && r.reach < 130) expect(r.limiting.length).toBeGreaterThan(0);
 	});
 });
 

@@ -104,29 +104,45 @@ export function standOf(step: Step, ctx: FitContext): Stand {
 export const errorOf = (axis: Axis, stand: Stand): number =>
 	axis === 'thighTrunkFlexion' && stand.movement === 'sit-to-stand' && stand.technique === undefined ? 9 : MODEL_ERROR[axis];
 
+/** Limits depend on the context and on two facts of a step; a context never changes, so they are kept with it. */
+const limitsOf = new WeakMap<FitContext, Map<string, readonly AxisLimit[]>>();
+
 /** The limits of all axes and of the sides a step uses. */
 export function limitsFor(step: Step, ctx: FitContext): readonly AxisLimit[] {
 	const oneSided = step.posture.stance !== 'both' && ctx.side !== undefined;
-	const sides: readonly Side[] = oneSided ? [ctx.side as Side] : ['left', 'right'];
 	const loaded = step.posture.load !== undefined;
-	return AXES.flatMap((axis) =>
-		sides.map((side) => axisLimit(axis, side, ctx.envelope, ctx.protocolLimits ?? [], ctx.rules, ctx.today, loaded))
-	);
+	const key = `${oneSided}|${loaded}`;
+	let known = limitsOf.get(ctx);
+	if (known === undefined) limitsOf.set(ctx, (known = new Map()));
+	const found = known.get(key);
+	if (found !== undefined) return found;
+	const sides: readonly Side[] = oneSided ? [ctx.side as Side] : ['left', 'right'];
+	const limits = AXES.flatMap((axis) => sides.map((side) => axisLimit(axis, side, ctx.envelope, ctx.protocolLimits ?? [], ctx.rules, ctx.today, loaded)));
+	known.set(key, limits);
+	return limits;
+}
+
+/** Smallest known limit less its margin, by axis; kept with the array it was read from. */
+const tightest = new WeakMap<readonly AxisLimit[], Readonly<Record<Axis, number>>>();
+
+function tightestOf(limits: readonly AxisLimit[]): Readonly<Record<Axis, number>> {
+	const known = tightest.get(limits);
+	if (known !== undefined) return known;
+	const tight = { kneeFlexion: Infinity, thighTrunkFlexion: Infinity, weightBearingDorsiflexion: Infinity };
+	for (const l of limits) if (l.kind === 'known') tight[l.axis] = Math.min(tight[l.axis], l.limit - l.margin);
+	tightest.set(limits, tight);
+	return tight;
 }
 
 /** The tightest known limits as the solver wants them, already less margin and, if asked, the model's error. */
 export function solverLimits(limits: readonly AxisLimit[], stand: Stand, withError: boolean): Limits {
-	const tight = (axis: Axis): number =>
-		limits.reduce((m, l) => (l.kind === 'known' && l.axis === axis ? Math.min(m, l.limit - l.margin) : m), Infinity) -
-		(withError ? errorOf(axis, stand) : 0);
-	const knee = tight('kneeFlexion');
-	const hip = tight('thighTrunkFlexion');
-	const ankle = tight('weightBearingDorsiflexion');
-	return {
-		...(knee === Infinity ? {} : { kneeFlexionDeg: knee }),
-		...(hip === Infinity ? {} : { thighTrunkFlexionDeg: hip }),
-		...(ankle === Infinity ? {} : { weightBearingDorsiflexionDeg: ankle })
-	};
+	const tight = tightestOf(limits);
+	const out: { kneeFlexionDeg?: number; thighTrunkFlexionDeg?: number; weightBearingDorsiflexionDeg?: number } = {};
+	const less = (axis: Axis): number => tight[axis] - (withError ? errorOf(axis, stand) : 0);
+	if (tight.kneeFlexion !== Infinity) out.kneeFlexionDeg = less('kneeFlexion');
+	if (tight.thighTrunkFlexion !== Infinity) out.thighTrunkFlexionDeg = less('thighTrunkFlexion');
+	if (tight.weightBearingDorsiflexion !== Infinity) out.weightBearingDorsiflexionDeg = less('weightBearingDorsiflexion');
+	return out;
 }
 
 const demandOf = (p: Posture): Record<Axis, number> => ({
@@ -135,12 +151,15 @@ const demandOf = (p: Posture): Record<Axis, number> => ({
 	weightBearingDorsiflexion: p.angles.weightBearingDorsiflexion
 });
 
-function shortages(limits: readonly AxisLimit[], demand: Record<Axis, number>): Limiting[] {
-	return limits.flatMap((l) =>
-		l.kind === 'known'
-			? [{ axis: l.axis, side: l.side, demand: demand[l.axis], limit: l.limit, short: demand[l.axis] - (l.limit - l.margin), by: l.by }]
-			: []
-	);
+/** Where the demand comes closer to a limit than the model's own error, or goes past it; worst first. */
+function shortages(limits: readonly AxisLimit[], demand: Record<Axis, number>, stand: Stand): Limiting[] {
+	const out: Limiting[] = [];
+	for (const l of limits) {
+		if (l.kind !== 'known') continue;
+		const short = demand[l.axis] - (l.limit - l.margin);
+		if (short > 1e-6 - errorOf(l.axis, stand)) out.push({ axis: l.axis, side: l.side, demand: demand[l.axis], limit: l.limit, short, by: l.by });
+	}
+	return out.sort((a, b) => b.short - a.short);
 }
 
 /** Seen doing it, at least as deep, recently enough: the latest such day. */
@@ -163,10 +182,9 @@ export function fitStep(step: Step, ctx: FitContext, once?: Once): StepFit {
 	const limits = limitsFor(step, ctx);
 	const nominal = posture({ ...stand, depth: step.posture.depth, limits: ankleCap(solverLimits(limits, stand, true)) });
 	const demand = demandOf(nominal);
-	const all = shortages(limits, demand);
-	const over = all.filter((l) => l.short > 1e-6).sort((a, b) => b.short - a.short);
-	const close = all.filter((l) => l.short > 1e-6 - errorOf(l.axis, stand)).sort((a, b) => b.short - a.short);
-	const unmeasured = limits.flatMap((l) => (l.kind === 'unknown' ? [{ axis: l.axis, side: l.side, reason: l.reason }] : []));
+	const close = shortages(limits, demand, stand);
+	const over = close.filter((l) => l.short > 1e-6);
+	const unmeasured = limits.filter((l) => l.kind === 'unknown').map(({ axis, side, reason }) => ({ axis, side, reason }));
 	const seen = seenDoing(step, ctx);
 	// A balance no technique can hold (hips too far behind) is no range question: it blocks like a range that is short.
 	const stands = nominal.checks.every((c) => c.id === 'weightBearingDorsiflexion' || c.slack >= -1e-6);
@@ -187,6 +205,26 @@ export function fitStep(step: Step, ctx: FitContext, once?: Once): StepFit {
 	const solved = posture({ ...stand, depth: depthFor(step, setup), limits: ankleCap(found.limits) });
 	return { ...base, verdict: 'set-up', limiting: over, setup, demandSetUp: demandOf(solved), unlock };
 }
+
+/** The stand problem of a step in a given set-up: its own wedge, or the set-up's. */
+export function standAt(step: Step, ctx: FitContext, setup: SolvedSetup | null): Stand {
+	const stand = standOf(step, ctx);
+	return setup?.heelWedgeCm === undefined ? stand : { ...stand, heelWedgeCm: setup.heelWedgeCm };
+}
+
+/**
+ * What a given set-up asks beyond what is usable (limit less margin), worst first; empty when it is inside. For set-ups that
+ * somebody chose rather than the solver.
+ */
+export function shortAt(step: Step, ctx: FitContext, setup: SolvedSetup | null): readonly Limiting[] {
+	const stand = standAt(step, ctx, setup);
+	const limits = limitsFor(step, ctx);
+	const p = posture({ ...stand, depth: depthFor(step, setup), limits: ankleCap(solverLimits(limits, stand, false)) });
+	return shortages(limits, demandOf(p), stand).filter((l) => l.short > ROUNDING);
+}
+
+/** Set-ups are whole centimetres and degrees: half a degree of rounding is no violation. */
+const ROUNDING = 0.5;
 
 /** The depth of a step once set up. */
 export const depthFor = (step: Step, setup: SolvedSetup | null): Depth =>

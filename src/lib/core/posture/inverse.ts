@@ -43,12 +43,16 @@ interface Walk {
 	readonly tooUpright?: () => boolean;
 }
 
+/** Cell width at which bisection ends: for an answer that is written out, and for one that is rounded to whole units. */
+const FINE = 1e-7;
+const ROUGH = 1e-3;
+
 interface Walked {
 	readonly status: SolveStatus;
 	readonly at: number;
 }
 
-function walk({ easy, hard, steps, slackAt, tooUpright }: Walk): Walked {
+function walk({ easy, hard, steps, slackAt, tooUpright }: Walk, precision = FINE): Walked {
 	let inside = easy;
 	let started = false;
 	for (let i = 0; i <= steps; i++) {
@@ -57,7 +61,7 @@ function walk({ easy, hard, steps, slackAt, tooUpright }: Walk): Walked {
 			inside = s;
 			started = true;
 		} else if (started) {
-			return { status: 'limited', at: bisect(inside, s, slackAt) };
+			return { status: 'limited', at: bisect(inside, s, slackAt, precision) };
 		} else if (tooUpright === undefined || !tooUpright()) {
 			return { status: 'never-feasible', at: i === 0 ? easy : s };
 		}
@@ -65,10 +69,11 @@ function walk({ easy, hard, steps, slackAt, tooUpright }: Walk): Walked {
 	return started ? { status: 'unlimited', at: hard } : { status: 'never-feasible', at: easy };
 }
 
-function bisect(inside: number, outside: number, slackAt: (s: number) => number): number {
+/** Narrows the cell between a feasible and an infeasible set-up; answers the feasible end. */
+function bisect(inside: number, outside: number, slackAt: (s: number) => number, precision = FINE): number {
 	let a = inside;
 	let b = outside;
-	for (let i = 0; i < 40 && Math.abs(b - a) > 1e-7; i++) {
+	for (let i = 0; i < 40 && Math.abs(b - a) > precision; i++) {
 		const mid = 0.5 * (a + b);
 		// Half the tolerance: another start of the root search must not push the answer over it.
 		if (slackAt(mid) >= -0.5 * SLACK_EPSILON) a = mid;
@@ -117,9 +122,9 @@ export function lowestSeat(stand: Stand): Solution {
 	return finish(m, found, 'cm', () => worstAt(m, 'hip', hipHeight(m.chain, found.at)));
 }
 
-/** Only the height, for bands and ladders: no posture is written out. NaN when never feasible. */
+/** Only the height, to 0.001 cm on the safe side, for bands and ladders. NaN when never feasible. */
 export function lowestSeatCm(stand: Stand): number {
-	const found = walk(seatWalk(machineOf(stand, true)));
+	const found = walk(seatWalk(machineOf(stand, true)), ROUGH);
 	return found.status === 'never-feasible' ? NaN : found.at;
 }
 
@@ -150,10 +155,10 @@ export function deepestSquat(stand: Stand): Solution {
 	return finish(m, found, 'deg', () => slackAt(found.at));
 }
 
-/** Only the thigh inclination of the deepest squat, degrees. NaN when never feasible. */
+/** Only the thigh inclination of the deepest squat, degrees, to 0.001 on the safe side. NaN when never feasible. */
 export function deepestSquatDeg(stand: Stand): number {
 	const m = machineOf(stand, false);
-	const found = walk({ easy: 10, hard: 130, steps: WALK_STEPS, slackAt: (deg) => worstAt(m, 'thigh', deg * RAD) });
+	const found = walk({ easy: 10, hard: 130, steps: WALK_STEPS, slackAt: (deg) => worstAt(m, 'thigh', deg * RAD) }, ROUGH);
 	return found.status === 'never-feasible' ? NaN : found.at;
 }
 

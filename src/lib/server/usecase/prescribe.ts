@@ -6,7 +6,7 @@ import { CATALOGUE_VERSION, FAMILIES } from '#lib/catalogue/families.ts';
 import { ok } from '#lib/core/base/result.ts';
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
 import { faultsIn, stepOf, type ExerciseFamily, type Step } from '#lib/core/exercise/family.ts';
-import { fitStep, techniqueFor, type SolvedSetup, type StepFit } from '#lib/core/fit/fit.ts';
+import { fitStep, shortAt, techniqueFor, type Limiting, type SolvedSetup, type StepFit } from '#lib/core/fit/fit.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
 import { append } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
@@ -59,18 +59,24 @@ export async function prescribe(ctx: Context, p: NewPrescription, recordedAt?: D
 		if (!delegated(ctx.actor, r, p.family, ctx.today)) return { ok: false, refusal: { why: 'not-allowed', message: 'Prescribing for this client is not delegated to you; ask a licensed user.' } };
 		const existing = r.exercises.find((e) => e.id === p.exerciseId) ?? r.exercises.find((e) => e.family === p.family && e.region === p.region);
 		if (existing?.prescriptions.some((x) => x.id === p.id)) return ok(p.id);
-		const fit = fitStep(step, { ...fitContextOf(r, ctx.today) });
-		const refused = fitRefusal(ctx.actor, fit, p.reason);
-		if (refused !== undefined) return refused;
+		const fitting = fitContextOf(r, ctx.today);
+		const fit = fitStep(step, fitting);
 		const setup = p.setup ?? setupFor(step, fit);
+		// A set-up that was chosen is judged for itself: a wedge may open what is blocked, a lower seat close what fits.
+		const chosen = p.setup === undefined ? undefined : shortAt(step, fitting, p.setup);
+		const refused = fitRefusal(ctx.actor, fit, chosen, p.reason);
+		if (refused !== undefined) return refused;
 		return write(t, ctx, r, p, family, step, setup, existing, recordedAt);
 	});
 }
 
-function fitRefusal(actor: Actor, fit: StepFit, reason: string | undefined): Outcome<never> | undefined {
-	if (fit.verdict === 'blocked' && fit.limiting.some((l) => l.by === 'protocol')) return invalid('step', 'A protocol limit blocks this step; it comes first until a licensed user lifts it.');
-	if (fit.verdict !== 'blocked' && fit.verdict !== 'unmeasured') return undefined;
-	const what = fit.verdict === 'blocked' ? 'asks for more range than is tolerated now' : 'needs a measurement first';
+function fitRefusal(actor: Actor, fit: StepFit, chosen: readonly Limiting[] | undefined, reason: string | undefined): Outcome<never> | undefined {
+	const seen = fit.verdict === 'fits' && fit.seen !== null;
+	const over = chosen === undefined ? (fit.verdict === 'blocked' ? fit.limiting : []) : seen ? chosen.filter((l) => l.by === 'protocol') : chosen;
+	if (over.some((l) => l.by === 'protocol')) return invalid('step', 'A protocol limit blocks this step; it comes first until a licensed user lifts it.');
+	const blocked = over.length > 0 || (chosen === undefined && fit.verdict === 'blocked');
+	if (!blocked && fit.verdict !== 'unmeasured') return undefined;
+	const what = blocked ? 'asks for more range than is tolerated now' : 'needs a measurement first';
 	if (!actor.licensed) return { ok: false, refusal: { why: 'not-allowed', field: 'step', message: `This step ${what}; only a licensed user may prescribe it, with a reason.` } };
 	return (reason ?? '').trim().length < 5 ? invalid('reason', `This step ${what}; give the reason for prescribing it all the same.`) : undefined;
 }

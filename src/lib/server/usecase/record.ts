@@ -123,7 +123,14 @@ export function evidenceOf(r: ClientRecord): readonly RangeEvidence[] {
 	});
 }
 
-export const envelopeOf = (r: ClientRecord): Envelope => envelopeWith(measuredEnvelope(r.measurements), evidenceOf(r), r.policy.marginDeg);
+/** Worked out once a record: a page asks for it several times. */
+const envelopes = new WeakMap<ClientRecord, Envelope>();
+
+export function envelopeOf(r: ClientRecord): Envelope {
+	const known = envelopes.get(r) ?? envelopeWith(measuredEnvelope(r.measurements), evidenceOf(r), r.policy.marginDeg);
+	envelopes.set(r, known);
+	return known;
+}
 
 /** Seen doing it, safe and settled. */
 function observedOf(r: ClientRecord): readonly Observed[] {

@@ -6,7 +6,7 @@ import { FAMILIES } from '#lib/catalogue/families.ts';
 import { ok } from '#lib/core/base/result.ts';
 import { doseVolume } from '#lib/core/dose/dose.ts';
 import { stepOf } from '#lib/core/exercise/family.ts';
-import { fitStep, type SolvedSetup } from '#lib/core/fit/fit.ts';
+import { shortAt, type SolvedSetup } from '#lib/core/fit/fit.ts';
 import type { Prescribed, Trace } from '#lib/core/decision/trace.ts';
 import { changeText, decisionSentence } from '#lib/wording/decision.ts';
 import { stepTitle } from '#lib/wording/steps.ts';
@@ -96,8 +96,7 @@ function nextOf(ctx: Context, r: ClientRecord, slip: Slip, a: Answer): Outcome<N
 	}
 	if ((a.reason ?? '').trim().length < 5) return invalid('reason', 'An override needs its reason in a few words.');
 	if (trace.rule === 'refer.emergency' || trace.rule === 'refer.red-flag') return invalid('answer', 'A red flag is open; it is closed first, on the client’s page.');
-	const fit = fitStep(step, fitContextOf(r, ctx.today));
-	if (fit.limiting.some((l) => l.by === 'protocol' && l.short > 0) && fit.setup === null) return invalid('step', 'A protocol limit blocks this step; it comes first until it is lifted.');
+	if (shortAt(step, fitContextOf(r, ctx.today), prescribed.setup ?? null).some((l) => l.by === 'protocol')) return invalid('step', 'A protocol limit blocks this step; it comes first until it is lifted.');
 	return ok({ prescribed, kind: trace.decision === 'stop' ? 'resume' : 'alter', state: 'active' });
 }
 

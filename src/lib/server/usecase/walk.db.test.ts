@@ -239,6 +239,13 @@ describe('measuring and prescribing', () => {
 		expect(await to(physio, amos, 'free-squat')).toMatchObject({ ok: false, refusal: { field: 'reason' } });
 		expect(await to(physio, amos, 'free-squat', 'trial in the parallel bars')).toMatchObject({ ok: true });
 	});
+	it('a set-up that was typed is judged for itself: a seat below the protocol limit is refused, to everybody', async () => {
+		const amos = await client(physio, 'Amos');
+		const give = (ctx: Context, setup: { seatCm: number }, reason?: string) =>
+			prescribe(ctx, { id: randomUUID(), exerciseId: randomUUID(), clientId: amos.head.id, family: 'squat', step: 'raised-seat', region: 'knee-right', sets: 1, reps: 5, loadKg: 0, setup, ...(reason ? { reason } : {}) });
+		expect(await give(physio, { seatCm: 40 }, 'the client insists')).toMatchObject({ ok: false, refusal: { message: expect.stringContaining('protocol limit') as string } });
+		expect(await give(physio, { seatCm: 62 })).toMatchObject({ ok: true });
+	});
 	it('the pain-free policy is not offered above a usual of 1, and policy is a licensed choice', async () => {
 		const r = await client(physio, 'Wren');
 		expect(await changeSetting(physio, r.head.id, randomUUID(), { policyId: 'pain-free' })).toMatchObject({ ok: false, refusal: { field: 'policyId' } });

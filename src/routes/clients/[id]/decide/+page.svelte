@@ -2,7 +2,6 @@
 	import { enhance } from '$app/forms';
 	import { FAMILIES } from '#lib/catalogue/families.ts';
 	import { stepOf, type ExerciseFamily } from '#lib/core/exercise/family.ts';
-	import { depthFor } from '#lib/core/fit/fit.ts';
 	import Act from '#lib/ui/Act.svelte';
 	import Choice from '#lib/ui/Choice.svelte';
 	import Field from '#lib/ui/Field.svelte';
@@ -21,7 +20,7 @@
 	type Given = (typeof data.slips)[number]['now'];
 	function drawn(given: { step: string; setup?: Given['setup'] | undefined }) {
 		const step = stepOf(family, given.step);
-		return step === undefined ? null : { title: step.title, ...figureOfStep(step, data.ctx, depthFor(step, given.setup ?? null)) };
+		return step === undefined ? null : { title: step.title, ...figureOfStep(step, data.ctx, given.setup ?? null) };
 	}
 	const doseText = (d: Given['dose']): string => `${d.sets}×${d.reps}${d.loadKg > 0 ? ` ${d.loadKg} kg` : ''}`;
 	const lengthText = (s: Given['setup'] | undefined): string => (s?.seatCm !== undefined ? `seat ${s.seatCm} cm` : s?.thighDeg !== undefined ? `thigh ${s.thighDeg}°` : '');

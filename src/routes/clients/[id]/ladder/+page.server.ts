@@ -18,7 +18,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 			ctx: fitContextOf(r, ctx.today),
 			regions: Object.keys(r.head.setting.usual),
 			gates: Object.fromEntries((FAMILIES.squat?.steps ?? []).map((s) => [s.id, gatesOf(r, s).map((g) => ({ met: g.met, text: gateText(g) }))])),
-			weightsKg: r.room.weightsKg,
+			frontOfKnee: r.head.setting.frontOfKnee,
 			now: slip === null ? null : { step: slip.chain.head.step, dose: slip.chain.head.dose, setup: slip.chain.head.setup, state: slip.chain.head.state },
 			slip: slip === null ? null : { decision: slip.trace.decision, sentence: decisionSentence(slip.trace, ctx.today) },
 			ids: { id: id as string, exerciseId: exercise?.id ?? (exerciseId as string) }

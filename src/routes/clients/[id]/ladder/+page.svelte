@@ -4,7 +4,7 @@
 	import { FAMILIES } from '#lib/catalogue/families.ts';
 	import { AXES, POSSIBLE_RANGE, type Axis, type Side } from '#lib/core/body/axis.ts';
 	import { stepOf, type ExerciseFamily } from '#lib/core/exercise/family.ts';
-	import { depthFor, errorOf, fitFamily, standOf, type FitContext } from '#lib/core/fit/fit.ts';
+	import { depthFor, errorOf, fitFamily, standOf, type FitContext, type SolvedSetup } from '#lib/core/fit/fit.ts';
 	import { axisLimit } from '#lib/core/fit/limits.ts';
 	import Act from '#lib/ui/Act.svelte';
 	import Choice from '#lib/ui/Choice.svelte';
@@ -56,6 +56,16 @@
 	const fits = $derived(fitFamily(family, ctx));
 	const step = $derived(stepOf(family, chosen) ?? family.steps[0]);
 	const fit = $derived(fits.find((f) => f.step === step?.id));
+	/** A wedge chosen instead of a shallower squat, for the step it was chosen for. */
+	let wedgeChoice = $state<{ step: string; cm: number } | null>(null);
+	const wedgeCm = $derived(wedgeChoice !== null && wedgeChoice.step === step?.id ? wedgeChoice.cm : null);
+	const setup = $derived.by((): SolvedSetup | null => {
+		if (step === undefined || fit === undefined) return null;
+		const { depth } = step.posture;
+		if (wedgeCm !== null && 'thighDeg' in depth) return { thighDeg: depth.thighDeg, heelWedgeCm: wedgeCm };
+		return fit.setup;
+	});
+	const lengths = $derived(step === undefined ? null : depthFor(step, setup));
 	const limit = $derived(axisLimit(axis, side, ctx.envelope, ctx.protocolLimits ?? [], ctx.rules, ctx.today, false));
 	const error = $derived(step === undefined ? 3 : errorOf(axis, standOf(step, ctx)));
 	const gatesOf = (id: string): { met: boolean; text: string }[] => data.gates[id] ?? [];
@@ -74,7 +84,7 @@
 	});
 	$effect(() => {
 		if (worker === undefined || step === undefined || fit === undefined) return;
-		const question = { ask: ++asked, family: family.id, step: step.id, ctx: $state.snapshot(ctx), depth: depthFor(step, fit.setup) };
+		const question = { ask: ++asked, family: family.id, step: step.id, ctx: $state.snapshot(ctx), depth: depthFor(step, setup) };
 		const timer = setTimeout(() => worker?.postMessage(question), 40);
 		return () => clearTimeout(timer);
 	});
@@ -106,7 +116,6 @@
 	});
 	const needsReason = $derived(fit !== undefined && (fit.verdict === 'blocked' || fit.verdict === 'unmeasured'));
 	const wrong = (name: string): string | undefined => (form && 'field' in form && form.field === name ? form.message : undefined);
-	const setup = $derived(step === undefined || fit === undefined ? null : depthFor(step, fit.setup));
 	const measured = $derived(data.ctx.envelope[axis]?.[side]);
 </script>
 
@@ -150,16 +159,16 @@
 	</div>
 	<aside class="sheet border-l px-6 pt-4 pb-10 max-xl:border-t max-xl:border-l-0 max-sm:px-4">
 		{#if step && fit}
-			<SetupCard {family} {step} {fit} {ctx} {side} gates={gatesOf(step.id)} band={answer?.step === step.id ? answer.band : null} techniques={answer?.step === step.id ? answer.techniques : []}>
+			<SetupCard {family} {step} {fit} {ctx} {side} gates={gatesOf(step.id)} band={answer?.step === step.id ? answer.band : null} techniques={answer?.step === step.id ? answer.techniques : []} {setup} wedge={answer?.step === step.id ? answer.wedge : null} frontOfKnee={data.frontOfKnee} wedged={wedgeCm !== null} useWedge={(cm) => (wedgeChoice = cm === null ? null : { step: step.id, cm })}>
 				{#snippet prescribe()}
 			<form method="POST" action="?/prescribe" use:keepForm={'prescribe'} use:enhance={() => async ({ result, update }) => { await update({ reset: false }); if (result.type === 'success') forgetForm(); }} class="my-3 border-y py-3" novalidate>
 				<input type="hidden" name="id" value={data.ids.id} />
 				<input type="hidden" name="exerciseId" value={data.ids.exerciseId} />
 				<input type="hidden" name="step" value={step.id} />
 				<input type="hidden" name="region" value={sore} />
-				<input type="hidden" name="seatCm" value={setup && 'seatCm' in setup ? setup.seatCm : ''} />
-				<input type="hidden" name="thighDeg" value={setup && 'thighDeg' in setup ? setup.thighDeg : ''} />
-				<input type="hidden" name="heelWedgeCm" value={step.posture.heelWedgeCm ?? ''} />
+				<input type="hidden" name="seatCm" value={lengths && 'seatCm' in lengths ? lengths.seatCm : ''} />
+				<input type="hidden" name="thighDeg" value={lengths && 'thighDeg' in lengths ? lengths.thighDeg : ''} />
+				<input type="hidden" name="heelWedgeCm" value={wedgeCm ?? step.posture.heelWedgeCm ?? ''} />
 				<div class="flex flex-wrap items-end gap-2.5">
 					<Field name="sets" label="Sets" bind:value={sets} inputmode="numeric" wrong={wrong('sets')} width="w-12" />
 					<Field name="reps" label="Reps" bind:value={reps} inputmode="numeric" wrong={wrong('reps')} width="w-12" />

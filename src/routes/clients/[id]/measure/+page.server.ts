@@ -1,4 +1,4 @@
-import { parseSheet, bodyForm } from '#lib/contract/measure-form.ts';
+import { parseSheet, bodyForm, wayForm } from '#lib/contract/measure-form.ts';
 import { AXES, SIDES } from '#lib/core/body/axis.ts';
 import { bodyOf } from '#lib/core/body/body.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
@@ -12,7 +12,8 @@ import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, params }) =>
 	clientPage(locals, params.id, 'measure sheet', (r, _, ctx) => ({
-		ids: formIds(ctx, 7),
+		ids: formIds(ctx, 8),
+		licensed: ctx.actor.licensed,
 		latest: AXES.flatMap((axis) => SIDES.flatMap((side) => r.measurements.filter((m) => m.axis === axis && m.side === side).slice(-1))),
 		ctx: fitContextOf(r, ctx.today),
 		body: r.head.setting
@@ -27,6 +28,14 @@ export const actions: Actions = {
 		if (!sheet.ok) return refuseField(form, sheet.refusal.field ?? '', sheet.refusal.message);
 		const saved = await saveMeasurements(ctx, params.id, sheet.value.day, sheet.value.values);
 		return saved.ok ? { done: `Saved ${saved.value} ${saved.value === 1 ? 'range' : 'ranges'}.` } : refusal(form, saved.refusal);
+	},
+	way: async ({ request, locals, params }) => {
+		const form = await request.formData();
+		const parsed = wayForm.safeParse(Object.fromEntries(form));
+		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
+		const { id, technique, policyId } = parsed.data;
+		const saved = await changeSetting(contextIn(locals), params.id, id, { technique: technique === '' ? null : technique, policyId });
+		return saved.ok ? { done: 'Saved technique and policy.' } : refusal(form, saved.refusal);
 	},
 	body: async ({ request, locals, params }) => {
 		const form = await request.formData();

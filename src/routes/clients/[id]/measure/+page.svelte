@@ -4,14 +4,17 @@
 	import { dorsiflexionFromWall } from '#lib/core/posture/lunge-test.ts';
 	import { FIELDS, type SheetField } from '#lib/contract/measure-form.ts';
 	import { measuredRange } from '#lib/core/measure/range.ts';
+	import { POLICY_IDS } from '#lib/catalogue/policies.ts';
+	import { TECHNIQUES } from '#lib/core/posture/problem.ts';
 	import Act from '#lib/ui/Act.svelte';
+	import Choice from '#lib/ui/Choice.svelte';
 	import Field from '#lib/ui/Field.svelte';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import RangeFigure from '#lib/ui/RangeFigure.svelte';
 	import Said from '#lib/ui/Said.svelte';
 	import { forgetForm, keepForm } from '#lib/ui/keep-form.ts';
 	import { ago } from '#lib/wording/days.ts';
-	import { AXIS_HOW, AXIS_NAME, sideWord } from '#lib/wording/names.ts';
+	import { AXIS_HOW, AXIS_NAME, POLICY_NAME, sideWord, TECHNIQUE_NAME } from '#lib/wording/names.ts';
 
 	let { data, form } = $props();
 	const WALL = 'weightBearingDorsiflexion';
@@ -58,6 +61,8 @@
 			body = { heightCm: String(b.heightCm), massKg: String(b.massKg), shankCm: b.shankCm === null ? '' : String(b.shankCm), thighCm: b.thighCm === null ? '' : String(b.thighCm) };
 		}
 	});
+	let technique = $derived(data.body.technique ?? '');
+	let policyId = $derived<string>(data.body.policyId);
 	const after = () => {
 		return async ({ result, update }: { result: { type: string }; update: (o: { reset: boolean }) => Promise<void> }) => {
 			await update({ reset: false });
@@ -142,6 +147,14 @@
 			</div>
 			<p class="label">Measuring shank and thigh takes most of the error out of a solved seat.</p>
 			<div><Act kind="quiet">Save body</Act></div>
+		</form>
+		<form method="POST" action="?/way" class="mt-6 grid gap-3" use:enhance={() => ({ update }) => update({ reset: false })} use:keepForm={'way'}>
+			<h2>Way of working</h2>
+			<input type="hidden" name="id" value={data.ids[7]} />
+			<Choice name="technique" label="Technique taught" bind:value={technique} disabled={!data.licensed} items={[{ value: '', name: 'none: the ordinary rise' }, ...TECHNIQUES.map((t) => ({ value: t, name: TECHNIQUE_NAME[t] }))]} />
+			<Choice name="policyId" label="Pain policy" bind:value={policyId} disabled={!data.licensed} items={POLICY_IDS.map((p) => ({ value: p, name: POLICY_NAME[p] ?? p }))} />
+			{#if wrong('policyId')}<p class="text-sm text-stop">{wrong('policyId')}</p>{/if}
+			{#if data.licensed}<div><Act kind="quiet">Save way of working</Act></div>{:else}<p class="label">Technique and policy are a licensed user’s choice.</p>{/if}
 		</form>
 	</aside>
 </main>

@@ -1,0 +1,95 @@
+/**
+ * Speed of the core and of the client page, printed with the machine's name. Rates are medians of several rounds; the general
+ * minimiser beside it solves the same posture problem in the same run, so that the ratio travels from machine to machine.
+ */
+import { createRequire } from 'node:module';
+import { cpus, hostname } from 'node:os';
+
+import { POLICIES } from '#lib/catalogue/policies.ts';
+import { squat } from '#lib/catalogue/squat.ts';
+import { addDays } from '#lib/core/base/calendar-day.ts';
+import { bodyOf } from '#lib/core/body/body.ts';
+import { decide } from '#lib/core/decision/decide.ts';
+import { judge } from '#lib/core/decision/judge.ts';
+import { fitRulesOf } from '#lib/core/decision/policy.ts';
+import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
+import { fitFamily, type FitContext } from '#lib/core/fit/fit.ts';
+import { bandOf } from '#lib/core/posture/band.ts';
+import { chainOf } from '#lib/core/posture/chain.ts';
+import { lowestSeat, lowestSeatCm } from '#lib/core/posture/inverse.ts';
+import { newPose, solvePose } from '#lib/core/posture/pose.ts';
+import { posture } from '#lib/core/posture/posture.ts';
+import { TECHNIQUES, type Stand } from '#lib/core/posture/problem.ts';
+import { mornings, record, session } from '../tests/records.ts';
+
+/** The minimiser's package has no working module entry. */
+const fmin = createRequire(import.meta.url)('fmin') as { nelderMead(f: (x: number[]) => number, start: number[], options?: object): { x: number[] } };
+
+const b = bodyOf({ heightCm: 168, massKg: 70 });
+if (!b.ok) throw new Error('body');
+const body = b.value;
+const limits = { kneeFlexionDeg: 80, weightBearingDorsiflexionDeg: 22, thighTrunkFlexionDeg: 95 };
+
+/** Median seconds a call over rounds of at least 150 ms. */
+function seconds(work: (i: number) => unknown): number {
+	const rounds: number[] = [];
+	let sink = 0;
+	for (let r = 0; r < 7; r++) {
+		const start = performance.now();
+		let n = 0;
+		while (performance.now() - start < 150) for (let k = 0; k < 20; k++) if (work(n++) === null) sink++;
+		rounds.push((performance.now() - start) / 1000 / n);
+	}
+	if (sink > 1e12) console.log(sink);
+	return rounds.sort((x, y) => x - y)[3] as number;
+}
+
+const rows: [what: string, value: string, target: string, good: boolean][] = [];
+const rate = (what: string, s: number, least: number): void => void rows.push([what, `${Math.round(1 / s).toLocaleString('en')} /s`, `≥ ${least.toLocaleString('en')} /s`, 1 / s >= least]);
+const time = (what: string, s: number, most: number): void => void rows.push([what, `${(1000 * s).toFixed(3)} ms`, `≤ ${most} ms`, 1000 * s <= most]);
+
+const seats = Array.from({ length: 64 }, (_, i) => 38 + (i * 30) / 64);
+rate('squat forward, written out', seconds((i) => posture({ body, movement: 'squat', technique: TECHNIQUES[i & 3] ?? 'parallel', depth: { thighDeg: 40 + (i % 60) }, limits })), 200_000);
+rate('sit-to-stand forward, written out', seconds((i) => posture({ body, movement: 'sit-to-stand', depth: { seatCm: seats[i & 63] ?? 46 }, limits })), 200_000);
+const chain = chainOf({ body, movement: 'squat', technique: 'parallel', limits }, false);
+const pose = newPose();
+rate('squat pose only (inside a walk)', seconds((i) => solvePose(chain, pose, 'thigh', 0.6 + (i % 60) / 60)), 200_000);
+const stands: Stand[] = [...TECHNIQUES.map((technique): Stand => ({ body, movement: 'sit-to-stand', technique, limits, marginDeg: 5 })), { body, movement: 'sit-to-stand', limits: { kneeFlexionDeg: 80, thighTrunkFlexionDeg: 100 } }];
+rate('lowest seat', seconds((i) => lowestSeat(stands[i % 5] as Stand)), 5000);
+time('band of 200 samples, lowest seat', seconds(() => bandOf(stands[1] as Stand, lowestSeatCm)), 50);
+
+const side = (deg: number) => ({ painFree: deg - 10, tolerable: deg, end: deg + 10, date: '2026-03-01', loaded: false });
+const pair = (deg: number) => ({ left: side(deg), right: side(deg) });
+const contexts = [95, 105, 120].map((knee): FitContext => ({ body, rules: fitRulesOf(POLICIES['pain-monitored']), today: '2026-03-06', envelope: { kneeFlexion: pair(knee), thighTrunkFlexion: pair(120), weightBearingDorsiflexion: pair(34) }, furniture: { seats: [40, 45, 52], pads: [{ cm: 3, count: 3 }, { cm: 5, count: 2 }] } }));
+time('the squat ladder’s fit for a client', seconds((i) => fitFamily(squat as ExerciseFamily, { ...(contexts[i % 3] as FitContext) })), 1);
+
+const weeks = record({
+	sessions: Array.from({ length: 36 }, (_, i) => session(addDays('2026-03-18', -84 + Math.round((i * 84) / 36)))).concat(session('2026-03-18')),
+	mornings: mornings(addDays('2026-03-20', -84), 85, 2),
+	changes: [{ date: '2026-03-10', kind: 'start' }]
+});
+time('judge, 12 weeks of history', seconds(() => judge(weeks)), 1);
+time('decide with nearest flip, 12 weeks', seconds(() => decide(weeks)), 10);
+
+/** The same problem for a general minimiser: shank and trunk of a parallel squat to a given thigh, by penalties. */
+function byMinimiser(thighDeg: number): number {
+	const theta = (thighDeg * Math.PI) / 180;
+	const c = chain;
+	const u = c.upper;
+	const com = (shank: number, trunk: number): number => {
+		const knee = c.ankleX + body.shankM * Math.sin(shank);
+		const thigh = body.thighM * Math.sin(theta);
+		const lower = c.footKg * c.footX + c.shankKg * (c.ankleX + 0.567 * body.shankM * Math.sin(shank)) + c.thighKg * (knee - 0.567 * thigh) + u.massKg * (knee - thigh) + u.offsetKgM;
+		return (lower + u.alongKgM * Math.sin(trunk) + u.aheadKgM * Math.cos(trunk)) / c.totalKg;
+	};
+	const f = ([shank = 0, trunk = 0]: number[]): number => 1e4 * (com(shank, trunk) - c.targetX) ** 2 + (shank - trunk) ** 2;
+	return (fmin.nelderMead(f, [0.4, 0.4], { minErrorDelta: 1e-14, minTolerance: 1e-9 }).x[0] ?? NaN) * (180 / Math.PI);
+}
+const own = posture({ body, movement: 'squat', technique: 'parallel', depth: { thighDeg: 80 } }).angles.shank;
+const other = byMinimiser(80);
+const mine = seconds((i) => posture({ body, movement: 'squat', technique: 'parallel', depth: { thighDeg: 60 + (i % 40) } }));
+const general = seconds((i) => byMinimiser(60 + (i % 40)));
+rows.push(['the same squat by the general minimiser', `${Math.round(1 / general).toLocaleString('en')} /s`, `ours is ${(general / mine).toFixed(0)}× as fast; shank ${own.toFixed(2)}° against ${other.toFixed(2)}°`, Math.abs(own - other) < 0.1]);
+
+console.log(`\n${hostname()} · ${cpus()[0]?.model.trim()} · ${cpus().length} cores · Node ${process.version}\n`);
+for (const [what, value, target, good] of rows) console.log(`${good ? 'ok  ' : 'MISS'} ${what.padEnd(42)} ${value.padStart(14)}   ${target}`);
