@@ -16,7 +16,7 @@ export const STAFF = [
 
 export const EQUIPMENT: readonly { kind: 'seat' | 'pad' | 'wedge' | 'weight'; label: string; value: number; unit: 'cm' | 'kg'; count: number }[] = [
 	{ kind: 'seat', label: 'Low bench', value: 40, unit: 'cm', count: 2 },
-	{ kind: 'seat', label: 'Dining chair', value: 45, unit: 'cm', count: 4 },
+	{ kind: 'seat', label: 'Dining chair', value: 46, unit: 'cm', count: 4 },
 	{ kind: 'seat', label: 'Plinth, lowest', value: 52, unit: 'cm', count: 1 },
 	{ kind: 'pad', label: 'Firm pad', value: 3, unit: 'cm', count: 3 },
 	{ kind: 'pad', label: 'Block', value: 5, unit: 'cm', count: 2 },

@@ -5,6 +5,7 @@
 
 	let { data, children } = $props();
 	let slow = $state(false);
+	let offline = $state(false);
 	$effect(() => {
 		if (navigating.to === null) {
 			slow = false;
@@ -16,6 +17,8 @@
 </script>
 
 {#if slow}<div class="fixed inset-x-0 top-0 z-20 h-1 bg-accent" role="progressbar" aria-label="Loading"></div>{/if}
+<svelte:window ononline={() => (offline = false)} onoffline={() => (offline = true)} />
+{#if offline}<p role="status" class="border-b border-caution bg-sheet px-7 py-2 text-caution">No network just now. What you type stays here; send it when the network is back.</p>{/if}
 {#if data.me}
 	<header class="no-print flex flex-wrap items-baseline gap-x-6 gap-y-1 border-b px-7 py-2 max-sm:px-4">
 		<a href="/" class="text-lg font-bold text-ink no-underline">Bolster</a>

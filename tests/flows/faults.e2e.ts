@@ -78,6 +78,20 @@ test('a session that expired mid-form: the form survives signing in again', asyn
 	await expect(page.getByTestId('done')).toContainText('Saved 1 range.');
 });
 
+test('the network goes while a form is sent: the page stays, sending again is one record', async ({ page, context }) => {
+	await signIn(page);
+	await openClient(page, 'Lotte', 'measure');
+	await page.getByLabel('Knee bend left end').fill('131');
+	await context.setOffline(true);
+	await expect(page.getByText('No network just now.')).toBeVisible();
+	await page.getByRole('button', { name: 'Save ranges' }).click();
+	await expect(page.getByTestId('refused')).toContainText('Nothing is lost');
+	await expect(page.getByLabel('Knee bend left end')).toHaveValue('131');
+	await context.setOffline(false);
+	await page.getByRole('button', { name: 'Save ranges' }).click();
+	await expect(page.getByTestId('done')).toContainText('Saved 1 range.');
+});
+
 test('two people sign the same slip: one wins, the other sees why', async ({ browser }) => {
 	const [one, two] = [await browser.newPage(), await browser.newPage()];
 	await signIn(one);

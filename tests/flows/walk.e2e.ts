@@ -124,7 +124,6 @@ test.describe('on the floor, 390 × 844', () => {
 		await score(page, 'After', 1);
 		await score(page, 'Confidence', 8);
 		await score(page, 'Muscle soreness', 2);
-		await page.getByLabel('Day').fill('2026-03-10');
 		await page.getByRole('button', { name: 'Log as prescribed' }).click();
 		await expect(page.getByTestId('done')).toContainText('Logged.');
 		await page.goto(`/clients/${id}/morning`);
@@ -134,9 +133,13 @@ test.describe('on the floor, 390 × 844', () => {
 		await page.getByRole('radio', { name: 'none', exact: true }).check({ force: true });
 		await page.getByRole('button', { name: 'Enter the morning' }).click();
 		await expect(page.getByTestId('refused')).toContainText('has not come yet');
-		await page.getByLabel('Morning of').fill('2026-03-11');
+		await page.getByLabel('Morning of').fill('2026-03-12');
 		await page.getByRole('button', { name: /the morning$/ }).click();
-		await expect(page.getByTestId('done')).toBeVisible();
+		await expect(page.getByTestId('done')).toHaveText('Entered.');
+		await score(page, 'Pain this morning', 3);
+		await page.getByRole('radio', { name: 'a little', exact: true }).check({ force: true });
+		await page.getByRole('button', { name: 'Correct the morning' }).click();
+		await expect(page.getByTestId('done')).toContainText('Corrected');
 	});
 
 	test('per set and by exception: less done, a fault, a symptom that ends the session', async ({ page }) => {

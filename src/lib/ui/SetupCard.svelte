@@ -40,6 +40,14 @@
 	const faults = $derived(faultsIn(family, step, used));
 	const build = $derived('seatCm' in depth && ctx.furniture ? (fit.setup?.build ?? buildSeat(depth.seatCm, ctx.furniture)) : undefined);
 	const spread = $derived(band === null || !Number.isFinite(band.low) ? null : Math.max(1, Math.round((band.high - band.low) / 2)));
+	/** The error belongs to what was solved: to the set-up itself, or to how low this body could go. */
+	const reachText = $derived.by((): string => {
+		if (spread === null) return '';
+		if (fit.verdict === 'set-up' && !wedged) return `± ${spread} · `;
+		const own = techniques.find((t) => t.technique === used);
+		if (own === undefined || own.reach === null) return '';
+		return own.unit === 'cm' ? `lowest for this body ${Math.ceil(own.reach)} ± ${spread} · ` : `deepest for this body ${Math.floor(own.reach)}° ± ${spread} · `;
+	});
 	const limits = $derived(limitsFor(step, ctx));
 	function usable(axis: Axis): string {
 		const known = limits.filter((l) => l.axis === axis && l.kind === 'known').map((l) => (l.kind === 'known' ? l.limit - l.margin : Infinity));
@@ -59,7 +67,7 @@
 	<p class="label">{step.what}</p>
 	<div class="mt-2 flex flex-wrap items-baseline gap-x-3">
 		<span class="text-4xl font-bold" data-testid="solved">{'seatCm' in depth ? `${depth.seatCm} cm` : 'thighDeg' in depth ? `${depth.thighDeg}° thigh` : ''}</span>
-		<span class="label">{spread === null ? '' : `± ${spread}`} · knee {Math.round(angles.kneeFlexion)}° of {usable('kneeFlexion')}</span>
+		<span class="label">{reachText}knee {Math.round(angles.kneeFlexion)}° of {usable('kneeFlexion')}</span>
 	</div>
 	<p class="text-sm">
 		{#if fit.verdict === 'fits'}Fits as it stands{fit.seen ? `: seen doing it, settled` : ''}.

@@ -42,6 +42,13 @@
 		if (f.verdict === 'blocked') return first === undefined ? 'blocked' : `short ${Math.ceil(first.short)}°`;
 		return VERDICT_WORD[f.verdict];
 	}
+	/** The label covers the last three columns: it stands on the side of the line where it hides fewer of their numbers. */
+	const labelBelow = $derived.by(() => {
+		if (level === null) return true;
+		const tops = fits.slice(-3).map((f) => y(f.demand[axis]) - 9);
+		const hidden = (from: number, to: number): number => tops.filter((t) => t > from - 6 && t < to + 6).length;
+		return hidden(y(level) + 3, y(level) + 22) <= hidden(y(level) - 22, y(level) - 3);
+	});
 	const TONE = { fits: 'text-tolerated', 'set-up': 'text-accent', watch: 'text-caution', blocked: 'text-quiet', unmeasured: 'text-quiet' } as const;
 	const SHAPE = { fits: '●', 'set-up': '◆', watch: '▲', blocked: '✕', unmeasured: '?' } as const;
 </script>
@@ -71,8 +78,8 @@
 			{#if level !== null}
 				<rect x={LEFT} y={y(level + error)} width={width - LEFT} height={Math.max(0, y(level - error) - y(level + error))} fill="var(--tolerated)" opacity="0.14" />
 				<path d="M{LEFT} {y(level)}H{width}" stroke="var(--tolerated)" stroke-width="2.4" />
-				<rect x={width - 148} y={y(level) + 3} width="148" height="19" rx="3" fill="var(--paper)" opacity="0.92" />
-				<text x={width - 4} y={y(level) + 17} text-anchor="end" font-size="12.5" font-weight="700" fill="var(--tolerated)">{side} usable now {Math.round(level)}°</text>
+				<rect x={width - 148} y={y(level) + (labelBelow ? 3 : -22)} width="148" height="19" rx="3" fill="var(--paper)" opacity="0.92" />
+				<text x={width - 4} y={y(level) + (labelBelow ? 17 : -8)} text-anchor="end" font-size="12.5" font-weight="700" fill="var(--tolerated)">{side} usable now {Math.round(level)}°</text>
 			{/if}
 			<path d="M{LEFT} {H}H{width}" stroke="var(--ink)" stroke-width="1.5" />
 		</svg>

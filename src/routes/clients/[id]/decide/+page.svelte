@@ -9,7 +9,8 @@
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import Said from '#lib/ui/Said.svelte';
 	import Stroke from '#lib/ui/Stroke.svelte';
-	import { forgetForm, keepForm } from '#lib/ui/keep-form.ts';
+	import { keepForm } from '#lib/ui/keep-form.ts';
+	import { sending } from '#lib/ui/sending.ts';
 	import { onKeys } from '#lib/ui/keys.ts';
 	import { figureOfStep } from '#lib/ui/scene.ts';
 	import { shortDay } from '#lib/wording/days.ts';
@@ -48,13 +49,11 @@
 		u: () => document.querySelector<HTMLButtonElement>('[data-undo] button')?.click()
 	});
 	const wrong = (name: string): string | undefined => (form && 'field' in form && form.field === name ? form.message : undefined);
-	const settled = () => async ({ result, update }: { result: { type: string }; update: (o: { reset: boolean }) => Promise<void> }) => {
-		await update({ reset: false });
-		if (result.type === 'success') {
-			mode = 'none';
-			forgetForm();
-		}
-	};
+	let lost = $state('');
+	const settled = sending(
+		(text) => (lost = text),
+		() => (mode = 'none')
+	);
 	let note = $state('');
 </script>
 
@@ -62,7 +61,7 @@
 <svelte:window onkeydown={keys} />
 <KeyHelp keys={[['a', 'agree and sign'], ['g', 'something gentler'], ['o', 'override with a reason'], ['u', 'undo the last decision'], ['1 … 6', 'other pages of this client']]} />
 <main class="page max-w-5xl">
-	<Said done={form && 'done' in form ? form.done : undefined} refused={form && 'message' in form && !['sets', 'reps', 'reason', 'note', 'step'].includes(form.field ?? '') ? form.message : undefined} />
+	<Said done={form && 'done' in form ? form.done : undefined} refused={lost || (form && 'message' in form && !['sets', 'reps', 'reason', 'note', 'step', 'instead'].includes(form.field ?? '') ? form.message : undefined)} />
 	{#if data.slips.length === 0}
 		<h2>Nothing to decide yet</h2>
 		<p class="mt-2">Prescribe a step first: <a href="/clients/{data.head.id}/ladder">to the ladder</a>.</p>

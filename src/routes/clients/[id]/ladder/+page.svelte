@@ -14,7 +14,8 @@
 	import SetupCard from '#lib/ui/SetupCard.svelte';
 	import Stroke from '#lib/ui/Stroke.svelte';
 	import Waterline from '#lib/ui/Waterline.svelte';
-	import { forgetForm, keepForm } from '#lib/ui/keep-form.ts';
+	import { keepForm } from '#lib/ui/keep-form.ts';
+	import { sending } from '#lib/ui/sending.ts';
 	import { onKeys } from '#lib/ui/keys.ts';
 	import type { SetupAnswer } from '#lib/workers/setup.worker.ts';
 	import SetupWorker from '#lib/workers/setup.worker.ts?worker';
@@ -69,7 +70,9 @@
 	const limit = $derived(axisLimit(axis, side, ctx.envelope, ctx.protocolLimits ?? [], ctx.rules, ctx.today, false));
 	const error = $derived(step === undefined ? 3 : errorOf(axis, standOf(step, ctx)));
 	const gatesOf = (id: string): { met: boolean; text: string }[] => data.gates[id] ?? [];
-	const locked = $derived(new Set(family.steps.filter((s) => gatesOf(s.id).some((g) => !g.met)).map((s) => s.id)));
+	const reached = $derived(family.steps.findIndex((s) => s.id === data.now?.step));
+	/** Gates matter for what lies ahead; a step that was passed or started from is not locked. */
+	const locked = $derived(new Set(family.steps.filter((s, i) => i > reached && gatesOf(s.id).some((g) => !g.met)).map((s) => s.id)));
 
 	let worker: Worker | undefined = $state();
 	let answer = $state<SetupAnswer | null>(null);
@@ -89,6 +92,7 @@
 		return () => clearTimeout(timer);
 	});
 
+	let lost = $state('');
 	let sets = $state('1');
 	let reps = $state('10');
 	let load = $state('0');
@@ -161,7 +165,7 @@
 		{#if step && fit}
 			<SetupCard {family} {step} {fit} {ctx} {side} gates={gatesOf(step.id)} band={answer?.step === step.id ? answer.band : null} techniques={answer?.step === step.id ? answer.techniques : []} {setup} wedge={answer?.step === step.id ? answer.wedge : null} frontOfKnee={data.frontOfKnee} wedged={wedgeCm !== null} useWedge={(cm) => (wedgeChoice = cm === null ? null : { step: step.id, cm })}>
 				{#snippet prescribe()}
-			<form method="POST" action="?/prescribe" use:keepForm={'prescribe'} use:enhance={() => async ({ result, update }) => { await update({ reset: false }); if (result.type === 'success') forgetForm(); }} class="my-3 border-y py-3" novalidate>
+			<form method="POST" action="?/prescribe" use:keepForm={'prescribe'} use:enhance={sending((text) => (lost = text))} class="my-3 border-y py-3" novalidate>
 				<input type="hidden" name="id" value={data.ids.id} />
 				<input type="hidden" name="exerciseId" value={data.ids.exerciseId} />
 				<input type="hidden" name="step" value={step.id} />
@@ -176,7 +180,7 @@
 					<div data-prescribe class="whitespace-nowrap"><Act>Prescribe {sets} × {reps}</Act></div>
 				</div>
 				{#if needsReason}<div class="mt-2"><Field name="reason" label="Reason for prescribing it all the same" bind:value={reason} wrong={wrong('reason')} width="w-full" /></div>{/if}
-				<div class="mt-2"><Said refused={form && 'message' in form && !['sets', 'reps', 'loadKg', 'reason'].includes(form.field ?? '') ? form.message : undefined} done={form && 'done' in form ? form.done : undefined} /></div>
+				<div class="mt-2"><Said refused={lost || (form && 'message' in form && !['sets', 'reps', 'loadKg', 'reason'].includes(form.field ?? '') ? form.message : undefined)} done={form && 'done' in form ? form.done : undefined} /></div>
 				<p class="label">for the {regionName(sore)}{trying ? '; the tried range is not saved, the check is against what was measured' : ''}</p>
 			</form>
 				{/snippet}

@@ -6,7 +6,8 @@
 	import Field from '#lib/ui/Field.svelte';
 	import Said from '#lib/ui/Said.svelte';
 	import Score from '#lib/ui/Score.svelte';
-	import { forgetForm, keepForm } from '#lib/ui/keep-form.ts';
+	import { keepForm } from '#lib/ui/keep-form.ts';
+	import { sending } from '#lib/ui/sending.ts';
 	import { shortDay } from '#lib/wording/days.ts';
 	import { regionName, SYMPTOM_NAME } from '#lib/wording/names.ts';
 
@@ -15,6 +16,7 @@
 	const head = $derived(exercise?.head ?? null);
 	const was = (name: string, fallback = ''): string => (form && 'typed' in form ? (form.typed[name] ?? fallback) : fallback);
 	const wrong = (name: string): string | undefined => (form && 'field' in form && form.field === name ? form.message : undefined);
+	let lost = $state('');
 	let day = $state('');
 	let v = $state({ effort: was('effort'), before: was('before'), peak: was('peak'), after: was('after'), confidence: was('confidence'), soreness: was('soreness'), painAt: was('painAt'), loaded: was('painOnlyLoaded'), because: was('incompleteBecause'), elseRegion: was('elseRegion'), elsePeak: was('elsePeak'), lower: was('radiatingLower'), saddle: was('caudaEquina') });
 	let observed = $state(true);
@@ -45,7 +47,7 @@
 			<p>Chest pain, faintness, new breathlessness, or numbness around the saddle area need urgent help. Stay with the client. A red flag is open; nothing goes on until a licensed user closes it.</p>
 		</div>
 	{/if}
-	<Said done={form && 'done' in form ? form.done : undefined} refused={form && 'message' in form ? form.message : undefined} />
+	<Said done={form && 'done' in form ? form.done : undefined} refused={lost || (form && 'message' in form ? form.message : undefined)} />
 	{#if !exercise || !head}
 		<h2>Nothing prescribed yet</h2>
 		<p class="mt-2">Choose a step first: <a href="/clients/{data.head.id}/ladder">to the ladder</a>.</p>
@@ -59,7 +61,7 @@
 		</p>
 		<ol class="my-1 list-decimal pl-6 text-base">{#each head.snapshot.cues as cue (cue)}<li>{cue}</li>{/each}</ol>
 		<p class="border-l-4 border-caution pl-3 text-base">{head.snapshot.cautions.find((c) => c.startsWith('Stop')) ?? head.snapshot.cautions[0]}</p>
-		<form method="POST" class="mt-3" use:keepForm={'log'} use:enhance={() => async ({ result, update }) => { await update({ reset: false }); if (result.type === 'success') { forgetForm(); scrollTo({ top: 0 }); } }} novalidate>
+		<form method="POST" class="mt-3" use:keepForm={'log'} use:enhance={sending((text) => (lost = text), () => scrollTo({ top: 0 }))} novalidate>
 			<input type="hidden" name="id" value={exercise.ids.id} />
 			<input type="hidden" name="visitId" value={exercise.ids.visitId} />
 			<input type="hidden" name="exerciseId" value={exercise.id} />

@@ -12,7 +12,8 @@
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import RangeFigure from '#lib/ui/RangeFigure.svelte';
 	import Said from '#lib/ui/Said.svelte';
-	import { forgetForm, keepForm } from '#lib/ui/keep-form.ts';
+	import { keepForm } from '#lib/ui/keep-form.ts';
+	import { sending } from '#lib/ui/sending.ts';
 	import { ago } from '#lib/wording/days.ts';
 	import { AXIS_HOW, AXIS_NAME, POLICY_NAME, sideWord, TECHNIQUE_NAME } from '#lib/wording/names.ts';
 
@@ -63,26 +64,23 @@
 	});
 	let technique = $derived(data.body.technique ?? '');
 	let policyId = $derived<string>(data.body.policyId);
-	const after = () => {
-		return async ({ result, update }: { result: { type: string }; update: (o: { reset: boolean }) => Promise<void> }) => {
-			await update({ reset: false });
-			if (result.type !== 'success') return;
-			forgetForm();
-			for (const k of Object.keys(values)) values[k] = '';
-		};
-	};
+	let lost = $state('');
+	const say = (text: string): void => void (lost = text);
+	const saved = sending(say, () => {
+		for (const k of Object.keys(values)) values[k] = '';
+	});
 </script>
 
 <svelte:head><title>Measure · {data.head.name}</title></svelte:head>
 <KeyHelp keys={[['Tab', 'next value, left then right'], ['Enter', 'save the sheet'], ['1 … 6', 'other pages of this client']]} />
 <main class="page grid grid-cols-[1fr_19rem] gap-8 max-lg:grid-cols-1">
-	<form method="POST" action="?/ranges" use:enhance={after} use:keepForm={'ranges'} novalidate>
+	<form method="POST" action="?/ranges" use:enhance={saved} use:keepForm={'ranges'} novalidate>
 		<div class="mb-2 flex flex-wrap items-end gap-5">
 			<h2>Ranges</h2>
 			<Field name="day" label="Measured on" type="date" max={data.head.today} bind:value={day} wrong={wrong('day')} width="w-40" />
 			<p class="label max-w-96">Onset is where pain starts, tolerable where it becomes too much, end where it stops. Leave empty what was not measured.</p>
 		</div>
-		<Said refused={form && 'message' in form && !form.field ? form.message : undefined} done={form && 'done' in form ? form.done : undefined} />
+		<Said refused={lost || (form && 'message' in form && !form.field ? form.message : undefined)} done={form && 'done' in form ? form.done : undefined} />
 		{#each AXES as axis (axis)}
 			<fieldset class="rule mt-2 pt-2">
 				<legend class="sr-only">{AXIS_NAME[axis]}</legend>
@@ -134,7 +132,7 @@
 			<RangeFigure axis={focused.axis} degrees={shown} mirror={focused.side === 'left'} />
 			<p class="label">{shown === undefined ? 'Type a range and the figure bends along.' : `${Math.round(shown)}° tolerable; usual ${Math.round(USUAL_RANGE[focused.axis])}°`}</p>
 		</div>
-		<form method="POST" action="?/body" class="mt-6 grid gap-3" use:enhance={() => ({ update }) => update({ reset: false })} use:keepForm={'body'} novalidate>
+		<form method="POST" action="?/body" class="mt-6 grid gap-3" use:enhance={sending(say)} use:keepForm={'body'} novalidate>
 			<h2>Body</h2>
 			<input type="hidden" name="id" value={data.ids[6]} />
 			<div class="flex gap-4">
@@ -148,7 +146,7 @@
 			<p class="label">Measuring shank and thigh takes most of the error out of a solved seat.</p>
 			<div><Act kind="quiet">Save body</Act></div>
 		</form>
-		<form method="POST" action="?/way" class="mt-6 grid gap-3" use:enhance={() => ({ update }) => update({ reset: false })} use:keepForm={'way'}>
+		<form method="POST" action="?/way" class="mt-6 grid gap-3" use:enhance={sending(say)} use:keepForm={'way'}>
 			<h2>Way of working</h2>
 			<input type="hidden" name="id" value={data.ids[7]} />
 			<Choice name="technique" label="Technique taught" bind:value={technique} disabled={!data.licensed} items={[{ value: '', name: 'none: the ordinary rise' }, ...TECHNIQUES.map((t) => ({ value: t, name: TECHNIQUE_NAME[t] }))]} />

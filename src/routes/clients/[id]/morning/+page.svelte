@@ -6,13 +6,15 @@
 	import Field from '#lib/ui/Field.svelte';
 	import Said from '#lib/ui/Said.svelte';
 	import Score from '#lib/ui/Score.svelte';
-	import { forgetForm, keepForm } from '#lib/ui/keep-form.ts';
+	import { keepForm } from '#lib/ui/keep-form.ts';
+	import { sending } from '#lib/ui/sending.ts';
 	import { shortDay } from '#lib/wording/days.ts';
 	import { regionName } from '#lib/wording/names.ts';
 
 	let { data, form } = $props();
 	const was = (name: string): string => (form && 'typed' in form ? (form.typed[name] ?? '') : '');
 	const wrong = (name: string): string | undefined => (form && 'field' in form && form.field === name ? form.message : undefined);
+	let lost = $state('');
 	let day = $state('');
 	let pains: Record<string, string> = $state({});
 	let swelling: Record<string, string> = $state({});
@@ -49,8 +51,8 @@
 <main class="page max-w-2xl">
 	<h2>Next morning</h2>
 	<p class="label">Before getting going. A session’s next morning is the entry of the following day; an entry for a day that has one corrects it.</p>
-	<div class="my-2"><Said done={form && 'done' in form ? form.done : undefined} refused={form && 'message' in form ? form.message : undefined} /></div>
-	<form method="POST" use:keepForm={'morning'} use:enhance={() => async ({ result, update }) => { await update({ reset: false }); if (result.type === 'success') forgetForm(); }} novalidate>
+	<div class="my-2"><Said done={form && 'done' in form ? form.done : undefined} refused={lost || (form && 'message' in form ? form.message : undefined)} /></div>
+	<form method="POST" use:keepForm={'morning'} use:enhance={sending((text) => (lost = text))} novalidate>
 		<Field name="day" label="Morning of" type="date" max={data.head.today} bind:value={day} wrong={wrong('day')} width="w-42" />
 		{#if known}<p class="text-sm text-caution">This day has an entry already; saving corrects it.</p>{/if}
 		{#each data.regions as r (r.region)}

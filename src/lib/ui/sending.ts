@@ -1,0 +1,24 @@
+/**
+ * Sending a form over a network that may be gone: no answer keeps the page and what was typed, says so, and sending again is safe,
+ * since the form's ids travel with it.
+ */
+import type { SubmitFunction } from '@sveltejs/kit';
+import { forgetForm } from './keep-form.ts';
+
+export const LOST = 'No answer from the server. Nothing is lost: what you typed is still here; send it again.';
+
+export function sending(say: (lost: string) => void, done?: () => void): SubmitFunction {
+	return () =>
+		async ({ result, update }) => {
+			// An error without a status never reached the server, or its answer never reached us.
+			if (result.type === 'error' && (result.status === undefined || result.status >= 500)) {
+				say(LOST);
+				return;
+			}
+			say('');
+			await update({ reset: false });
+			if (result.type !== 'success') return;
+			forgetForm();
+			done?.();
+		};
+}
