@@ -7,7 +7,7 @@
 	import { DECISION_WORD } from '#lib/wording/names.ts';
 
 	let { data } = $props();
-	const waiting = $derived(data.rows.filter((r) => !r.answered && r.decision !== 'quiet').length);
+	const waiting = $derived(data.rows.filter((r) => !r.answered && r.decision !== 'quiet' && r.decision !== 'wait').length);
 	let at = $state(0);
 	const links: (HTMLAnchorElement | undefined)[] = $state([]);
 	function move(step: number): void {
@@ -46,7 +46,7 @@
 					bind:this={links[i]}
 					href="/clients/{row.clientId}/{row.to}"
 					onfocus={() => (at = i)}
-					class="grid grid-cols-[8.5rem_15rem_1fr_9rem] items-start gap-x-4 px-2 py-2.5 text-ink no-underline hover:bg-wash focus-visible:bg-wash max-lg:grid-cols-[7.5rem_1fr] max-lg:gap-y-1"
+					class="grid grid-cols-[8.5rem_15rem_1fr_11.5rem] items-start gap-x-4 px-2 py-2.5 text-ink no-underline hover:bg-wash focus-visible:bg-wash max-lg:grid-cols-[7.5rem_1fr] max-lg:gap-y-1"
 				>
 					<span class="flex items-center gap-2.5 font-bold"><Stroke decision={row.decision} />{word(row.decision)}</span>
 					<span><span class="font-semibold">{row.name}</span><span class="label block">{row.regions}{row.step ? ` · ${row.step}` : ''}</span></span>

@@ -30,6 +30,13 @@ export async function accessible(page: Page): Promise<void> {
 }
 
 /** Picks a number in a 0–10 row. */
-export async function score(page: Page, label: string, value: number): Promise<void> {
-	await page.getByRole('radio', { name: `${label} ${value}`, exact: true }).check({ force: true });
+export const score = (page: Page, label: string, value: number): Promise<void> => choose(page, `${label} ${value}`);
+
+/** Taps the visible target of a radio, clear of the bar at the bottom. */
+export async function choose(page: Page, name: string): Promise<void> {
+	const radio = page.getByRole('radio', { name, exact: true });
+	const target = page.locator('label', { has: radio });
+	await target.evaluate((e) => e.scrollIntoView({ block: 'center' }));
+	await target.click();
+	await expect(radio).toBeChecked();
 }

@@ -1,6 +1,6 @@
 /** The whole walk at the desk and on the floor: measure, ladder, prescribe, log, morning, decide, undo, trend, replay. */
 import { expect, test } from '@playwright/test';
-import { accessible, openClient, score, signIn } from './people.ts';
+import { accessible, choose, openClient, score, signIn } from './people.ts';
 
 test.describe.configure({ mode: 'serial' });
 
@@ -130,14 +130,14 @@ test.describe('on the floor, 390 × 844', () => {
 		await accessible(page);
 		await page.getByLabel('Morning of').fill('2026-03-13');
 		await score(page, 'Pain this morning', 1);
-		await page.getByRole('radio', { name: 'none', exact: true }).check({ force: true });
+		await choose(page, 'none');
 		await page.getByRole('button', { name: 'Enter the morning' }).click();
 		await expect(page.getByTestId('refused')).toContainText('has not come yet');
 		await page.getByLabel('Morning of').fill('2026-03-12');
 		await page.getByRole('button', { name: /the morning$/ }).click();
 		await expect(page.getByTestId('done')).toHaveText('Entered.');
 		await score(page, 'Pain this morning', 3);
-		await page.getByRole('radio', { name: 'a little', exact: true }).check({ force: true });
+		await choose(page, 'a little');
 		await page.getByRole('button', { name: 'Correct the morning' }).click();
 		await expect(page.getByTestId('done')).toContainText('Corrected');
 	});

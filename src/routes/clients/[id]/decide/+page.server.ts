@@ -1,4 +1,6 @@
 import { answerForm, insteadForm, setupOf } from '#lib/contract/setup-form.ts';
+import { addDays } from '#lib/core/base/calendar-day.ts';
+import { hardestEffort } from '#lib/core/session/work.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { catchConflict, refusal, refuseField } from '#lib/server/http/respond.ts';
 import { uuid } from '#lib/contract/basics.ts';
@@ -19,7 +21,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 			undoIds: formIds(ctx, 2),
 			closeId: formIds(ctx, 1)[0] as string,
 			slips: r.exercises.map((e) => {
-				const { trace, chain, hash } = slipOf(r, e, ctx.today, used, true);
+				const { trace, chain, hash, input } = slipOf(r, e, ctx.today, used, true);
 				const last = signed.find((d) => d.exerciseId === e.id && !d.undone);
 				const [id, prescriptionId] = formIds(ctx, 2);
 				return {
@@ -43,6 +45,11 @@ export const load: PageServerLoad = ({ locals, params }) =>
 					alternatives: trace.alternatives.map(alternativeText),
 					reasons: trace.reasons.map((x) => ({ text: reasonText(x, ctx.today), source: x.source, met: x.met })),
 					considered: trace.considered.map((c) => ({ rule: c.rule, fired: c.fired, why: c.why.slice(0, 4).map((x) => reasonText(x, ctx.today)).join('; ') })),
+					sessions: input.sessions.slice(-5).reverse().map((s) => {
+						const p = s.pains.find((x) => x.region === e.region);
+						const next = input.mornings.find((m) => m.date === addDays(s.date, 1));
+						return { date: s.date, counts: s.sinceChange === true, work: `${s.sets.length}×${s.sets[0]?.reps ?? 0}`, effort: hardestEffort(s) ?? null, before: p?.before ?? null, peak: p?.peak ?? null, after: p?.after ?? null, next: next?.pain ?? null, seen: s.observed };
+					}),
 					answered: last !== undefined && last.hash === hash ? { by: last.by, text: last.outcome.text } : null,
 					undoable: last === undefined ? null : { id: last.id, text: last.outcome.text, by: last.by, day: last.day }
 				};

@@ -60,7 +60,7 @@
 <svelte:head><title>Decide · {data.head.name}</title></svelte:head>
 <svelte:window onkeydown={keys} />
 <KeyHelp keys={[['a', 'agree and sign'], ['g', 'something gentler'], ['o', 'override with a reason'], ['u', 'undo the last decision'], ['1 … 6', 'other pages of this client']]} />
-<main class="page max-w-5xl">
+<main class="page max-w-6xl">
 	<Said done={form && 'done' in form ? form.done : undefined} refused={lost || (form && 'message' in form && !['sets', 'reps', 'reason', 'note', 'step', 'instead'].includes(form.field ?? '') ? form.message : undefined)} />
 	{#if data.slips.length === 0}
 		<h2>Nothing to decide yet</h2>
@@ -102,6 +102,16 @@
 					<ul class="mb-3">
 						{#each slip.reasons as r, i (i)}<li class="rule flex gap-3 py-1"><span aria-hidden="true">{r.met ? '●' : '○'}</span><span class="first-letter:uppercase">{r.text}</span><a class="ml-auto text-sm" href="/sources#{r.source}">{r.source}</a></li>{/each}
 					</ul>
+					{#if slip.sessions.length > 0}
+						<table class="plain mb-3 text-sm" aria-label="Last sessions">
+							<thead><tr><th>last sessions</th><th>done</th><th>effort</th><th>before</th><th>worst</th><th>after</th><th>next morning</th><th>form</th></tr></thead>
+							<tbody>
+								{#each slip.sessions as s (s.date + s.work)}
+									<tr class={s.counts ? '' : 'text-quiet'}><td>{shortDay(s.date)}{s.counts ? '' : ' (before the change)'}</td><td>{s.work}</td><td>{s.effort ?? '–'}</td><td>{s.before ?? '–'}</td><td class="font-semibold">{s.peak ?? '–'}</td><td>{s.after ?? '–'}</td><td class="font-semibold">{s.next ?? 'not in'}</td><td>{s.seen ? 'seen' : 'alone'}</td></tr>
+								{/each}
+							</tbody>
+						</table>
+					{/if}
 					<details>
 						<summary class="cursor-pointer font-semibold">Every rule, fired or why not</summary>
 						<table class="plain text-sm"><tbody>

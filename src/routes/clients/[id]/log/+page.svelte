@@ -4,6 +4,7 @@
 	import Act from '#lib/ui/Act.svelte';
 	import Choice from '#lib/ui/Choice.svelte';
 	import Field from '#lib/ui/Field.svelte';
+	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import Said from '#lib/ui/Said.svelte';
 	import Score from '#lib/ui/Score.svelte';
 	import { keepForm } from '#lib/ui/keep-form.ts';
@@ -40,6 +41,7 @@
 </script>
 
 <svelte:head><title>Log · {data.head.name}</title></svelte:head>
+<KeyHelp keys={[['1 … 6', 'other pages of this client']]} />
 <main class="page max-w-2xl text-[18px]">
 	{#if form && 'emergency' in form && form.emergency}
 		<div role="alert" class="mb-4 border-4 border-stop bg-sheet p-4" data-testid="emergency">

@@ -4,6 +4,7 @@
 	import Act from '#lib/ui/Act.svelte';
 	import Choice from '#lib/ui/Choice.svelte';
 	import Field from '#lib/ui/Field.svelte';
+	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import Said from '#lib/ui/Said.svelte';
 	import Score from '#lib/ui/Score.svelte';
 	import { keepForm } from '#lib/ui/keep-form.ts';
@@ -48,6 +49,7 @@
 </script>
 
 <svelte:head><title>Morning · {data.head.name}</title></svelte:head>
+<KeyHelp keys={[['1 … 6', 'other pages of this client']]} />
 <main class="page max-w-2xl">
 	<h2>Next morning</h2>
 	<p class="label">Before getting going. A session’s next morning is the entry of the following day; an entry for a day that has one corrects it.</p>

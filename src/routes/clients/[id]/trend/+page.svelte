@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { dayNumber } from '#lib/core/base/calendar-day.ts';
 	import { AXES, SIDES, type Axis, type Side } from '#lib/core/body/axis.ts';
+	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import PainChart from '#lib/ui/PainChart.svelte';
 	import RangeTrend from '#lib/ui/RangeTrend.svelte';
 	import Stroke from '#lib/ui/Stroke.svelte';
@@ -19,6 +20,7 @@
 </script>
 
 <svelte:head><title>Trend · {data.head.name}</title></svelte:head>
+<KeyHelp keys={[['1 … 6', 'other pages of this client']]} />
 <main class="page">
 	{#each data.regions as r (r.region)}
 		<section aria-label="Pain">

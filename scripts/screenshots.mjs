@@ -1,0 +1,44 @@
+/** npm run screenshots: the main views from a running demo (npm run demo in another terminal) into docs/screenshots/. */
+import { join } from 'node:path';
+import { readFileSync } from 'node:fs';
+import { chromium } from '@playwright/test';
+import { root } from './ensure.mjs';
+import { STAFF } from './sign-ins.mjs';
+
+const { port } = JSON.parse(readFileSync(join(process.env.BOLSTER_HOME ?? join(root, '.bolster'), 'demo.json'), 'utf8'));
+const base = `http://127.0.0.1:${port}`;
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'] });
+const VIEWS = [
+	['today', '', '', 'desk'],
+	['measure', 'Wren', 'measure', 'desk'],
+	['ladder', 'Wren', 'ladder', 'desk'],
+	['ladder-dark', 'Tamsin', 'ladder', 'dark'],
+	['slip-hold', 'Wren', 'decide', 'desk'],
+	['slip-regress', 'Bertil', 'decide', 'desk'],
+	['trend', 'Wren', 'trend', 'desk'],
+	['log-phone', 'Wren', 'log', 'phone'],
+	['morning-phone', 'Saskia', 'morning', 'phone'],
+	['ladder-phone', 'Wren', 'ladder', 'phone']
+];
+for (const kind of ['desk', 'dark', 'phone']) {
+	const context = await browser.newContext({ viewport: kind === 'phone' ? { width: 390, height: 844 } : { width: 1280, height: 800 }, colorScheme: kind === 'dark' ? 'dark' : 'light', locale: 'en-GB' });
+	const page = await context.newPage();
+	await page.goto(`${base}/sign-in`);
+	await page.fill('[name=email]', STAFF[0].email);
+	await page.fill('[name=password]', STAFF[0].password);
+	await page.click('button:has-text("Sign in")');
+	await page.waitForURL(`${base}/`);
+	for (const [name, who, view, of] of VIEWS.filter((v) => v[3] === kind)) {
+		await page.goto(`${base}/`);
+		if (who) {
+			const href = await page.getAttribute(`a:has-text("${who}")`, 'href');
+			await page.goto(`${base}${href.replace(/[a-z]+$/, view)}`);
+		}
+		await page.mouse.move(0, 0);
+		await page.waitForTimeout(700);
+		await page.screenshot({ path: join(root, 'docs/screenshots', `${name}.png`) });
+		console.log(`docs/screenshots/${name}.png (${of})`);
+	}
+	await context.close();
+}
+await browser.close();
