@@ -2,7 +2,6 @@
  * Speed of the core and of the client page, printed with the machine's name. Rates are medians of several rounds; the general
  * minimiser beside it solves the same posture problem in the same run, so that the ratio travels from machine to machine.
  */
-import { createRequire } from 'node:module';
 import { cpus, hostname } from 'node:os';
 
 import { POLICIES } from '#lib/catalogue/policies.ts';
@@ -20,10 +19,8 @@ import { lowestSeat, lowestSeatCm } from '#lib/core/posture/inverse.ts';
 import { newPose, solvePose } from '#lib/core/posture/pose.ts';
 import { posture } from '#lib/core/posture/posture.ts';
 import { TECHNIQUES, type Stand } from '#lib/core/posture/problem.ts';
+import { minimise } from '../tests/minimiser.ts';
 import { mornings, record, session } from '../tests/records.ts';
-
-/** The minimiser's package has no working module entry. */
-const fmin = createRequire(import.meta.url)('fmin') as { nelderMead(f: (x: number[]) => number, start: number[], options?: object): { x: number[] } };
 
 const b = bodyOf({ heightCm: 168, massKg: 70 });
 if (!b.ok) throw new Error('body');
@@ -83,7 +80,7 @@ function byMinimiser(thighDeg: number): number {
 		return (lower + u.alongKgM * Math.sin(trunk) + u.aheadKgM * Math.cos(trunk)) / c.totalKg;
 	};
 	const f = ([shank = 0, trunk = 0]: number[]): number => 1e4 * (com(shank, trunk) - c.targetX) ** 2 + (shank - trunk) ** 2;
-	return (fmin.nelderMead(f, [0.4, 0.4], { minErrorDelta: 1e-14, minTolerance: 1e-9 }).x[0] ?? NaN) * (180 / Math.PI);
+	return (minimise(f, [0.4, 0.4], 1, 1e-7)[0] ?? NaN) * (180 / Math.PI);
 }
 const own = posture({ body, movement: 'squat', technique: 'parallel', depth: { thighDeg: 80 } }).angles.shank;
 const other = byMinimiser(80);

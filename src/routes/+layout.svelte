@@ -1,11 +1,14 @@
 <script lang="ts">
 	import '../app.css';
+	import { onMount } from 'svelte';
 	import { navigating } from '$app/state';
 	import { shortDay } from '#lib/wording/days.ts';
 
 	let { data, children } = $props();
 	let slow = $state(false);
 	let offline = $state(false);
+	// Keys and buttons answer from here on; the flows wait for it.
+	onMount(() => void (document.documentElement.dataset.ready = 'yes'));
 	$effect(() => {
 		if (navigating.to === null) {
 			slow = false;

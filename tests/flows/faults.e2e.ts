@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { startCluster } from '../../scripts/cluster.mjs';
-import { openClient, score, signIn } from './people.ts';
+import { openClient, score, signIn, visit } from './people.ts';
 
 test('wrong password, then too little: nobody gets in, and the page says why', async ({ page }) => {
 	await page.goto('/clients/x/ladder');
@@ -117,7 +117,7 @@ test('the database restarted under a request: a clear page, and the retry works'
 	await expect(page.getByText('The database is not answering just now.')).toBeVisible();
 	await page.getByRole('link', { name: 'Try again' }).click();
 	await expect(page.getByRole('heading', { name: 'Tolerable range over time' })).toBeVisible();
-	await page.goto(`/clients/${id}/morning`);
+	await visit(page, `/clients/${id}/morning`);
 	await score(page, 'Pain this morning', 2);
 	await expect(page.getByRole('radio', { name: 'Pain this morning 2', exact: true })).toBeChecked();
 });

@@ -12,13 +12,19 @@ export async function signIn(page: Page, key: 'physio' | 'trainer' | 'owner' = '
 	await expect(page).toHaveURL(/\/$/);
 }
 
+/** Goes to a page and waits until its keys and buttons answer. */
+export async function visit(page: Page, path: string): Promise<void> {
+	await page.goto(path);
+	await page.waitForSelector('html[data-ready]');
+}
+
 /** Opens a page of a client from Today and answers the client's id. */
 export async function openClient(page: Page, name: string, to: string): Promise<string> {
-	await page.goto('/');
+	await visit(page, '/');
 	await page.getByRole('link', { name: new RegExp(name) }).click();
 	await page.waitForURL(/\/clients\//);
 	const id = page.url().split('/')[4] ?? '';
-	await page.goto(`/clients/${id}/${to}`);
+	await visit(page, `/clients/${id}/${to}`);
 	return id;
 }
 

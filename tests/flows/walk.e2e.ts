@@ -1,6 +1,6 @@
 /** The whole walk at the desk and on the floor: measure, ladder, prescribe, log, morning, decide, undo, trend, replay. */
 import { expect, test } from '@playwright/test';
-import { accessible, choose, openClient, score, signIn } from './people.ts';
+import { accessible, choose, openClient, score, signIn, visit } from './people.ts';
 
 test.describe.configure({ mode: 'serial' });
 
@@ -31,7 +31,7 @@ test('a sore knee from a measured range to a prescribed, solved seat', async ({ 
 	await expect(card.getByTestId('techniques').getByRole('row')).toHaveCount(6);
 	await accessible(page);
 	// Measured by keyboard: end before onset is refused at its field, and nothing typed is lost.
-	await page.goto(`/clients/${id}/measure`);
+	await visit(page, `/clients/${id}/measure`);
 	await page.getByLabel('Knee bend right onset').focus();
 	await page.keyboard.type('80');
 	await page.keyboard.press('Tab');
@@ -47,7 +47,7 @@ test('a sore knee from a measured range to a prescribed, solved seat', async ({ 
 	await page.keyboard.press('Enter');
 	await expect(page.getByTestId('done')).toContainText('Saved 2 ranges.');
 	await accessible(page);
-	await page.goto(`/clients/${id}/ladder`);
+	await visit(page, `/clients/${id}/ladder`);
 	await expect(page.getByText('right usable now 96°')).toBeVisible();
 	await page.getByRole('button', { name: /^Free squat/ }).click();
 	await expect(card.getByRole('heading', { name: 'Free squat' })).toBeVisible();
@@ -111,7 +111,7 @@ test.describe('on the floor, 390 × 844', () => {
 		const id = await openClient(page, 'Saskia', 'decide');
 		await expect(page.getByTestId('sentence')).toContainText('Wait: the morning after');
 		await expect(page.getByText('When it comes in:')).toBeVisible();
-		await page.goto(`/clients/${id}/log`);
+		await visit(page, `/clients/${id}/log`);
 		await accessible(page);
 		const targets = await page.locator('label:has(input[type=radio])').first().boundingBox();
 		expect(targets?.height).toBeGreaterThanOrEqual(48);
@@ -126,7 +126,7 @@ test.describe('on the floor, 390 × 844', () => {
 		await score(page, 'Muscle soreness', 2);
 		await page.getByRole('button', { name: 'Log as prescribed' }).click();
 		await expect(page.getByTestId('done')).toContainText('Logged.');
-		await page.goto(`/clients/${id}/morning`);
+		await visit(page, `/clients/${id}/morning`);
 		await accessible(page);
 		await page.getByLabel('Morning of').fill('2026-03-13');
 		await score(page, 'Pain this morning', 1);
@@ -155,7 +155,7 @@ test.describe('on the floor, 390 × 844', () => {
 		await page.getByLabel('chest pain').check();
 		await page.getByRole('button', { name: 'Log the session' }).click();
 		await expect(page.getByTestId('emergency')).toContainText('Call the emergency number now');
-		await page.goto(`/clients/${id}/decide`);
+		await visit(page, `/clients/${id}/decide`);
 		await expect(page.getByTestId('sentence')).toContainText('Refer: chest pain today');
 	});
 });

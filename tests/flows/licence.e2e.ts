@@ -1,0 +1,123 @@
+/** Who may: closing a red flag, resuming after a stop, overriding; and the walk by keyboard alone, in the dark. */
+import { expect, test } from '@playwright/test';
+import { accessible, openClient, signIn, visit } from './people.ts';
+
+test.describe.configure({ mode: 'serial' });
+
+test('a trainer may agree, not override, and sees why', async ({ page }) => {
+	await signIn(page, 'trainer');
+	await openClient(page, 'Odile', 'decide');
+	await expect(page.getByTestId('sentence')).toHaveText('Stop: locking yesterday.');
+	await expect(page.getByText('Signing stops this exercise until a licensed user clears it.')).toBeVisible();
+	await expect(page.getByRole('button', { name: /Override/ })).toBeDisabled();
+	await expect(page.getByRole('button', { name: /Gentler/ })).toBeDisabled();
+	await page.keyboard.press('a');
+	await expect(page.getByTestId('done')).toContainText('Signed.');
+	const id = page.url().split('/')[4];
+	await visit(page, `/clients/${id}/log`);
+	await expect(page.getByRole('heading', { name: /stopped/ })).toBeVisible();
+});
+
+test('a licensed user resumes after the stop, with a reason that is kept', async ({ page }) => {
+	await signIn(page);
+	const id = await openClient(page, 'Odile', 'decide');
+	await page.keyboard.press('o');
+	await page.getByLabel('Sets').fill('1');
+	await page.getByLabel('Reason (needed)').fill('no');
+	await page.getByRole('button', { name: 'Sign the override' }).click();
+	await expect(page.getByText('An override needs its reason in a few words.')).toBeVisible();
+	await expect(page.getByLabel('Sets')).toHaveValue('1');
+	await page.getByLabel('Reason (needed)').fill('examined today, no locking, full extension');
+	await page.getByRole('button', { name: 'Sign the override' }).click();
+	await expect(page.getByTestId('done')).toContainText('Signed. Overridden');
+	await expect(page.getByTestId('sentence')).toHaveText('Wait: no session since the last change.');
+	await visit(page, `/clients/${id}/trend`);
+	await expect(page.getByTestId('history')).toContainText('examined today, no locking');
+});
+
+test('a red flag holds everything until a licensed user closes it with a note', async ({ page }) => {
+	await signIn(page);
+	await openClient(page, 'Fergal', 'decide');
+	await expect(page.getByRole('region', { name: 'Client' })).toContainText('Red flag: night pain');
+	await expect(page.getByTestId('sentence')).toHaveText('Refer: an open red flag: night pain.');
+	await page.getByRole('button', { name: 'Close the flag' }).click();
+	await expect(page.getByText('Say in a few words why the flag is closed.')).toBeVisible();
+	await page.getByLabel('Closed because').fill('seen by the GP, imaging clear');
+	await page.getByRole('button', { name: 'Close the flag' }).click();
+	await expect(page.getByTestId('done')).toContainText('Flag closed.');
+	await expect(page.getByTestId('sentence')).not.toContainText('Refer');
+});
+
+test('technique and policy are chosen by a licensed user and change the ladder', async ({ page }) => {
+	await signIn(page);
+	const id = await openClient(page, 'Wren', 'measure');
+	await page.getByLabel('Pain policy').selectOption('pain-free');
+	await page.getByRole('button', { name: 'Save way of working' }).click();
+	await expect(page.getByText('not offered with a usual morning of 2')).toBeVisible();
+	await page.getByLabel('Pain policy').selectOption('pain-monitored');
+	await page.getByLabel('Technique taught').selectOption('knee-forward');
+	await page.getByRole('button', { name: 'Save way of working' }).click();
+	await expect(page.getByTestId('done')).toContainText('Saved technique and policy.');
+	await expect(page.getByRole('region', { name: 'Client' })).toContainText('Knees forward');
+	await visit(page, `/clients/${id}/ladder`);
+	await page.getByRole('button', { name: /^Free squat/ }).click();
+	await expect(page.getByTestId('setup-card')).toContainText('Knees travel over the toes');
+});
+
+test('a stiff ankle is offered a solved wedge, with its caution where the front of the knee is sore', async ({ page }) => {
+	await signIn(page);
+	await openClient(page, 'Saskia', 'ladder');
+	await page.getByLabel('Knee bend L').fill('140');
+	await page.getByLabel('Ankle L').fill('26');
+	await page.getByLabel('Ankle R').fill('26');
+	await page.getByRole('button', { name: /^Free squat/ }).click();
+	const wedge = page.getByTestId('wedge');
+	await expect(wedge).toContainText('the full depth on a heel wedge of');
+	await expect(wedge).toContainText('the sore place here');
+	const shallow = Number.parseInt((await page.getByTestId('solved').textContent()) ?? '');
+	await wedge.getByRole('button', { name: /use the .* cm one/ }).click();
+	await expect(wedge).toContainText(/On a (3|4\.5) cm heel wedge/);
+	expect(Number.parseInt((await page.getByTestId('solved').textContent()) ?? '')).toBeGreaterThan(shallow);
+	await page.getByRole('button', { name: 'As measured' }).click();
+	await expect(page.getByLabel('Ankle R')).toHaveValue('');
+});
+
+test('by keyboard alone: from Today to a signed answer', async ({ page }) => {
+	await signIn(page, 'trainer');
+	for (let i = 0; i < 12; i++) {
+		await page.keyboard.press('j');
+		if ((await page.evaluate(() => document.activeElement?.textContent ?? '')).includes('Amos')) break;
+	}
+	await page.keyboard.press('Enter');
+	await page.waitForURL(/decide/);
+	await expect(page.getByTestId('sentence')).toContainText('a flare');
+	await page.keyboard.press('2');
+	await page.waitForURL(/ladder/);
+	await page.keyboard.press('ArrowRight');
+	await page.keyboard.press('?');
+	await expect(page.getByRole('heading', { name: 'Keys of this screen' })).toBeVisible();
+	await page.keyboard.press('Escape');
+	await page.keyboard.press('5');
+	await page.waitForURL(/decide/);
+	await expect(page.getByTestId('sentence')).toBeVisible();
+});
+
+test.describe('dark', () => {
+	test.use({ colorScheme: 'dark' });
+	test('every view of a client keeps its contrast', async ({ page }) => {
+		await signIn(page);
+		const id = await openClient(page, 'Bertil', 'ladder');
+		for (const view of ['ladder', 'measure', 'log', 'morning', 'decide', 'trend']) {
+			await visit(page, `/clients/${id}/${view}`);
+			await accessible(page);
+		}
+	});
+});
+
+test('the header names a protocol limit, and sources open from a slip', async ({ page }) => {
+	await signIn(page);
+	await openClient(page, 'Amos', 'decide');
+	await expect(page.getByRole('region', { name: 'Client' })).toContainText('Protocol limit: Right knee bend to 100°');
+	await page.getByRole('link', { name: 'ageberg-2010' }).first().click();
+	await expect(page.getByRole('row', { name: /ageberg-2010/ })).toContainText('back to usual by next day');
+});
