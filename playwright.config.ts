@@ -9,6 +9,7 @@ export default defineConfig({
 	timeout: 60_000,
 	expect: { timeout: 10_000 },
 	fullyParallel: false,
+	// One server and one demo: the files run in the order of their numbers.
 	workers: 1,
 	reporter: [['list'], ['json']],
 	use: {

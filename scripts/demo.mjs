@@ -34,6 +34,7 @@ if (anew) {
 	rmSync(settingsFile, { force: true });
 	cluster = await startCluster(home);
 }
+let server;
 let stopping = false;
 function stop(code) {
 	if (stopping) return;
@@ -41,10 +42,9 @@ function stop(code) {
 	cluster.stop();
 	process.exit(code);
 }
-process.on('SIGINT', () => server?.kill('SIGTERM') ?? stop(0));
-process.on('SIGTERM', () => server?.kill('SIGTERM') ?? stop(0));
-process.on('SIGHUP', () => server?.kill('SIGTERM') ?? stop(0));
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => (server === undefined ? stop(0) : server.kill('SIGTERM')));
 
+endOrphan(settings.pid);
 const wanted = Number(option('port') ?? process.env.PORT ?? settings.port ?? 4310);
 const port = (await isFree(wanted)) ? wanted : await freePort();
 const origin = `http://127.0.0.1:${port}`;
@@ -67,7 +67,6 @@ const env = {
 };
 const prepared = spawnSync(process.execPath, ['--import', 'tsx', join(root, 'demo/start.ts')], { cwd: root, env, stdio: ['ignore', 'inherit', 'inherit'] });
 if (prepared.status !== 0) stop(1);
-writeFileSync(settingsFile, JSON.stringify({ today, port }));
 try {
 	ensureBuild();
 } catch {
@@ -75,13 +74,26 @@ try {
 }
 // The server gets what it needs and no more: neither owner nor superuser password.
 for (const secret of ['MIGRATE_URL', 'SUPER_URL', 'OWNER_PASSWORD', 'APP_PASSWORD']) delete env[secret];
-const server = spawn(process.execPath, [join(root, 'build/index.js')], { cwd: root, env: { ...env, LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn' }, stdio: ['ignore', 'inherit', 'inherit'] });
+server = spawn(process.execPath, [join(root, 'build/index.js')], { cwd: root, env: { ...env, LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn' }, stdio: ['ignore', 'inherit', 'inherit'] });
+writeFileSync(settingsFile, JSON.stringify({ today, port, pid: server.pid }));
 server.on('exit', (code) => stop(code ?? 0));
 await ready(`${origin}/readyz`);
 const { STAFF } = await import('./sign-ins.mjs');
 console.log(`\nBolster demo, standing at ${today}:  ${origin}\n`);
 for (const s of STAFF) console.log(`  ${s.role.padEnd(16)} ${s.email.padEnd(28)} ${s.password}`);
 console.log('\nCtrl-C stops it and its database.');
+
+/** A demo that was killed outright leaves its server behind; it is ours to end. */
+function endOrphan(pid) {
+	const file = `/proc/${pid}/cmdline`;
+	if (pid === undefined || !existsSync(file) || !readFileSync(file, 'utf8').includes(join(root, 'build/index.js'))) return;
+	try {
+		process.kill(pid, 'SIGTERM');
+		spawnSync('sleep', ['1']);
+	} catch {
+		// Gone already.
+	}
+}
 
 async function isFree(p) {
 	const { createServer } = await import('node:net');

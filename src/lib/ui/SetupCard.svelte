@@ -130,4 +130,14 @@
 		</table>
 		<p class="label">Per leg, at this {'seatCm' in depth ? 'seat' : 'depth'}; quasi-static and planar, for comparing set-ups only. A hip moment near zero means the load shifts to the knee, never “no hip load”.</p>
 	</details>
+	<details class="mt-2">
+		<summary class="cursor-pointer font-semibold">Where these numbers come from</summary>
+		<ul class="list-disc pl-5 text-sm">
+			<li>Angles: a planar linkage of this body in the {TECHNIQUE_NAME[used].toLowerCase()}, solved for balance. Lengths {ctx.body.measured.length === 0 ? 'from stature' : `measured: ${ctx.body.measured.map((m) => m.replace('Cm', '')).join(', ')}; the rest from stature`} (<a href="/sources#drillis-contini-1966">drillis-contini-1966</a>), masses (<a href="/sources#winter-2009">winter-2009</a>).</li>
+			<li>Usable: {ctx.rules.base === 'painFree' ? 'the onset of pain' : 'what is tolerable'} or the protocol limit, whichever is less, minus the policy’s margin of {step.posture.load === undefined ? ctx.rules.marginDeg : ctx.rules.loadedMarginDeg}°{step.posture.load === undefined ? '' : ' for loaded work'} (<a href="/sources#practice-setting">practice-setting</a>).</li>
+			{#if band}<li>Error: 5th to 95th percentile of {band.samples} bodies and balance points drawn around this one, {band.low.toFixed(1)} to {band.high.toFixed(1)}; always the same draw for the same question. The model’s own error and the day’s form are not in it.</li>{/if}
+			{#if drawn.posture.assumed.length > 0}<li>Assumed: {drawn.posture.assumed.join(', ')}.</li>{/if}
+			<li>Hip is the angle between thigh and trunk, pelvis and back included; bare feet; joint centres level is 90° of thigh.</li>
+		</ul>
+	</details>
 </section>

@@ -56,6 +56,7 @@ export async function prescribe(ctx: Context, p: NewPrescription, recordedAt?: D
 		if (!(await lockClient(t, p.clientId))) return notFound;
 		const [r] = await loadRecords(t, p.clientId);
 		if (r === undefined) return notFound;
+		if (r.head.setting.usual[p.region] === undefined) return invalid('region', `${p.region} is not under treatment for this client.`);
 		if (!delegated(ctx.actor, r, p.family, ctx.today)) return { ok: false, refusal: { why: 'not-allowed', message: 'Prescribing for this client is not delegated to you; ask a licensed user.' } };
 		const existing = r.exercises.find((e) => e.id === p.exerciseId) ?? r.exercises.find((e) => e.family === p.family && e.region === p.region);
 		if (existing?.prescriptions.some((x) => x.id === p.id)) return ok(p.id);

@@ -5,8 +5,8 @@
 import { FAMILIES } from '#lib/catalogue/families.ts';
 import { ok } from '#lib/core/base/result.ts';
 import { doseVolume } from '#lib/core/dose/dose.ts';
-import { stepOf } from '#lib/core/exercise/family.ts';
-import { shortAt, type SolvedSetup } from '#lib/core/fit/fit.ts';
+import { stepOf, type Step } from '#lib/core/exercise/family.ts';
+import { fitStep, shortAt, type SolvedSetup } from '#lib/core/fit/fit.ts';
 import type { Prescribed, Trace } from '#lib/core/decision/trace.ts';
 import { changeText, decisionSentence } from '#lib/wording/decision.ts';
 import { stepTitle } from '#lib/wording/steps.ts';
@@ -17,7 +17,7 @@ import { answeredSlips } from '../repo/decision-repo.ts';
 import type { PrescriptionKind } from '../repo/exercise-repo.ts';
 import { allow, conflict, invalid, notFound, type Context, type Outcome } from './actor.ts';
 import { delegated, writePrescription } from './prescribe.ts';
-import { advancesToday, fitContextOf, loadRecords, slipOf, versions, type ClientRecord, type Slip } from './record.ts';
+import { advancesToday, fitContextOf, loadRecords, setupFor, slipOf, versions, type ClientRecord, type Slip } from './record.ts';
 
 export interface Answer {
 	readonly id: string;
@@ -86,9 +86,7 @@ function nextOf(ctx: Context, r: ClientRecord, slip: Slip, a: Answer): Outcome<N
 	const { sets, reps, loadKg, setup } = a.instead;
 	const now = slip.chain.head;
 	const dose = { ...now.dose, sets, reps, loadKg, target: step.usualDose.target };
-	const same = a.instead.step === now.step;
-	const solved = setup ?? (same ? (now.setup ?? undefined) : undefined);
-	const prescribed: Prescribed = { step: step.id, dose, ...(solved === undefined ? {} : { setup: solved }) };
+	const prescribed: Prescribed = { step: step.id, dose, setup: settledSetup(ctx, r, slip, step, setup) };
 	if (a.answer === 'altered') {
 		if (trace.decision === 'stop' || trace.decision === 'refer') return invalid('answer', 'After a stop or a referral nothing gentler is prescribed here; a licensed user clears it first.');
 		const refused = bolderThan(prescribed, trace.change?.result ?? slip.input.exercise, [now.step, trace.change?.result.step ?? now.step]);
@@ -98,6 +96,20 @@ function nextOf(ctx: Context, r: ClientRecord, slip: Slip, a: Answer): Outcome<N
 	if (trace.rule === 'refer.emergency' || trace.rule === 'refer.red-flag') return invalid('answer', 'A red flag is open; it is closed first, on the client’s page.');
 	if (shortAt(step, fitContextOf(r, ctx.today), prescribed.setup ?? null).some((l) => l.by === 'protocol')) return invalid('step', 'A protocol limit blocks this step; it comes first until it is lifted.');
 	return ok({ prescribed, kind: trace.decision === 'stop' ? 'resume' : 'alter', state: 'active' });
+}
+
+/**
+ * The whole set-up of what is prescribed instead: what was typed, on top of what is proposed or stands for that step, else as
+ * solved. Only the lengths that belong to the step are kept, so that a cleared field never means "as low as you like".
+ */
+function settledSetup(ctx: Context, r: ClientRecord, slip: Slip, step: Step, typed: SolvedSetup | undefined): SolvedSetup {
+	const proposed = slip.trace.change?.result;
+	const { head } = slip.chain;
+	const base = proposed?.step === step.id ? proposed.setup : head.step === step.id ? head.setup : undefined;
+	const own = base ?? setupFor(step, fitStep(step, fitContextOf(r, ctx.today)));
+	const { seatCm = own.seatCm, thighDeg = own.thighDeg, heelWedgeCm = own.heelWedgeCm } = typed ?? {};
+	if (step.posture.adjust === 'seat') return seatCm === undefined ? {} : { seatCm, ...(seatCm === own.seatCm && own.build !== undefined ? { build: own.build } : {}) };
+	return { ...(thighDeg === undefined ? {} : { thighDeg }), ...(heelWedgeCm === undefined ? {} : { heelWedgeCm }) };
 }
 
 /** Why something is bolder than what was proposed; undefined when it is gentler or equal. */

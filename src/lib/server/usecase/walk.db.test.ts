@@ -119,6 +119,25 @@ describe('signing', () => {
 		expect(await signDecision(trainer, answerTo(r, s, { answer: 'altered', instead: instead(dose.sets, dose.reps - 2) }))).toMatchObject({ ok: true });
 		expect((await client(physio, 'Tamsin')).exercises[0]?.prescriptions.at(-1)?.dose.reps).toBe(dose.reps - 2);
 	});
+	it('a seat that was cleared keeps what is proposed, and a lower one is bolder', async () => {
+		const r = await client(physio, 'Bertil');
+		const s = slip(r);
+		expect(s.trace.change).toMatchObject({ kind: 'dial', dial: 'surface' });
+		const { step, dose } = s.chain.head;
+		const instead = { step, sets: 1, reps: Math.max(3, dose.reps - 4), loadKg: 0 };
+		expect(await signDecision(trainer, answerTo(r, s, { answer: 'altered', instead: { ...instead, setup: { seatCm: 40 } } }))).toMatchObject({ ok: false, refusal: { field: 'instead', message: expect.stringContaining('lower than the proposed') as string } });
+		expect(await signDecision(trainer, answerTo(r, s, { answer: 'altered', instead: { ...instead, setup: {} } }))).toMatchObject({ ok: true });
+		expect((await client(physio, 'Bertil')).exercises[0]?.prescriptions.at(-1)?.setup?.seatCm).toBe(s.trace.change?.result.setup?.seatCm);
+	});
+	it('overriding to another step takes that step’s own solved length, not the old seat', async () => {
+		const r = await client(physio, 'Tamsin');
+		const s = slip(r);
+		const over = answerTo(r, s, { answer: 'overridden', reason: 'squats well in the gym', instead: { step: 'free-squat', sets: 1, reps: 5, loadKg: 0, setup: { seatCm: 46 } } });
+		expect(await signDecision(physio, over)).toMatchObject({ ok: true });
+		const setup = (await client(physio, 'Tamsin')).exercises[0]?.prescriptions.at(-1)?.setup;
+		expect(setup?.seatCm).toBeUndefined();
+		expect(setup?.thighDeg).toBeGreaterThan(29);
+	});
 	it('a stop is accepted, holds until a licensed override resumes it', async () => {
 		const r = await client(physio, 'Odile');
 		const s = slip(r);

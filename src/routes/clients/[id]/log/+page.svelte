@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import { page } from '$app/state';
 	import { INCOMPLETE, PAIN_AT, SYMPTOMS } from '#lib/core/session/record.ts';
 	import Act from '#lib/ui/Act.svelte';
 	import Choice from '#lib/ui/Choice.svelte';
@@ -13,7 +14,8 @@
 	import { regionName, SYMPTOM_NAME } from '#lib/wording/names.ts';
 
 	let { data, form } = $props();
-	const exercise = $derived(data.exercises.find((e) => e.head !== null));
+	const given = $derived(data.exercises.filter((e) => e.head !== null));
+	const exercise = $derived(given.find((e) => e.id === page.url.searchParams.get('exercise')) ?? given[0]);
 	const head = $derived(exercise?.head ?? null);
 	const was = (name: string, fallback = ''): string => (form && 'typed' in form ? (form.typed[name] ?? fallback) : fallback);
 	const wrong = (name: string): string | undefined => (form && 'field' in form && form.field === name ? form.message : undefined);
@@ -50,6 +52,11 @@
 		</div>
 	{/if}
 	<Said done={form && 'done' in form ? form.done : undefined} refused={lost || (form && 'message' in form ? form.message : undefined)} />
+	{#if given.length > 1}
+		<nav aria-label="Exercises" class="mb-3 flex flex-wrap gap-2">
+			{#each given as e (e.id)}<a href="?exercise={e.id}" aria-current={e.id === exercise?.id ? 'true' : undefined} class="rounded-md border border-edge px-3 py-2.5 {e.id === exercise?.id ? 'bg-wash font-bold' : ''}">{e.head?.snapshot.title} · {regionName(e.region)}</a>{/each}
+		</nav>
+	{/if}
 	{#if !exercise || !head}
 		<h2>Nothing prescribed yet</h2>
 		<p class="mt-2">Choose a step first: <a href="/clients/{data.head.id}/ladder">to the ladder</a>.</p>
