@@ -27,8 +27,8 @@
 		<a href="/" class="text-lg font-bold text-ink no-underline">Bolster</a>
 		<a href="/">Today</a>
 		<span class="label max-md:hidden">{data.me.practice}</span>
-		<span class="label ml-auto" title={data.me.role}>{data.me.name}<span class="max-md:hidden">, {data.me.role}</span></span>
-		<span class="label">{shortDay(data.me.today)}</span>
+		<span class="label ml-auto max-sm:sr-only" title={data.me.role}>{data.me.name}<span class="max-md:hidden">, {data.me.role}</span></span>
+		<span class="label max-sm:ml-auto">{shortDay(data.me.today)}</span>
 		<form method="POST" action="/sign-out"><button class="cursor-pointer text-sm text-accent underline">Sign out</button></form>
 	</header>
 {/if}

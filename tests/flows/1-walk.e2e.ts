@@ -25,7 +25,7 @@ test('a sore knee from a measured range to a prescribed, solved seat', async ({ 
 	const before = Number((await card.getByTestId('solved').textContent())?.split(' ')[0]);
 	// Trying a range moves the waterline and the solved seat at once, without the server.
 	await page.getByLabel('Knee bend R').fill('85');
-	await expect(page.getByText('right usable now 80°')).toBeVisible();
+	await expect(page.getByTestId('level')).toHaveText('80°');
 	const tried = Number((await card.getByTestId('solved').textContent())?.split(' ')[0]);
 	expect(tried).toBeGreaterThan(before);
 	await expect(card.getByTestId('techniques').getByRole('row')).toHaveCount(6);
@@ -48,7 +48,7 @@ test('a sore knee from a measured range to a prescribed, solved seat', async ({ 
 	await expect(page.getByTestId('done')).toContainText('Saved 2 ranges.');
 	await accessible(page);
 	await visit(page, `/clients/${id}/ladder`);
-	await expect(page.getByText('right usable now 96°')).toBeVisible();
+	await expect(page.getByTestId('level')).toHaveText('96°');
 	await page.getByRole('button', { name: /^Free squat/ }).click();
 	await expect(card.getByRole('heading', { name: 'Free squat' })).toBeVisible();
 	await page.getByRole('button', { name: /^Standard seat/ }).click();

@@ -43,8 +43,9 @@
 	/** The error belongs to what was solved: to the set-up itself, or to how low this body could go. */
 	const reachText = $derived.by((): string => {
 		if (spread === null) return '';
-		if (fit.verdict === 'set-up' && !wedged) return `± ${spread} · `;
 		const own = techniques.find((t) => t.technique === used);
+		const solved = own === undefined || own.reach === null ? '' : own.unit === 'cm' ? `lowest inside the limits ${Math.ceil(own.reach)} cm ± ${spread} · ` : `± ${spread} · `;
+		if (fit.verdict === 'set-up' && !wedged) return solved;
 		if (own === undefined || own.reach === null) return '';
 		return own.unit === 'cm' ? `lowest for this body ${Math.ceil(own.reach)} ± ${spread} · ` : `deepest for this body ${Math.floor(own.reach)}° ± ${spread} · `;
 	});

@@ -27,28 +27,24 @@
 	let { family, fits, ctx, axis, side, limit, error, chosen, current, locked, choose }: Props = $props();
 
 	const H = 250;
-	const W = 52;
+	const W = 49;
 	const LEFT = 34;
+	/** Gutter at the right for the level's own number, so that it hides no bar's. */
+	const RIGHT = 62;
 	const level = $derived(limit.kind === 'known' ? limit.limit - limit.margin : null);
 	const values = $derived([...fits.map((f) => f.demand[axis]), ...(level === null ? [] : [level])]);
 	const low = $derived(Math.max(POSSIBLE_RANGE[axis][0], Math.floor((Math.min(...values) - 15) / 10) * 10));
 	const high = $derived(Math.ceil((Math.max(...values) + 6) / 10) * 10);
 	const y = $derived((v: number) => 18 + (H - 18) * (1 - (Math.max(low, Math.min(high, v)) - low) / (high - low)));
 	const ticks = $derived(Array.from({ length: Math.floor((high - low) / 20) + 1 }, (_, i) => Math.ceil(low / 20) * 20 + 20 * i).filter((t) => t <= high));
-	const width = $derived(LEFT + fits.length * W);
+	const width = $derived(LEFT + fits.length * W + RIGHT);
+	const end = $derived(width - RIGHT);
 	function word(f: StepFit): string {
 		if (f.verdict === 'set-up') return f.setup?.seatCm !== undefined ? `${f.setup.seatCm} cm` : `${f.setup?.thighDeg}° deep`;
 		const first = f.limiting[0];
 		if (f.verdict === 'blocked') return first === undefined ? 'blocked' : `short ${Math.ceil(first.short)}°`;
 		return VERDICT_WORD[f.verdict];
 	}
-	/** The label covers the last three columns: it stands on the side of the line where it hides fewer of their numbers. */
-	const labelBelow = $derived.by(() => {
-		if (level === null) return true;
-		const tops = fits.slice(-3).map((f) => y(f.demand[axis]) - 9);
-		const hidden = (from: number, to: number): number => tops.filter((t) => t > from - 6 && t < to + 6).length;
-		return hidden(y(level) + 3, y(level) + 22) <= hidden(y(level) - 22, y(level) - 3);
-	});
 	const TONE = { fits: 'text-tolerated', 'set-up': 'text-accent', watch: 'text-caution', blocked: 'text-quiet', unmeasured: 'text-quiet' } as const;
 	const SHAPE = { fits: '●', 'set-up': '◆', watch: '▲', blocked: '✕', unmeasured: '?' } as const;
 </script>
@@ -60,28 +56,29 @@
 				<pattern id="above" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0V6" stroke="var(--edge)" stroke-width="1.3" /></pattern>
 			</defs>
 			{#if level !== null}
-				<rect x={LEFT} y={y(level)} width={width - LEFT} height={H - y(level)} fill="var(--water)" />
+				<rect x={LEFT} y={y(level)} width={end - LEFT} height={H - y(level)} fill="var(--water)" />
 			{/if}
 			{#each ticks as t (t)}
-				<path d="M{LEFT} {y(t)}H{width}" stroke="var(--hairline)" />
+				<path d="M{LEFT} {y(t)}H{end}" stroke="var(--hairline)" />
 				<text x={LEFT - 5} y={y(t) + 4} text-anchor="end" font-size="11" fill="var(--quiet)">{t}°</text>
 			{/each}
 			{#each fits as f, i (f.step)}
-				{@const x = LEFT + i * W + 9}
+				{@const x = LEFT + i * W + 8}
 				{@const top = y(f.demand[axis])}
 				{@const water = level === null ? H : Math.max(top, y(level))}
-				<rect {x} y={water} width={W - 18} height={Math.max(0, H - water)} fill={f.step === chosen ? 'var(--accent)' : 'var(--bar)'} opacity={f.verdict === 'unmeasured' ? 0.5 : 1} />
-				{#if water > top}<rect {x} y={top} width={W - 18} height={water - top} fill="url(#above)" stroke={f.step === chosen ? 'var(--accent)' : 'var(--edge)'} />{/if}
-				{#if f.demandSetUp}<path d="M{x - 3} {y(f.demandSetUp[axis])}h{W - 12}" stroke={f.step === chosen ? 'var(--ink)' : 'var(--accent)'} stroke-width="2.4" stroke-dasharray="4 3" />{/if}
-				<text x={x + (W - 18) / 2} y={top - 5} text-anchor="middle" font-size="11.5" font-weight="600" fill="var(--ink)">{Math.round(f.demand[axis])}°</text>
+				<rect {x} y={water} width={W - 16} height={Math.max(0, H - water)} fill={f.step === chosen ? 'var(--accent)' : 'var(--bar)'} opacity={f.verdict === 'unmeasured' ? 0.5 : 1} />
+				{#if water > top}<rect {x} y={top} width={W - 16} height={water - top} fill="url(#above)" stroke={f.step === chosen ? 'var(--accent)' : 'var(--edge)'} />{/if}
+				{#if f.demandSetUp}<path d="M{x - 3} {y(f.demandSetUp[axis])}h{W - 10}" stroke={f.step === chosen ? 'var(--ink)' : 'var(--accent)'} stroke-width="2.4" stroke-dasharray="4 3" />{/if}
+				<text x={x + (W - 16) / 2} y={top - 5} text-anchor="middle" font-size="11.5" font-weight="600" fill="var(--ink)">{Math.round(f.demand[axis])}°</text>
 			{/each}
 			{#if level !== null}
-				<rect x={LEFT} y={y(level + error)} width={width - LEFT} height={Math.max(0, y(level - error) - y(level + error))} fill="var(--tolerated)" opacity="0.14" />
-				<path d="M{LEFT} {y(level)}H{width}" stroke="var(--tolerated)" stroke-width="2.4" />
-				<rect x={width - 148} y={y(level) + (labelBelow ? 3 : -22)} width="148" height="19" rx="3" fill="var(--paper)" opacity="0.92" />
-				<text x={width - 4} y={y(level) + (labelBelow ? 17 : -8)} text-anchor="end" font-size="12.5" font-weight="700" fill="var(--tolerated)">{side} usable now {Math.round(level)}°</text>
+				<rect x={LEFT} y={y(level + error)} width={end - LEFT} height={Math.max(0, y(level - error) - y(level + error))} fill="var(--tolerated)" opacity="0.14" />
+				<path d="M{LEFT} {y(level)}H{end + 4}" stroke="var(--tolerated)" stroke-width="2.4" />
+				<text x={end + 7} y={y(level) - 5} font-size="12" fill="var(--tolerated)">{side}</text>
+				<text x={end + 7} y={y(level) + 13} font-size="17" font-weight="700" fill="var(--tolerated)" data-testid="level">{Math.round(level)}°</text>
+				<text x={end + 7} y={y(level) + 27} font-size="11" fill="var(--tolerated)">usable</text>
 			{/if}
-			<path d="M{LEFT} {H}H{width}" stroke="var(--ink)" stroke-width="1.5" />
+			<path d="M{LEFT} {H}H{end}" stroke="var(--ink)" stroke-width="1.5" />
 		</svg>
 		<ul class="flex" style:padding-left="{LEFT}px" aria-label="Steps, gentle to hard">
 			{#each fits as f, i (f.step)}
@@ -96,7 +93,7 @@
 							aria-label="{step.title}: {Math.round(f.demand[axis])} degrees, {word(f)}{locked.has(f.step) ? ', gate not met' : ''}{f.step === current ? ', prescribed now' : ''}"
 							class="w-full cursor-pointer rounded-md px-0.5 pt-1 pb-1.5 text-center hover:bg-wash {f.step === chosen ? 'bg-wash' : ''}"
 						>
-							<span class="pointer-events-none mx-auto block w-[46px]"><FigureView figure={drawn.figure} label="" height={54} /></span>
+							<span class="pointer-events-none mx-auto block w-[44px]"><FigureView figure={drawn.figure} label="" height={54} /></span>
 							<span class="mt-0.5 block h-[30px] text-[11px] leading-[1.25] {f.step === current ? 'font-bold underline decoration-2 underline-offset-2' : ''}">{step.short}</span>
 							<span class="block text-[11.5px] leading-tight font-semibold {TONE[f.verdict]}"><span aria-hidden="true">{SHAPE[f.verdict]}</span> {word(f)}</span>
 							<span class="block h-[14px] text-[10.5px] leading-[14px] text-quiet">{f.step === current ? 'now' : locked.has(f.step) ? 'gate' : ''}</span>

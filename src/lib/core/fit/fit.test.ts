@@ -172,9 +172,10 @@ describe('a set-up that somebody chose', () => {
 
 describe('building a seat from the room', () => {
 	const furniture = { seats: [42, 46], pads: [{ cm: 3, count: 2 }] };
-	it('takes the lowest build that is high enough', () => {
+	it('takes the lowest build that is high enough, a chair alone before a little less height on a pad', () => {
 		expect(buildSeat(51, furniture)).toEqual({ seat: 46, pads: [3, 3], reaches: 52, short: 0 });
-		expect(buildSeat(45, furniture)).toEqual({ seat: 42, pads: [3], reaches: 45, short: 0 });
+		expect(buildSeat(44, furniture)).toEqual({ seat: 46, pads: [], reaches: 46, short: 0 });
+		expect(buildSeat(43, { seats: [42, 49], pads: [{ cm: 3, count: 1 }] })).toEqual({ seat: 42, pads: [3], reaches: 45, short: 0 });
 		expect(buildSeat(30, furniture)?.reaches).toBe(42);
 	});
 	it('says by how much the room falls short', () => {

@@ -21,7 +21,7 @@ export interface Build {
 }
 
 /** A pad that can be left out is worth this many cm of extra height: fewer pads stand firmer. @source common-practice */
-const PAD_WORTH_CM = 0.75;
+const PAD_WORTH_CM = 1.5;
 
 /**
  * The lowest build at or above the height, fewer pads counting for a little height; where none reaches, the tallest with
