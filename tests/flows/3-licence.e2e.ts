@@ -1,6 +1,6 @@
 /** Who may: closing a red flag, resuming after a stop, overriding; and the walk by keyboard alone, in the dark. */
 import { expect, test } from '@playwright/test';
-import { accessible, openClient, signIn, visit } from './people.ts';
+import { accessible, openClient, score, signIn, visit } from './people.ts';
 
 test.describe.configure({ mode: 'serial' });
 
@@ -46,6 +46,26 @@ test('a red flag holds everything until a licensed user closes it with a note', 
 	await page.getByRole('button', { name: 'Close the flag' }).click();
 	await expect(page.getByTestId('done')).toContainText('Flag closed.');
 	await expect(page.getByTestId('sentence')).not.toContainText('Refer');
+});
+
+test('a session logged by mistake is taken out with its reason, and the slip forgets it', async ({ page }) => {
+	await signIn(page);
+	const id = await openClient(page, 'Bertil', 'decide');
+	await visit(page, `/clients/${id}/log`);
+	for (const [label, v] of [['Effort', 9], ['Before', 2], ['Worst', 9], ['After', 6]] as const) await score(page, label, v);
+	await page.getByRole('button', { name: 'Log as prescribed' }).click();
+	await expect(page.getByTestId('done')).toContainText('Logged.');
+	await visit(page, `/clients/${id}/decide`);
+	await expect(page.getByTestId('sentence')).toContainText('peaked at 9 today; the stop line is 8');
+	await visit(page, `/clients/${id}/log`);
+	await page.getByRole('button', { name: 'Logged by mistake' }).first().click();
+	await page.getByRole('button', { name: 'Take it out' }).click();
+	await expect(page.getByText('Say in a few words what was wrong with it.').first()).toBeVisible();
+	await page.getByLabel('What was wrong with it').fill('typed for the wrong client');
+	await page.getByRole('button', { name: 'Take it out' }).click();
+	await expect(page.getByTestId('done')).toContainText('Taken out.');
+	await visit(page, `/clients/${id}/decide`);
+	await expect(page.getByTestId('sentence')).not.toContainText('peaked at 9');
 });
 
 test('technique and policy are chosen by a licensed user and change the ladder', async ({ page }) => {

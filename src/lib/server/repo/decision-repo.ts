@@ -33,6 +33,8 @@ export interface SignedDecision {
 	readonly reason: string | null;
 	readonly by: string;
 	readonly undone: boolean;
+	/** A session or morning it may have rested on was corrected or taken out afterwards. */
+	readonly recordChanged: boolean;
 	readonly recordedAt: Date;
 }
 
@@ -51,6 +53,7 @@ interface Row {
 	reason: string | null;
 	member: string | null;
 	undone: boolean;
+	record_changed: boolean;
 	recorded_at: Date;
 }
 
@@ -58,7 +61,11 @@ interface Row {
 export async function decisions(t: PracticeTransaction, clientId?: string): Promise<readonly SignedDecision[]> {
 	const { rows } = await sql<Row>`
 		select d.id, d.client_id, d.exercise_id, d.local_day, d.based_on, d.inputs_hash, d.inputs, d.versions, d.proposal, d.answer, d.outcome, d.reason, m.name as member, d.recorded_at,
-			exists (select 1 from decision u where u.practice_id = d.practice_id and u.replaces_id = d.id and u.answer = 'undone') as undone
+			exists (select 1 from decision u where u.practice_id = d.practice_id and u.replaces_id = d.id and u.answer = 'undone') as undone,
+			exists (select 1 from exercise_log v join exercise_log o on o.practice_id = v.practice_id and o.id = v.replaces_id
+				where v.practice_id = d.practice_id and v.exercise_id = d.exercise_id and o.recorded_at <= d.recorded_at and v.recorded_at > d.recorded_at)
+			or exists (select 1 from checkin v join checkin o on o.practice_id = v.practice_id and o.id = v.replaces_id
+				where v.practice_id = d.practice_id and v.client_id = d.client_id and o.recorded_at <= d.recorded_at and v.recorded_at > d.recorded_at) as record_changed
 		from decision d left join member m on m.practice_id = d.practice_id and m.id = d.written_by
 		where d.answer <> 'undone' and ${ofClient('d', clientId)} order by d.local_day desc, d.recorded_at desc`.execute(t.trx);
 	return rows.map((r) => ({
@@ -76,6 +83,7 @@ export async function decisions(t: PracticeTransaction, clientId?: string): Prom
 		reason: r.reason,
 		by: r.member ?? 'unknown',
 		undone: r.undone,
+		recordChanged: r.record_changed,
 		recordedAt: r.recorded_at
 	}));
 }

@@ -9,6 +9,7 @@ export interface Logged {
 	readonly clientId: string;
 	readonly exerciseId: string;
 	readonly prescriptionId: string;
+	readonly visitId: string;
 	readonly writtenBy: string;
 	readonly session: Session;
 }
@@ -18,6 +19,7 @@ interface Row {
 	client_id: string;
 	exercise_id: string;
 	prescription_id: string;
+	visit_id: string;
 	written_by: string;
 	local_day: string;
 	observed: boolean;
@@ -38,7 +40,7 @@ interface Row {
 /** All logs, oldest first. */
 export async function logs(t: PracticeTransaction, clientId?: string): Promise<readonly Logged[]> {
 	const { rows } = await sql<Row>`
-		select l.id, l.client_id, l.exercise_id, l.prescription_id, l.written_by, v.local_day, v.observed, l.prescribed, l.sets, l.pains, l.pain_at, l.pain_only_loaded, l.symptoms,
+		select l.id, l.client_id, l.exercise_id, l.prescription_id, l.visit_id, l.written_by, v.local_day, v.observed, l.prescribed, l.sets, l.pains, l.pain_at, l.pain_only_loaded, l.symptoms,
 			l.radiating_lower, l.cauda_equina, l.faults, l.incomplete_because, l.soreness, l.confidence
 		from exercise_log l join visit v on v.practice_id = l.practice_id and v.id = l.visit_id
 		where ${isHead('exercise_log', 'l')} and ${ofClient('l', clientId)} order by v.local_day, v.started_at, l.recorded_at`.execute(t.trx);
@@ -47,6 +49,7 @@ export async function logs(t: PracticeTransaction, clientId?: string): Promise<r
 		clientId: r.client_id,
 		exerciseId: r.exercise_id,
 		prescriptionId: r.prescription_id,
+		visitId: r.visit_id,
 		writtenBy: r.written_by,
 		session: withoutNulls({
 			date: r.local_day,

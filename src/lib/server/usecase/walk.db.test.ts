@@ -18,6 +18,7 @@ import { showClient } from './show-client.ts';
 import { showToday } from './show-today.ts';
 import { signDecision, type Answer } from './sign-decision.ts';
 import { undoDecision } from './undo-decision.ts';
+import { voidLog } from './void-log.ts';
 
 let d: TestDatabase;
 let physio: Context;
@@ -205,6 +206,29 @@ describe('logging', () => {
 		expect(await closeFlag(trainer, close)).toMatchObject({ ok: false, refusal: { why: 'not-allowed' } });
 		expect(await closeFlag(physio, close)).toMatchObject({ ok: true });
 		expect(slip(await client(trainer, 'Tamsin')).trace.decision).not.toBe('refer');
+	});
+	it('a session logged by mistake can be taken out by its writer or a licensed user; decisions on it say so', async () => {
+		const r = await client(trainer, 'Tamsin');
+		const before = slip(r);
+		const log = logOf(r, { pains: [{ region: 'hip-left', before: 1, peak: 9, after: 8 }] });
+		await logVisit(physio, log);
+		const bad = await client(trainer, 'Tamsin');
+		expect(slip(bad).trace.rule).toBe('stop.pain');
+		expect(await signDecision(physio, answerTo(bad, slip(bad)))).toMatchObject({ ok: true });
+		const out = { id: randomUUID(), clientId: r.head.id, logId: log.id, reason: 'meant another client' };
+		expect(await voidLog(trainer, out)).toMatchObject({ ok: false, refusal: { why: 'not-allowed' } });
+		expect(await voidLog(physio, { ...out, reason: ' ' })).toMatchObject({ ok: false, refusal: { field: 'reason' } });
+		expect(await voidLog(physio, out)).toMatchObject({ ok: true });
+		expect(await voidLog(physio, out)).toMatchObject({ ok: true });
+		expect(await voidLog(physio, { ...out, id: randomUUID() })).toMatchObject({ ok: false, refusal: { why: 'conflict' } });
+		const mended = await client(trainer, 'Tamsin');
+		expect(mended.logs.map((l) => l.id)).toEqual(r.logs.map((l) => l.id));
+		const signed = await physio.inPractice((t) => decisions(t, r.head.id));
+		expect(signed[0]).toMatchObject({ recordChanged: true });
+		expect(replay(signed[0]!)).toEqual({ same: true });
+		const undone = await undoDecision(physio, { id: randomUUID(), prescriptionId: randomUUID(), clientId: r.head.id, decisionId: signed[0]!.id });
+		expect(undone).toMatchObject({ ok: true });
+		expect(slip(await client(trainer, 'Tamsin')).trace).toEqual(before.trace);
 	});
 	it('refuses the future, a foreign prescription, and more clean than done', async () => {
 		const r = await client(trainer, 'Tamsin');

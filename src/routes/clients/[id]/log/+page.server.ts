@@ -1,7 +1,10 @@
+import { z } from 'zod';
+import { text, uuid } from '#lib/contract/basics.ts';
 import { parseLog } from '#lib/contract/log-form.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { orError, refusal, refuseField } from '#lib/server/http/respond.ts';
 import { logVisit } from '#lib/server/usecase/log-visit.ts';
+import { voidLog } from '#lib/server/usecase/void-log.ts';
 import { showClient } from '#lib/server/usecase/show-client.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -13,11 +16,12 @@ export const load: PageServerLoad = ({ locals, params }) =>
 			return { id: e.id, region: e.region, head: head === undefined ? null : { id: head.id, step: head.step, dose: head.dose, setup: head.setup, snapshot: head.snapshot, state: head.state }, ids: { id: id as string, visitId: visitId as string } };
 		}),
 		treatsBack: r.exercises.some((e) => e.region.startsWith('back')),
-		recent: r.logs.slice(-4).map((l) => ({ id: l.id, date: l.session.date, sets: l.session.sets.length, reps: l.session.sets[0]?.reps ?? 0, peak: l.session.pains[0]?.peak ?? null }))
+		voidId: formIds(ctx, 1)[0] as string,
+		recent: r.logs.slice(-4).reverse().map((l) => ({ id: l.id, mine: l.writtenBy === ctx.actor.memberId || ctx.actor.licensed, date: l.session.date, sets: l.session.sets.length, reps: l.session.sets[0]?.reps ?? 0, peak: l.session.pains[0]?.peak ?? null }))
 	}));
 
 export const actions: Actions = {
-	default: async ({ request, locals, params }) => {
+	log: async ({ request, locals, params }) => {
 		const form = await request.formData();
 		const ctx = contextIn(locals);
 		const { record } = orError(await showClient(ctx, params.id, 'log a session', () => null, 'log visit'));
@@ -27,5 +31,12 @@ export const actions: Actions = {
 		if (!parsed.ok) return refuseField(form, parsed.field, parsed.message);
 		const done = await logVisit(ctx, { ...parsed.value, clientId: params.id });
 		return done.ok ? { done: 'Logged. The next morning decides with it.', emergency: done.value.emergency } : refusal(form, done.refusal);
+	},
+	void: async ({ request, locals, params }) => {
+		const form = await request.formData();
+		const parsed = z.object({ id: uuid, logId: uuid, reason: text(200) }).safeParse(Object.fromEntries(form));
+		if (!parsed.success) return refuseField(form, 'reason', parsed.error.issues[0]?.message ?? '');
+		const done = await voidLog(contextIn(locals), { ...parsed.data, clientId: params.id });
+		return done.ok ? { done: 'Taken out. The entry is kept beside it, with your reason.', emergency: false } : refusal(form, done.refusal);
 	}
 };

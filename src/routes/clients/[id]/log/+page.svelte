@@ -28,6 +28,9 @@
 	let sets: Record<string, string> = $state({});
 	let faults: Record<string, string> = $state({});
 	let exceptions = $state(false);
+	/** The logged session that is being taken out, and why. */
+	let taking = $state('');
+	let why = $state('');
 	$effect.pre(() => {
 		if (day === '') day = data.head.today;
 	});
@@ -70,7 +73,7 @@
 		</p>
 		<ol class="my-1 list-decimal pl-6 text-base">{#each head.snapshot.cues as cue (cue)}<li>{cue}</li>{/each}</ol>
 		<p class="border-l-4 border-caution pl-3 text-base">{head.snapshot.cautions.find((c) => c.startsWith('Stop')) ?? head.snapshot.cautions[0]}</p>
-		<form method="POST" class="mt-3" use:keepForm={'log'} use:enhance={sending((text) => (lost = text), () => scrollTo({ top: 0 }))} novalidate>
+		<form method="POST" action="?/log" class="mt-3" use:keepForm={'log'} use:enhance={sending((text) => (lost = text), () => scrollTo({ top: 0 }))} novalidate>
 			<input type="hidden" name="id" value={exercise.ids.id} />
 			<input type="hidden" name="visitId" value={exercise.ids.visitId} />
 			<input type="hidden" name="exerciseId" value={exercise.id} />
@@ -129,8 +132,26 @@
 			</details>
 			<div class="sticky bottom-0 -mx-3 border-t bg-paper px-3 py-3"><Act big>{exceptions ? 'Log the session' : 'Log as prescribed'}</Act></div>
 		</form>
-		{#if data.recent.length > 0}
-			<p class="label mt-4">Before: {data.recent.map((r) => `${shortDay(r.date)} ${r.sets}×${r.reps}, worst ${r.peak ?? '–'}`).join(' · ')}</p>
-		{/if}
+	{/if}
+	{#if data.recent.length > 0}
+		<section class="rule mt-6 pt-3 text-base" aria-label="Last sessions">
+			<h3>Last sessions</h3>
+			<ul>
+				{#each data.recent as r (r.id)}
+					<li class="rule flex flex-wrap items-center gap-x-4 py-1">
+						<span>{shortDay(r.date)}: {r.sets}×{r.reps}, worst {r.peak ?? '–'}</span>
+						{#if r.mine}<button type="button" class="ml-auto min-h-12 cursor-pointer text-accent underline" aria-expanded={taking === r.id} onclick={() => (taking = taking === r.id ? '' : r.id)}>Logged by mistake</button>{/if}
+						{#if taking === r.id}
+							<form method="POST" action="?/void" class="flex w-full flex-wrap items-end gap-3 pb-2" use:enhance={sending((text) => (lost = text), () => (taking = ''))} novalidate>
+								<input type="hidden" name="id" value={data.voidId} />
+								<input type="hidden" name="logId" value={r.id} />
+								<Field name="reason" label="What was wrong with it" bind:value={why} wrong={wrong('reason')} width="w-64 max-w-full" />
+								<Act kind="danger">Take it out</Act>
+							</form>
+						{/if}
+					</li>
+				{/each}
+			</ul>
+		</section>
 	{/if}
 </main>

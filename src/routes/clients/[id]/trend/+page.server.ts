@@ -32,6 +32,7 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 				outcome: d.outcome.text,
 				answer: d.undone ? 'undone' : d.answer,
 				reason: d.reason,
+				recordChanged: d.recordChanged,
 				engine: d.versions.engine,
 				replay: asked === d.id || asked === 'all' ? replay(d) : null
 			}))

@@ -48,7 +48,7 @@
 					<li class="rule grid grid-cols-[5.5rem_1.7rem_1fr_7.5rem] gap-3 py-1.5 text-sm max-sm:grid-cols-[4rem_1.7rem_1fr]">
 						<span class="label">{shortDay(d.day).slice(4)}</span>
 						<Stroke decision={d.decision} size={20} />
-						<span>{d.answer === 'accepted' ? d.sentence : d.outcome}{#if d.answer !== 'accepted'}<span class="label block">{d.answer}; proposed: {d.sentence} {d.reason ?? ''}</span>{/if}</span>
+						<span>{d.answer === 'accepted' ? d.sentence : d.outcome}{#if d.answer !== 'accepted'}<span class="label block">{d.answer}; proposed: {d.sentence} {d.reason ?? ''}</span>{/if}{#if d.recordChanged}<span class="block text-caution">record changed since</span>{/if}</span>
 						<span class="label text-right max-sm:col-span-3 max-sm:text-left">
 							{d.by}<br />
 							{#if d.replay === null}<a href="?replay={d.id}" data-sveltekit-noscroll>Replay</a>{:else if d.replay.same}<span class="text-tolerated">same trace</span>{:else}<span class="text-caution">differs since {d.replay.since}</span>{/if}

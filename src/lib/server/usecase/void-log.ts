@@ -1,0 +1,54 @@
+/**
+ * Takes a logged session out of the record: one's own, or anybody's for a licensed user. The row stays, with a successor that says
+ * who voided it and why; decisions that rested on it show that the record changed since.
+ */
+import { ok } from '#lib/core/base/result.ts';
+import { append } from '../db/append.ts';
+import { lockClient } from '../repo/client-repo.ts';
+import { logs } from '../repo/log-repo.ts';
+import { allow, conflict, invalid, notFound, type Context, type Outcome } from './actor.ts';
+
+export interface Voiding {
+	readonly id: string;
+	readonly clientId: string;
+	readonly logId: string;
+	readonly reason: string;
+}
+
+export async function voidLog(ctx: Context, v: Voiding): Promise<Outcome<true>> {
+	const may = allow(ctx.actor, 'log visit');
+	if (!may.ok) return may;
+	if (v.reason.trim().length < 3) return invalid('reason', 'Say in a few words what was wrong with it.');
+	return ctx.inPractice(async (t) => {
+		if (!(await lockClient(t, v.clientId))) return notFound;
+		const repeated = await t.trx.selectFrom('exercise_log').select('id').where('id', '=', v.id).executeTakeFirst();
+		if (repeated !== undefined) return ok(true);
+		const log = (await logs(t, v.clientId)).find((l) => l.id === v.logId);
+		if (log === undefined) return conflict('This session was already taken out, or is not this client’s.');
+		if (log.writtenBy !== ctx.actor.memberId && !ctx.actor.licensed) return { ok: false, refusal: { why: 'not-allowed', message: 'A colleague logged this session; they or a licensed user can take it out.' } };
+		const { session } = log;
+		const written = await append(t, 'exercise_log', {
+			id: v.id,
+			visit_id: log.visitId,
+			client_id: v.clientId,
+			exercise_id: log.exerciseId,
+			prescription_id: log.prescriptionId,
+			prescribed: JSON.stringify(session.prescribed),
+			sets: '[]',
+			pains: '[]',
+			pain_at: null,
+			pain_only_loaded: null,
+			symptoms: null,
+			radiating_lower: null,
+			cauda_equina: null,
+			faults: null,
+			incomplete_because: null,
+			soreness: null,
+			confidence: null,
+			replaces_id: v.logId,
+			voided: true,
+			reason: v.reason.trim()
+		});
+		return written === 'conflict' ? conflict('Somebody took this session out already.') : ok(true);
+	});
+}
