@@ -82,7 +82,7 @@
 					</p>
 				</div>
 			</div>
-			<div class="mt-3 grid grid-cols-[auto_auto_1fr] gap-6 max-md:grid-cols-1">
+			<div class="mt-3 grid grid-cols-[auto_auto_1fr] items-start gap-6 max-md:grid-cols-1">
 				{#if before}
 					<figure class="sheet px-4 pt-3 pb-2">
 						<FigureView figure={before.figure} heights height={190} label="Now: {before.title}" mirror={slip.region.endsWith('left')} />
@@ -115,7 +115,7 @@
 					<details>
 						<summary class="cursor-pointer font-semibold">Every rule, fired or why not</summary>
 						<table class="plain text-sm"><tbody>
-							{#each slip.considered as c (c.rule)}<tr class={c.rule === slip.rule ? 'font-bold' : ''}><td class="font-mono whitespace-nowrap">{c.rule}</td><td>{c.fired ? 'fires' : 'no'}</td><td>{c.why}</td></tr>{/each}
+							{#each slip.considered as c (c.rule)}<tr class={c.rule === slip.rule ? 'font-bold' : ''}><td class="font-mono whitespace-nowrap">{c.rule}</td><td>{c.rule === slip.rule ? 'fires' : c.fired ? 'also' : 'no'}</td><td>{c.why || '–'}</td></tr>{/each}
 						</tbody></table>
 					</details>
 				</div>
