@@ -95,6 +95,14 @@ function leanSlope(chain: Chain, shank: number, lean: number): number {
 	return chain.technique === 'parallel' ? 1 : chain.technique === 'sit-back' ? LEAN.sitBackRatio : 0;
 }
 
+/** f(α): how far ahead of its target the centre of mass would lie, times the mass, for a shank under the technique's rule. */
+function residual(chain: Chain, pose: Pose, kind: DepthKind, depth: number, shank: number): number {
+	const lean = ruledLean(chain, shank);
+	const thigh = thighFor(chain, pose, kind, depth, shank);
+	const { alongKgM, aheadKgM } = chain.upper;
+	return lowerMoment(chain, Math.sin(shank), Math.sin(thigh)) + alongKgM * Math.sin(lean) + aheadKgM * Math.cos(lean) - chain.totalKg * chain.targetX;
+}
+
 /** Root of f(α) by Newton's step, kept inside a shrinking bracket; ends when the step is under 1e−10 rad. */
 function closeByRule(chain: Chain, pose: Pose, kind: DepthKind, depth: number): number {
 	const { body, cosOut, upper } = chain;
@@ -141,8 +149,10 @@ export function solvePose(chain: Chain, pose: Pose, kind: DepthKind, depth: numb
 		shank = ORDINARY;
 		balanceX = chain.targetX;
 	} else {
-		shank = closeByRule(chain, pose, kind, depth);
-		if (shank > chain.shankCap) {
+		// f increases: if it is still negative at the cap, the root lies beyond it and need not be found.
+		const capped = chain.shankCap < HIGH && residual(chain, pose, kind, depth, chain.shankCap) < 0;
+		shank = capped ? chain.shankCap : closeByRule(chain, pose, kind, depth);
+		if (capped || shank > chain.shankCap) {
 			shank = chain.shankCap;
 			balanceX = chain.technique === 'stacked' ? chain.stackedX : chain.targetX;
 		}

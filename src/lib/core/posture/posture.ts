@@ -8,9 +8,9 @@ import { DEG, RAD } from '../base/angle.ts';
 import { point, type Point } from '../base/vector.ts';
 import { CENTRE, PROPORTION } from '../body/body.ts';
 import { chainOf, type Chain } from './chain.ts';
-import { FOOT, GRAVITY, SLACK_EPSILON } from './constants.ts';
+import { ANATOMICAL_KNEE, FOOT, GRAVITY, SLACK_EPSILON } from './constants.ts';
 import { hipHeight, newPose, solvePose, type DepthKind, type Pose } from './pose.ts';
-import { CHECK_UNIT, CHECKS, type CheckId, type Depth, type SquatProblem } from './problem.ts';
+import { CHECK_UNIT, CHECKS, type CheckId, type Depth, type Limits, type SquatProblem } from './problem.ts';
 import { CHECK_COUNT, fillSlacks, kneePastToeCm } from './slack.ts';
 import { loadPlace } from './upper-body.ts';
 
@@ -75,14 +75,18 @@ export function posture(problem: SquatProblem): Posture {
 
 /** Writes out a solved pose. */
 export function describe(chain: Chain, pose: Pose): Posture {
-	const checks = checksOf(chain, pose);
+	const angles = anglesOf(chain, pose);
+	const pastToe = kneePastToeCm(chain, pose);
+	const checks = checksOf(chain, pose, angles, pastToe);
 	const { body } = chain;
+	let feasible = true;
+	for (const c of checks) if (c.slack < -SLACK_EPSILON) feasible = false;
 	const hipY = chain.ankleY + body.shankM * Math.cos(pose.shank) + body.thighM * Math.cos(pose.thigh);
 	return {
-		feasible: checks.every((c) => c.slack >= -SLACK_EPSILON),
+		feasible,
 		assumed: assumedOf(chain),
-		angles: anglesOf(chain, pose),
-		kneePastToeCm: kneePastToeCm(chain, pose),
+		angles,
+		kneePastToeCm: pastToe,
 		comFootPercent: (100 * (pose.comX - chain.heelX)) / (chain.toeX - chain.heelX),
 		seatCm: 100 * (hipY - PROPORTION.hipAboveSeat * body.heightM) + (chain.stand.cushionSinkCm ?? 0),
 		heelWedgeCm: 100 * chain.heelY,
@@ -118,30 +122,42 @@ function momentsOf(chain: Chain, pose: Pose): Moments {
 }
 
 const SLACKS = new Float64Array(CHECK_COUNT);
+const VALUES = new Float64Array(CHECK_COUNT);
+const LIMITS = new Float64Array(CHECK_COUNT);
 
-function checksOf(chain: Chain, pose: Pose): Check[] {
+/** The checks that have a limit, in the order of `CHECKS`; values and limits go through two scratch arrays. */
+function checksOf(chain: Chain, pose: Pose, a: Angles, pastToe: number): Check[] {
 	fillSlacks(chain, pose, SLACKS);
-	const a = anglesOf(chain, pose);
-	const limits = chain.stand.limits ?? {};
-	const value: Record<CheckId, readonly [number, number]> = {
-		kneeFlexion: [a.kneeFlexion, limits.kneeFlexionDeg ?? Infinity],
-		thighTrunkFlexion: [a.thighTrunkFlexion, limits.thighTrunkFlexionDeg ?? Infinity],
-		weightBearingDorsiflexion: [a.weightBearingDorsiflexion, limits.weightBearingDorsiflexionDeg ?? Infinity],
-		trunkLean: [a.trunkLean, chain.leanLimit],
-		kneePastToe: [kneePastToeCm(chain, pose), chain.pastToeLimit],
-		comAheadOfHeelLimit: [100 * pose.comX, 100 * chain.rearX],
-		comBehindToeLimit: [100 * pose.comX, 100 * chain.frontX],
-		reach: [100 * pose.overshootM, 0],
-		anatomicalKnee: [a.kneeFlexion, 165]
-	};
+	const limits: Limits = chain.stand.limits ?? NO_LIMITS;
+	VALUES[0] = a.kneeFlexion;
+	VALUES[1] = a.thighTrunkFlexion;
+	VALUES[2] = a.weightBearingDorsiflexion;
+	VALUES[3] = a.trunkLean;
+	VALUES[4] = pastToe;
+	VALUES[5] = 100 * pose.comX;
+	VALUES[6] = 100 * pose.comX;
+	VALUES[7] = 100 * pose.overshootM;
+	VALUES[8] = a.kneeFlexion;
+	LIMITS[0] = limits.kneeFlexionDeg ?? Infinity;
+	LIMITS[1] = limits.thighTrunkFlexionDeg ?? Infinity;
+	LIMITS[2] = limits.weightBearingDorsiflexionDeg ?? Infinity;
+	LIMITS[3] = chain.leanLimit;
+	LIMITS[4] = chain.pastToeLimit;
+	LIMITS[5] = 100 * chain.rearX;
+	LIMITS[6] = 100 * chain.frontX;
+	LIMITS[7] = 0;
+	LIMITS[8] = ANATOMICAL_KNEE;
 	const out: Check[] = [];
-	CHECKS.forEach((id, i) => {
+	for (let i = 0; i < CHECK_COUNT; i++) {
 		const slack = SLACKS[i] as number;
-		if (slack === Infinity) return;
-		out.push({ id, value: value[id][0], limit: value[id][1], slack, unit: CHECK_UNIT[id] });
-	});
+		if (slack === Infinity) continue;
+		const id = CHECKS[i] as CheckId;
+		out.push({ id, value: VALUES[i] as number, limit: LIMITS[i] as number, slack, unit: CHECK_UNIT[id] });
+	}
 	return out;
 }
+
+const NO_LIMITS = {};
 
 function assumedOf(chain: Chain): string[] {
 	const { stand, body, technique } = chain;

@@ -45,28 +45,20 @@ export function defaultArms(movement: Movement, hasSeat: boolean, load: Load | u
 
 export function upperBody(body: Body, arms: Arms, load: Load | undefined): UpperBody {
 	const { massKg: M, trunkM: S, heightM: H } = body;
-	const parts: [mass: number, u: number, v: number, offset: number][] = [
-		[MASS.pelvis * M, CENTRE.pelvis * S, 0, 0],
-		[MASS.upper * M, CENTRE.upper * S, 0, 0]
-	];
+	const pelvis = MASS.pelvis * M;
+	const upper = MASS.upper * M;
 	const armMass = 2 * MASS.arm * M;
-	if (arms === 'chest') parts.push([armMass, 0.75 * S, 0.05 * H, 0]);
-	else parts.push([armMass, S, 0, arms === 'forward' ? 0.176 * H : 0]);
+	const onChest = arms === 'chest';
+	let massKg = pelvis + upper + armMass;
+	let alongKgM = (pelvis * CENTRE.pelvis + upper * CENTRE.upper + armMass * (onChest ? 0.75 : 1)) * S;
+	let aheadKgM = onChest ? armMass * 0.05 * H : 0;
+	const offsetKgM = arms === 'forward' ? armMass * 0.176 * H : 0;
 	if (load !== undefined && load.kg > 0 && load.at !== 'none') {
 		const [u, v] = loadPlace(load.at);
-		parts.push([load.kg, u * S, v * H, 0]);
+		massKg += load.kg;
+		alongKgM += load.kg * u * S;
+		aheadKgM += load.kg * v * H;
 	}
-	let massKg = 0;
-	let alongKgM = 0;
-	let aheadKgM = 0;
-	let offsetKgM = 0;
-	for (const [m, u, v, o] of parts) {
-		massKg += m;
-		alongKgM += m * u;
-		aheadKgM += m * v;
-		offsetKgM += m * o;
-	}
-	const pelvis = MASS.pelvis * M;
 	return {
 		massKg,
 		alongKgM,
