@@ -102,7 +102,7 @@ test('a stiff ankle is offered a solved wedge, with its caution where the front 
 	await expect(page.getByLabel('Ankle R')).toHaveValue('');
 });
 
-test('by keyboard alone: from Today to a signed answer', async ({ page }) => {
+test('by keyboard alone: from Today to a slip, its ladder and back', async ({ page }) => {
 	await signIn(page, 'trainer');
 	for (let i = 0; i < 12; i++) {
 		await page.keyboard.press('j');

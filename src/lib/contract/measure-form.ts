@@ -60,15 +60,14 @@ export function parseSheet(form: ReadonlyMap<string, string>, body: Body, names:
 	return ok({ day: when.data, values });
 }
 
-const size = z.object({
+/** Height, mass and the segments that may be measured. */
+export const bodyForm = z.object({
 	id: uuid,
 	heightCm: typed('Height', 120, 230, 'cm').refine((v) => v !== undefined, 'Height is needed.'),
 	massKg: typed('Mass', 30, 300, 'kg').refine((v) => v !== undefined, 'Mass is needed.'),
 	shankCm: typed('Shank', 25, 65, 'cm'),
 	thighCm: typed('Thigh', 25, 65, 'cm')
 });
-export const bodyForm = size;
-
 /** Technique taught and pain policy; empty technique is the ordinary rise. */
 export const wayForm = z.object({
 	id: uuid,

@@ -45,7 +45,7 @@ const SAY: Readonly<Record<string, Say>> = {
 	'work.incomplete': (r, t) => `${r.value} % of the work done${day(r, t)}`,
 	'fault.repeated': (r) => (r.met ? `the same fault twice running: ${String(r.value).replaceAll('-', ' ')}` : 'no fault in half the sets of both last observed sessions'),
 	'confidence.low': (r, t) => `confidence ${r.value ?? 'not given'}${day(r, t)}`,
-	'morning.missing': (r, t) => (r.met ? `the morning after ${r.day === undefined ? 'the last session' : shortDay(r.day)} is not in yet` : `the morning after the last session is in${t === '' ? '' : ''}`),
+	'morning.missing': (r) => (r.met ? `the morning after ${r.day === undefined ? 'the last session' : shortDay(r.day)} is not in yet` : 'the morning after the last session is in'),
 	soreness: (r) => (r.value === null ? 'muscle soreness not given' : `muscle soreness ${r.value}; ${r.threshold} holds`),
 	'symptom.leakage': (r) => (r.met ? 'leakage in the last session' : 'no leakage'),
 	'pace.review': (r) => `${r.value} advances already in this review; the policy allows ${r.threshold}`,

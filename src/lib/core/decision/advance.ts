@@ -23,10 +23,9 @@ function retryOf(f: Facts): ProposedChange | null {
 	if (change?.kind !== 'regress' || change.from === undefined || edgeClosed(f, change)) return null;
 	const { from } = change;
 	const now = prescribedNow(f);
-	const dose = from.step === now.step && from.setup?.seatCm === now.setup?.seatCm ? from.dose : retryDose(from.dose);
 	// What was left may have been only a dose: then the ordinary dose ladder leads back to it.
 	if (from.step === now.step && from.setup?.seatCm === now.setup?.seatCm && from.setup?.thighDeg === now.setup?.thighDeg) return null;
-	const result: Prescribed = { step: from.step, dose, ...(from.setup === undefined ? {} : { setup: from.setup }) };
+	const result: Prescribed = { step: from.step, dose: retryDose(from.dose), ...(from.setup === undefined ? {} : { setup: from.setup }) };
 	return { kind: 'retry', dial: 'depth', from: now.step, to: from.step, result };
 }
 

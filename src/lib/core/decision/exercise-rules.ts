@@ -7,7 +7,7 @@ import type { Session } from '../session/record.ts';
 import { shareDone } from '../session/work.ts';
 import { waysToAdvance, type Ways } from './advance.ts';
 import { nextMorningValue, type Facts } from './facts.ts';
-import { worstPain, zonesOf } from './pain-zones.ts';
+import { zonesOf } from './pain-zones.ts';
 import { causeOfFault, causeOfPain, type Cause } from './regress.ts';
 import { streakConditions } from './streak.ts';
 import type { Decision, Reason } from './trace.ts';
@@ -271,6 +271,3 @@ export const EXERCISE_RULES: readonly ExerciseRule[] = [
 	},
 	{ rule: 'hold.building', decision: 'hold', judge: (j) => yes(undefined, ...unmet(j)) }
 ];
-
-/** Re-exported for the slip: the worst pain of the last session and its zones. */
-export { worstPain };

@@ -3,7 +3,7 @@
  * rising, lifts safe to usual and acceptable to one above it.
  * @source thomee-1997 zones 0–2 and to 5 (from memory)
  */
-import type { Region, Session } from '../session/record.ts';
+import type { Region } from '../session/record.ts';
 import type { Facts } from './facts.ts';
 
 export interface Zones {
@@ -23,16 +23,4 @@ export function zonesOf(f: Facts, region: Region): Zones {
 		acceptable: lifted ? Math.max(5, usual + 1, policy.acceptableMax) : policy.acceptableMax,
 		stop: policy.stopAt
 	};
-}
-
-/** The pain entry that lies highest above its acceptable line, over all regions that hurt. */
-export function worstPain(f: Facts, s: Session): { region: Region; value: number; zones: Zones } | undefined {
-	let worst: { region: Region; value: number; zones: Zones } | undefined;
-	for (const p of s.pains) {
-		const value = Math.max(p.peak ?? -1, p.after ?? -1);
-		const zones = zonesOf(f, p.region);
-		if (value >= 0 && (worst === undefined || value - zones.acceptable > worst.value - worst.zones.acceptable))
-			worst = { region: p.region, value, zones };
-	}
-	return worst;
 }

@@ -1,15 +1,18 @@
 import { addDays } from '#lib/core/base/calendar-day.ts';
 import { clientPage } from '#lib/server/http/client-page.ts';
 import { signedDecisions } from '#lib/server/usecase/signed-decisions.ts';
+import { allow } from '#lib/server/usecase/actor.ts';
 import { replay } from '#lib/server/usecase/replay-decision.ts';
 import { decisionSentence } from '#lib/wording/decision.ts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, params, url }) =>
-	clientPage(locals, params.id, 'trend', async (r, t) => {
+	clientPage(locals, params.id, 'trend', async (r, t, ctx) => {
 		const signed = await signedDecisions(t, params.id);
-		const asked = url.searchParams.get('replay');
+		const mayReplay = allow(ctx.actor, 'replay decision').ok;
+		const asked = mayReplay ? url.searchParams.get('replay') : null;
 		return {
+			mayReplay,
 			policy: { safeMax: r.policy.safeMax, acceptableMax: r.policy.acceptableMax, stopAt: r.policy.stopAt },
 			regions: r.exercises.map((e) => ({
 				region: e.region,

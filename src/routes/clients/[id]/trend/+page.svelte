@@ -41,7 +41,7 @@
 			{/each}
 		</section>
 		<section aria-label="Decisions">
-			<div class="flex items-baseline gap-4"><h2>Decisions</h2><a href="?replay=all" data-sveltekit-noscroll>Replay all</a></div>
+			<div class="flex items-baseline gap-4"><h2>Decisions</h2>{#if data.mayReplay}<a href="?replay=all" data-sveltekit-noscroll>Replay all</a>{/if}</div>
 			{#if data.history.length === 0}<p class="label">None signed yet.</p>{/if}
 			<ol data-testid="history">
 				{#each data.history as d (d.id)}
@@ -51,7 +51,7 @@
 						<span>{d.answer === 'accepted' ? d.sentence : d.outcome}{#if d.answer !== 'accepted'}<span class="label block">{d.answer}; proposed: {d.sentence} {d.reason ?? ''}</span>{/if}{#if d.recordChanged}<span class="block text-caution">record changed since</span>{/if}</span>
 						<span class="label text-right max-sm:col-span-3 max-sm:text-left">
 							{d.by}<br />
-							{#if d.replay === null}<a href="?replay={d.id}" data-sveltekit-noscroll>Replay</a>{:else if d.replay.same}<span class="text-tolerated">same trace</span>{:else}<span class="text-caution">differs since {d.replay.since}</span>{/if}
+							{#if d.replay === null && !data.mayReplay}<span></span>{:else if d.replay === null}<a href="?replay={d.id}" data-sveltekit-noscroll>Replay</a>{:else if d.replay.same}<span class="text-tolerated">same trace</span>{:else}<span class="text-caution">differs since {d.replay.since}</span>{/if}
 						</span>
 					</li>
 				{/each}
