@@ -125,7 +125,7 @@ describe('delegation', () => {
 describe('evidence from the log', () => {
 	it('a painful set, late in the movement, lowers the knee at once; nothing else does', async () => {
 		const before = await client(physio, 'Wren');
-		const knee = envelopeOf(before).kneeFlexion?.right;
+		const knee = envelopeOf(before, '2026-03-12').kneeFlexion?.right;
 		const e = before.exercises[0];
 		const head = e?.prescriptions.at(-1);
 		if (e === undefined || head === undefined) throw new Error('none');
@@ -138,13 +138,13 @@ describe('evidence from the log', () => {
 			session: { date: '2026-03-12', observed: true, prescribed: { sets: 1, reps: 8 }, sets: [{ reps: 8, effort: 6, cleanReps: 8 }], pains: [{ region: 'knee-right', before: 2, peak: 6, after: 3 }], painAt, symptoms: [], faults: {}, soreness: 1, confidence: 7 }
 		});
 		await logVisit(trainer, log('early'));
-		expect(envelopeOf(await client(physio, 'Wren')).kneeFlexion?.right).toEqual(knee);
+		expect(envelopeOf(await client(physio, 'Wren'), '2026-03-12').kneeFlexion?.right).toEqual(knee);
 		await logVisit(trainer, log('late'));
 		const after = await client(physio, 'Wren');
-		expect(envelopeOf(after).kneeFlexion?.right).toMatchObject({ from: 'painful-set' });
-		expect(envelopeOf(after).kneeFlexion?.right?.tolerable).toBeLessThan(knee?.tolerable ?? 0);
-		expect(envelopeOf(after).kneeFlexion?.left).toEqual(envelopeOf(before).kneeFlexion?.left);
-		expect(evidenceOf(after).every((x) => x.axis === 'kneeFlexion' && x.side === 'right')).toBe(true);
+		expect(envelopeOf(after, '2026-03-12').kneeFlexion?.right).toMatchObject({ from: 'painful-set' });
+		expect(envelopeOf(after, '2026-03-12').kneeFlexion?.right?.tolerable).toBeLessThan(knee?.tolerable ?? 0);
+		expect(envelopeOf(after, '2026-03-12').kneeFlexion?.left).toEqual(envelopeOf(before, '2026-03-12').kneeFlexion?.left);
+		expect(evidenceOf(after, '2026-03-12').every((x) => x.axis === 'kneeFlexion' && x.side === 'right')).toBe(true);
 	});
 });
 

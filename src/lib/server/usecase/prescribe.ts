@@ -7,13 +7,14 @@ import { ok } from '#lib/core/base/result.ts';
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
 import { faultsIn, stepOf, type ExerciseFamily, type Step } from '#lib/core/exercise/family.ts';
 import { fitStep, shortAt, techniqueFor, type Limiting, type SolvedSetup, type StepFit } from '#lib/core/fit/fit.ts';
+import { setupFor } from '#lib/core/fit/gentler.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
 import { append } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { lockClient } from '../repo/client-repo.ts';
 import type { Exercise, PrescriptionKind, Snapshot } from '../repo/exercise-repo.ts';
 import { allow, conflict, invalid, notFound, type Actor, type Context, type Outcome } from './actor.ts';
-import { fitContextOf, loadRecords, setupFor, type ClientRecord } from './record.ts';
+import { fitContextOf, loadRecords, type ClientRecord } from './record.ts';
 
 export interface NewPrescription {
 	readonly id: string;

@@ -6,22 +6,21 @@ import { createHash } from 'node:crypto';
 import { CATALOGUE_VERSION, FAMILIES } from '#lib/catalogue/families.ts';
 import { POLICIES } from '#lib/catalogue/policies.ts';
 import { canonical } from '#lib/core/base/canonical.ts';
-import { addDays, dayNumber, type Day } from '#lib/core/base/calendar-day.ts';
-import type { Axis, Side } from '#lib/core/body/axis.ts';
+import { dayNumber, type Day } from '#lib/core/base/calendar-day.ts';
 import { bodyOf, type Body } from '#lib/core/body/body.ts';
 import { envelopeWith, type Envelope, type RangeEvidence } from '#lib/core/client/envelope.ts';
 import { decide } from '#lib/core/decision/decide.ts';
-import type { DecideInput, NextStep, NotchOption } from '#lib/core/decision/input.ts';
+import type { DecideInput, NextStep } from '#lib/core/decision/input.ts';
 import { judge } from '#lib/core/decision/judge.ts';
+import { demandOn, rangeEvidence, seenDoing, type LogFacts, type LoggedWork } from '#lib/core/decision/range-evidence.ts';
 import { fitRulesOf, type Policy } from '#lib/core/decision/policy.ts';
 import { ENGINE_VERSION, type Trace } from '#lib/core/decision/trace.ts';
 import { stepOf, type Step } from '#lib/core/exercise/family.ts';
-import { depthFor, errorOf, fitStep, standOf, type FitContext, type Observed, type SolvedSetup, type StepFit } from '#lib/core/fit/fit.ts';
-import { buildSeat } from '#lib/core/fit/furniture.ts';
+import { fitStep, type FitContext } from '#lib/core/fit/fit.ts';
+import { gentlerNotches, setupFor } from '#lib/core/fit/gentler.ts';
 import { gateState, type GateState, type Shown } from '#lib/core/fit/gate.ts';
-import { posture } from '#lib/core/posture/posture.ts';
-import type { Morning, RecordedEvent, Session } from '#lib/core/session/record.ts';
-import { hardestEffort, painAdded, painIn } from '#lib/core/session/work.ts';
+import type { Morning, RecordedEvent } from '#lib/core/session/record.ts';
+import { hardestEffort, painAdded } from '#lib/core/session/work.ts';
 import { gateText } from '#lib/wording/gates.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { clientHeads, type ClientHead } from '../repo/client-repo.ts';
@@ -78,69 +77,33 @@ function bodyFor(head: ClientHead): Body {
 	return body.value;
 }
 
-/** The axis a region's pain speaks of. */
-const REGION_AXIS: Readonly<Record<string, Axis>> = { knee: 'kneeFlexion', hip: 'thighTrunkFlexion', back: 'thighTrunkFlexion', ankle: 'weightBearingDorsiflexion' };
-const axisOf = (region: string): Axis => REGION_AXIS[region.split('-')[0] as string] ?? 'kneeFlexion';
-const sideOf = (region: string): Side | null => (region.endsWith('-left') ? 'left' : region.endsWith('-right') ? 'right' : null);
-
-const nextMorningOf = (r: ClientRecord, s: Session, region: string): Morning | undefined => r.mornings.find((m) => m.region === region && m.date === addDays(s.date, 1));
-const usualOf = (r: ClientRecord, region: string): number => r.head.setting.usual[region]?.intake ?? 0;
-const settled = (r: ClientRecord, s: Session, region: string): boolean => {
-	const m = nextMorningOf(r, s, region);
-	return m?.pain !== undefined && m.pain <= usualOf(r, region) && m.swelling === 'none';
-};
-
 function prescriptionOf(r: ClientRecord, l: Logged): { exercise: Exercise; prescription: Prescription } | undefined {
 	const exercise = r.exercises.find((e) => e.id === l.exerciseId);
 	const prescription = exercise?.prescriptions.find((p) => p.id === l.prescriptionId);
 	return exercise === undefined || prescription === undefined ? undefined : { exercise, prescription };
 }
 
-/** What the log itself says of range: the demand of each logged set-up on the axis of the sore region. */
-export function evidenceOf(r: ClientRecord): readonly RangeEvidence[] {
-	const { technique } = r.head.setting;
-	return r.logs.flatMap((l): RangeEvidence[] => {
+/** The logged sessions with step and set-up, as the core reads them; a step no longer known says nothing. */
+function workOf(r: ClientRecord): readonly LoggedWork[] {
+	return r.logs.flatMap((l): LoggedWork[] => {
 		const found = prescriptionOf(r, l);
-		const step = found === undefined ? undefined : FAMILIES[found.exercise.family] && stepOf(FAMILIES[found.exercise.family] as never, found.prescription.step);
-		if (found === undefined || step === undefined) return [];
-		const { region } = found.exercise;
-		const stand = standOf(step, contextOf(r, {}, l.session.date, technique));
-		const axis = axisOf(region);
-		const p = posture({ ...stand, depth: depthFor(step, found.prescription.setup) });
-		const peak = painIn(l.session, region)?.peak ?? 0;
-		const side = sideOf(region);
-		const base = {
-			axis,
-			date: l.session.date,
-			demand: p.angles[axis],
-			band: errorOf(axis, stand),
-			observed: l.session.observed,
-			settled: settled(r, l.session, region),
-			painful: peak > r.policy.acceptableMax && l.session.painAt === 'late',
-			like: `${stand.movement}|${stand.technique ?? 'ordinary'}|${stand.load === undefined ? 'free' : 'loaded'}`
-		};
-		return (side === null ? (['left', 'right'] as const) : [side]).map((s) => ({ ...base, side: s }));
+		const family = found === undefined ? undefined : FAMILIES[found.exercise.family];
+		const step = family === undefined || found === undefined ? undefined : stepOf(family, found.prescription.step);
+		return found === undefined || step === undefined ? [] : [{ session: l.session, region: found.exercise.region, step, setup: found.prescription.setup }];
 	});
 }
+
+const factsOf = (r: ClientRecord, today: Day): LogFacts => ({ policy: r.policy, mornings: r.mornings, intake: r.head.setting.usual, today, ctx: contextOf(r, {}, today, r.head.setting.technique) });
+
+export const evidenceOf = (r: ClientRecord, today: Day): readonly RangeEvidence[] => rangeEvidence(workOf(r), factsOf(r, today));
 
 /** Worked out once a record: a page asks for it several times. */
 const envelopes = new WeakMap<ClientRecord, Envelope>();
 
-export function envelopeOf(r: ClientRecord): Envelope {
-	const known = envelopes.get(r) ?? envelopeWith(measuredEnvelope(r.measurements), evidenceOf(r), r.policy.marginDeg);
+export function envelopeOf(r: ClientRecord, today: Day): Envelope {
+	const known = envelopes.get(r) ?? envelopeWith(measuredEnvelope(r.measurements), evidenceOf(r, today), r.policy.marginDeg);
 	envelopes.set(r, known);
 	return known;
-}
-
-/** Seen doing it, safe and settled. */
-function observedOf(r: ClientRecord): readonly Observed[] {
-	return r.logs.flatMap((l): Observed[] => {
-		const found = prescriptionOf(r, l);
-		if (found === undefined || !l.session.observed || !settled(r, l.session, found.exercise.region)) return [];
-		if ((painIn(l.session, found.exercise.region)?.peak ?? 11) > r.policy.safeMax) return [];
-		const { setup, step } = found.prescription;
-		return [{ step, date: l.session.date, setup: { ...(setup?.seatCm === undefined ? {} : { seatCm: setup.seatCm }), ...(setup?.thighDeg === undefined ? {} : { thighDeg: setup.thighDeg }) } }];
-	});
 }
 
 function contextOf(r: ClientRecord, envelope: Envelope, today: Day, technique: FitContext['technique'] | null): FitContext {
@@ -157,7 +120,7 @@ function contextOf(r: ClientRecord, envelope: Envelope, today: Day, technique: F
 
 /** The fit context of a record today. */
 export function fitContextOf(r: ClientRecord, today: Day): FitContext {
-	return { ...contextOf(r, envelopeOf(r), today, r.head.setting.technique), observed: observedOf(r) };
+	return { ...contextOf(r, envelopeOf(r, today), today, r.head.setting.technique), observed: seenDoing(workOf(r), factsOf(r, today)) };
 }
 
 /** What has been shown on each step, for gates. */
@@ -200,32 +163,6 @@ export function nextStepsOf(r: ClientRecord, step: Step, family: string, ctx: Fi
 	});
 }
 
-/** The set-up a step is given in: as solved, else as it stands. */
-export function setupFor(step: Step, fit: StepFit): SolvedSetup {
-	if (fit.setup !== null) return fit.setup;
-	const { depth, heelWedgeCm } = step.posture;
-	return { ...('seatCm' in depth ? { seatCm: depth.seatCm } : 'thighDeg' in depth ? { thighDeg: depth.thighDeg } : {}), ...(heelWedgeCm === undefined ? {} : { heelWedgeCm }) };
-}
-
-const SEAT_NOTCH = 3;
-const THIGH_NOTCH = 8;
-
-/** One notch gentler on each dial: a seat up by a pad, a squat shallower, the easier step. */
-function gentlerOf(r: ClientRecord, step: Step, setup: SolvedSetup | null, ctx: FitContext, family: string): readonly NotchOption[] {
-	const out: NotchOption[] = [];
-	if (setup?.seatCm !== undefined) {
-		const wanted = setup.seatCm + SEAT_NOTCH;
-		const build = buildSeat(wanted, r.room.furniture);
-		const seatCm = build !== undefined && build.short === 0 ? build.reaches : wanted;
-		out.push({ dial: 'surface', to: seatCm, setup: { ...setup, seatCm, ...(build !== undefined && build.short === 0 ? { build } : {}) } });
-	} else if (setup?.thighDeg !== undefined && setup.thighDeg - THIGH_NOTCH >= 30) {
-		out.push({ dial: 'depth', to: setup.thighDeg - THIGH_NOTCH, setup: { ...setup, thighDeg: setup.thighDeg - THIGH_NOTCH } });
-	}
-	const easier = step.easier === null ? undefined : FAMILIES[family] && stepOf(FAMILIES[family] as never, step.easier);
-	if (easier !== undefined) out.push({ dial: 'support', to: easier.id, step: easier.id, setup: setupFor(easier, fitStep(easier, ctx)) });
-	return out;
-}
-
 /** Everything a decision about one exercise is made from. */
 export function decideInputOf(r: ClientRecord, exercise: Exercise, today: Day, advancesUsed: number): { input: DecideInput; chain: Effective } {
 	const chain = effectiveChain(exercise.prescriptions);
@@ -233,7 +170,7 @@ export function decideInputOf(r: ClientRecord, exercise: Exercise, today: Day, a
 	const family = FAMILIES[exercise.family];
 	const step = family === undefined ? undefined : stepOf(family, head.step);
 	const ctx = { ...fitContextOf(r, today), ...(exercise.side === null ? {} : { side: exercise.side }) };
-	const axis = axisOf(exercise.region);
+	const easier = family === undefined || step === undefined || step.easier === null ? undefined : stepOf(family, step.easier);
 	const cleared = r.head.flags.filter((f) => f.code.startsWith('emergency') && f.closedOn !== null).map((f) => f.closedOn as Day).sort().pop();
 	const input: DecideInput = {
 		policy: r.policy,
@@ -255,37 +192,35 @@ export function decideInputOf(r: ClientRecord, exercise: Exercise, today: Day, a
 			state: head.state,
 			rackKg: r.room.weightsKg,
 			frontOfKneeSore: r.head.setting.frontOfKnee,
-			gentler: step === undefined ? [] : gentlerOf(r, step, head.setup, ctx, exercise.family)
+			gentler: step === undefined ? [] : gentlerNotches(head.setup, easier, ctx)
 		},
 		changes: chain.changes,
 		sessions: r.logs.filter((l) => l.exerciseId === exercise.id).map((l) => ({ ...l.session, sinceChange: chain.currentIds.has(l.prescriptionId) })),
 		mornings: r.mornings.filter((m) => m.region === exercise.region),
 		events: r.events,
-		others: othersOf(r, exercise, axis),
+		others: othersOf(r, exercise),
 		...(step === undefined ? {} : { nextSteps: nextStepsOf(r, step, exercise.family, ctx) }),
-		demand: demandOf(r, exercise, axis),
+		demand: demandOf(r, exercise),
 		advancesUsed,
 		today
 	};
 	return { input, chain };
 }
 
-function demandOf(r: ClientRecord, e: Exercise, axis: Axis): number {
+function demandOf(r: ClientRecord, e: Exercise): number {
 	const head = e.prescriptions[e.prescriptions.length - 1];
 	const family = FAMILIES[e.family];
 	const step = family === undefined || head === undefined ? undefined : stepOf(family, head.step);
-	if (step === undefined || head === undefined) return 0;
-	const p = posture({ ...standOf(step, contextOf(r, {}, head.day, r.head.setting.technique)), depth: depthFor(step, head.setup) });
-	return Math.round(p.angles[axis]);
+	return step === undefined || head === undefined ? 0 : Math.round(demandOn(e.region, step, head.setup, contextOf(r, {}, head.day, r.head.setting.technique)));
 }
 
-function othersOf(r: ClientRecord, exercise: Exercise, axis: Axis): DecideInput['others'] {
+function othersOf(r: ClientRecord, exercise: Exercise): DecideInput['others'] {
 	return r.exercises
 		.filter((e) => e.id !== exercise.id && e.region === exercise.region)
 		.map((e) => {
 			const chain = effectiveChain(e.prescriptions);
 			const last = r.logs.filter((l) => l.exerciseId === e.id).pop();
-			return { id: e.id, changedOn: chain.changes[chain.changes.length - 1]?.date ?? chain.head.day, peakMinusBefore: last === undefined ? 0 : painAdded(last.session, e.region), demand: demandOf(r, e, axis) };
+			return { id: e.id, changedOn: chain.changes[chain.changes.length - 1]?.date ?? chain.head.day, peakMinusBefore: last === undefined ? 0 : painAdded(last.session, e.region), demand: demandOf(r, e) };
 		});
 }
 

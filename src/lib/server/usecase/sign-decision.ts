@@ -7,6 +7,7 @@ import { ok } from '#lib/core/base/result.ts';
 import { doseVolume } from '#lib/core/dose/dose.ts';
 import { stepOf, type Step } from '#lib/core/exercise/family.ts';
 import { fitStep, shortAt, type SolvedSetup } from '#lib/core/fit/fit.ts';
+import { setupFor } from '#lib/core/fit/gentler.ts';
 import type { Prescribed, Trace } from '#lib/core/decision/trace.ts';
 import { changeText, decisionSentence } from '#lib/wording/decision.ts';
 import { stepTitle } from '#lib/wording/steps.ts';
@@ -17,7 +18,7 @@ import { answeredSlips } from '../repo/decision-repo.ts';
 import type { PrescriptionKind } from '../repo/exercise-repo.ts';
 import { allow, conflict, invalid, notFound, type Context, type Outcome } from './actor.ts';
 import { delegated, writePrescription } from './prescribe.ts';
-import { advancesToday, fitContextOf, loadRecords, setupFor, slipOf, versions, type ClientRecord, type Slip } from './record.ts';
+import { advancesToday, fitContextOf, loadRecords, slipOf, versions, type ClientRecord, type Slip } from './record.ts';
 
 export interface Answer {
 	readonly id: string;
