@@ -4,7 +4,9 @@
  */
 import { cpus, hostname } from 'node:os';
 
+import { FUNCTION_TESTS } from '#lib/catalogue/function-tests.ts';
 import { POLICIES } from '#lib/catalogue/policies.ts';
+import { FAMILIES } from '#lib/catalogue/families.ts';
 import { squat } from '#lib/catalogue/squat.ts';
 import { addDays } from '#lib/core/base/calendar-day.ts';
 import { bodyOf } from '#lib/core/body/body.ts';
@@ -12,7 +14,24 @@ import { decide } from '#lib/core/decision/decide.ts';
 import { judge } from '#lib/core/decision/judge.ts';
 import { fitRulesOf } from '#lib/core/decision/policy.ts';
 import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
-import { fitFamily, type FitContext } from '#lib/core/fit/fit.ts';
+import type { FitContext } from '#lib/core/fit/context.ts';
+import { fitFamily } from '#lib/core/fit/fit.ts';
+import { EQUIPMENT, type Step } from '#lib/core/exercise/family.ts';
+import { search, searchIndex } from '#lib/core/exercise/search.ts';
+import { fitStep, fitSteps, shortAt } from '#lib/core/fit/fit.ts';
+import { setupFor } from '#lib/core/fit/gentler.ts';
+import { pictureOf } from '#lib/core/fit/picture.ts';
+import { bridge } from '#lib/core/posture/bridge.ts';
+import { heelRaise } from '#lib/core/posture/heel-raise.ts';
+import { hinge } from '#lib/core/posture/hinge.ts';
+import { bridgeFeet, deepestSled, highestStep, highestStepDown, lowestHandle, lowestSplitSquat } from '#lib/core/posture/inverse-movements.ts';
+import { legPress } from '#lib/core/posture/leg-press.ts';
+import { splitSquat } from '#lib/core/posture/split-squat.ts';
+import { stepDown } from '#lib/core/posture/step-down.ts';
+import { stepUp } from '#lib/core/posture/step-up.ts';
+import { judgeTest } from '#lib/core/measure/function-test.ts';
+import { repetitionsIn } from '#lib/core/measure/repetitions.ts';
+import { angleStream } from '#lib/core/measure/simulated-device.ts';
 import { bandOf } from '#lib/core/posture/band.ts';
 import { chainOf } from '#lib/core/posture/chain.ts';
 import { lowestSeat, lowestSeatCm } from '#lib/core/posture/inverse.ts';
@@ -60,11 +79,43 @@ const pair = (deg: number) => ({ left: side(deg), right: side(deg) });
 const contexts = [95, 105, 120].map((knee): FitContext => ({ body, rules: fitRulesOf(POLICIES['pain-monitored']), today: '2026-03-06', envelope: { kneeFlexion: pair(knee), thighTrunkFlexion: pair(120), weightBearingDorsiflexion: pair(34) }, furniture: { seats: [40, 45, 52], pads: [{ cm: 3, count: 3 }, { cm: 5, count: 2 }] } }));
 time('the squat ladder’s fit for a client', seconds((i) => fitFamily(squat as ExerciseFamily, { ...(contexts[i % 3] as FitContext) })), 1);
 
+const ALL_STEPS = Object.values(FAMILIES).flatMap((f) => f.steps);
+const wide = [80, 100, 140].map((knee): FitContext => ({ ...(contexts[0] as FitContext), equipment: EQUIPMENT, positions: {}, envelope: { kneeFlexion: pair(knee), thighTrunkFlexion: pair(118), weightBearingDorsiflexion: pair(30), straightLegRaise: pair(70), hipExtension: pair(15), bigToeExtension: pair(60) } }));
+time(`the whole catalogue’s fit, ${ALL_STEPS.length} steps`, seconds((i) => fitSteps(ALL_STEPS, { ...(wide[i % 3] as FitContext) })), 5);
+rate('step-up forward', seconds((i) => stepUp({ body, stepCm: 8 + (i % 24), limits })), 50_000);
+rate('step-down forward', seconds((i) => stepDown({ body, stepCm: 6 + (i % 20), limits })), 50_000);
+rate('split squat forward', seconds((i) => splitSquat({ body, strideCm: 60 + (i % 20), limits })), 50_000);
+rate('hinge forward', seconds((i) => hinge({ body, handleCm: 35 + (i % 25), close: { kneeDeg: 20 }, limits })), 50_000);
+rate('bridge forward, feet for a knee', seconds((i) => bridge({ body, kneeDeg: 60 + (i % 50) })), 50_000);
+rate('leg press forward', seconds((i) => legPress({ body, sledCm: 50 + (i % 28), loadKg: 60, limits })), 50_000);
+rate('heel raise forward', seconds((i) => heelRaise({ body, pitchDeg: i % 40 })), 50_000);
+const bounds = [{ ...limits, straightLegRaiseDeg: 60 }, { kneeFlexionDeg: 110, weightBearingDorsiflexionDeg: 34, thighTrunkFlexionDeg: 115, straightLegRaiseDeg: 75 }] as const;
+const bound = (i: number) => bounds[i & 1] ?? bounds[0];
+rate('highest step', seconds((i) => highestStep({ body, limits: bound(i) })), 5000);
+rate('highest step-down', seconds((i) => highestStepDown({ body, limits: bound(i) })), 5000);
+rate('lowest handle', seconds((i) => lowestHandle({ body, limits: bound(i) })), 5000);
+rate('deepest sled', seconds((i) => deepestSled({ body, limits: bound(i) })), 5000);
+rate('lowest split squat', seconds((i) => lowestSplitSquat({ body, limits: bound(i) })), 5000);
+rate('feet of a bridge', seconds((i) => bridgeFeet({ body, limits: bound(i) })), 5000);
+time('from a dial to a picture: verdict, demand, figure', seconds((i) => {
+	const s = ALL_STEPS[i % ALL_STEPS.length] as Step;
+	const ctx = { ...(wide[2] as FitContext) };
+	const setup = setupFor(s, fitStep(s, ctx));
+	return [shortAt(s, ctx, setup), pictureOf(s, ctx, setup).at(1)];
+}), 50);
+const many = searchIndex(Array.from({ length: Math.ceil(1000 / ALL_STEPS.length) }, () => Object.values(FAMILIES)).flat());
+time(`search in ${many.length} steps`, seconds((i) => search(many, ['one leg', 'stairs band', 'hinge', 'z', 'buttock'][i % 5] as string)), 50);
+
 const weeks = record({
 	sessions: Array.from({ length: 36 }, (_, i) => session(addDays('2026-03-18', -84 + Math.round((i * 84) / 36)))).concat(session('2026-03-18')),
 	mornings: mornings(addDays('2026-03-20', -84), 85, 2),
 	changes: [{ date: '2026-03-10', kind: 'start' }]
 });
+const tenMinutes = angleStream({ reps: 110, startDeg: 5, peakDeg: 95, downSec: 2, pauseSec: 0.5, upSec: 2, restSec: 0.95 }, { noise: 0.5, driftPerMin: 1, lostShare: 0.02 }, 1);
+time('ten minutes of angle at 50 Hz analysed', seconds(() => repetitionsIn(tenMinutes)), 200);
+const who = { age: 72, sex: 'female' as const, heightCm: 165, massKg: 68 };
+time('every function test against its norms', seconds((i) => FUNCTION_TESTS.map((t) => judgeTest(t, t.possible[0] + (i % 7), {}, who))), 1);
+
 time('judge, 12 weeks of history', seconds(() => judge(weeks)), 1);
 time('decide with nearest flip, 12 weeks', seconds(() => decide(weeks)), 10);
 

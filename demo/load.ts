@@ -6,7 +6,7 @@ import pg from 'pg';
 import { addDays, dayNumber, weekday, type Day } from '#lib/core/base/calendar-day.ts';
 import { hash32, seeded } from '#lib/core/base/random.ts';
 import { uuid7 } from '#lib/core/base/uuid.ts';
-import { AXES, SIDES } from '#lib/core/body/axis.ts';
+import { MAIN_AXES, SIDES } from '#lib/core/body/axis.ts';
 import type { Session } from '#lib/core/session/record.ts';
 import { makeAuth } from '#lib/server/auth/auth.ts';
 import { open } from '#lib/server/db/connect.ts';
@@ -17,9 +17,12 @@ import { checkIn } from '#lib/server/usecase/check-in.ts';
 import { logVisit } from '#lib/server/usecase/log-visit.ts';
 import { prescribe } from '#lib/server/usecase/prescribe.ts';
 import { advancesToday, fitContextOf, loadRecords, slipOf } from '#lib/server/usecase/record.ts';
-import { registerClient } from '#lib/server/usecase/register-client.ts';
+import { SCREENING } from '#lib/catalogue/screening.ts';
+import { CONSENT_PURPOSES, registerClient } from '#lib/server/usecase/register-client.ts';
 import { openFlag, screenClient, setLimit } from '#lib/server/usecase/safety.ts';
-import { saveMeasurements } from '#lib/server/usecase/save-measurements.ts';
+import { saveGoal, saveComplaint } from '#lib/server/usecase/ask.ts';
+import { saveMeasurements, saveSheet } from '#lib/server/usecase/save-sheet.ts';
+import type { RangeId } from '#lib/core/measure/range-kind.ts';
 import { signDecision } from '#lib/server/usecase/sign-decision.ts';
 import { FAMILIES } from '#lib/catalogue/families.ts';
 import { stepOf } from '#lib/core/exercise/family.ts';
@@ -37,8 +40,6 @@ export interface DemoOptions {
 	readonly only?: readonly string[];
 }
 
-const SCREEN = ['night-pain', 'unexplained-weight-loss', 'fever', 'recent-fall', 'saddle-numbness', 'chest-pain-on-effort', 'calf-swelling', 'recent-surgery'] as const;
-
 /** Is the demo there already? */
 export async function demoDay(ownerUrl: string): Promise<Day | undefined> {
 	const client = new pg.Client({ connectionString: ownerUrl });
@@ -51,9 +52,15 @@ export async function demoDay(ownerUrl: string): Promise<Day | undefined> {
 	}
 }
 
+const FIRST_KINDS: readonly string[] = ['seat', 'pad', 'wedge', 'weight'];
+
 export async function loadDemo(o: DemoOptions): Promise<void> {
 	const random = seeded(hash32('tidewater'));
-	const id = (day: Day): string => uuid7(dayNumber(day) * 86_400_000 + 43_200_000, Uint8Array.from({ length: 10 }, () => Math.floor(random() * 256)));
+	const idFrom = (r: () => number) => (day: Day): string => uuid7(dayNumber(day) * 86_400_000 + 43_200_000, Uint8Array.from({ length: 10 }, () => Math.floor(r() * 256)));
+	const id = idFrom(random);
+	const intakeId = idFrom(seeded(hash32('tidewater intake')));
+	/** What came later draws from its own seed, so that the clients' weeks stay as they were. */
+	const laterId = idFrom(seeded(hash32('tidewater equipment')));
 	const start = addDays(o.today, -7 * (o.weeks ?? 12));
 	const practiceId = id(start);
 	const members = await staff(o, practiceId, () => id(start));
@@ -75,10 +82,10 @@ export async function loadDemo(o: DemoOptions): Promise<void> {
 			for (const e of EQUIPMENT)
 				await t.trx
 					.insertInto('equipment')
-					.values({ practice_id: practiceId, id: id(start), kind: e.kind, label: e.label, value: e.value, unit: e.unit, mm: e.unit === 'cm' ? Math.round(e.value * 10) : null, g: e.unit === 'kg' ? Math.round(e.value * 1000) : null, count: e.count })
+					.values({ practice_id: practiceId, id: FIRST_KINDS.includes(e.kind) ? id(start) : laterId(start), kind: e.kind, label: e.label, value: e.value, unit: e.unit, mm: e.unit === 'cm' ? Math.round(e.value * 10) : null, g: e.unit === 'kg' ? Math.round(e.value * 1000) : null, count: e.count })
 					.execute();
 		});
-		for (const client of CLIENTS) if (o.only === undefined || o.only.includes(client.key)) await new Life(client, { as, id, random, start, today: o.today, trainerId: members.get('trainer') as string }).run();
+		for (const client of CLIENTS) if (o.only === undefined || o.only.includes(client.key)) await new Life(client, { as, id, intakeId, random, start, today: o.today, trainerId: members.get('trainer') as string }).run();
 	} finally {
 		await pool.end();
 	}
@@ -115,6 +122,8 @@ async function staff(o: DemoOptions, practiceId: string, id: () => string): Prom
 interface World {
 	readonly as: (key: 'physio' | 'trainer', today: Day) => Context;
 	readonly id: (day: Day) => string;
+	/** Ids from a second seed, so that adding to the intake leaves the rest of the demo as it is. */
+	readonly intakeId: (day: Day) => string;
 	readonly random: () => number;
 	readonly start: Day;
 	readonly today: Day;
@@ -161,6 +170,7 @@ class Life {
 					settingId: w.id(w.start),
 					name: c.name,
 					born: c.born,
+					sex: c.sex,
 					occupation: c.occupation,
 					heightCm: c.heightCm,
 					massKg: c.massKg,
@@ -169,7 +179,11 @@ class Life {
 					policyId: c.policyId,
 					frontOfKnee: c.frontOfKnee,
 					goal: c.goal,
-					usual: { [c.region]: { intake: c.usual, ...(c.longStanding ? { longStanding: true } : {}) } }
+					usual: { [c.region]: { intake: c.usual, ...(c.longStanding ? { longStanding: true } : {}) } },
+					homeKit: c.homeKit,
+					days: [1, 3, 5],
+					minutes: 20,
+					consents: CONSENT_PURPOSES.map((purpose) => ({ id: w.intakeId(w.start), purpose, given: purpose !== 'teaching' }))
 				},
 				at(w.start, 9)
 			)
@@ -179,14 +193,42 @@ class Life {
 			const { axis, side, maxDeg, source, operatedOn, reviewIn } = c.limit;
 			must(await setLimit(ctx, { id: w.id(w.start), surgeryId: w.id(w.start), clientId: this.clientId, region: c.region, operatedOn: addDays(w.today, operatedOn), axis, side, maxDeg, source, reviewOn: addDays(w.today, reviewIn) }, at(w.start, 9)));
 		}
+		await this.ask(w.start);
 		await this.measure(w.start, -4);
+		await this.test(w.start, 0);
+		await this.test(addDays(w.today, -16), 1);
 		await this.delegate();
 		await this.give(w.start);
 	}
 
 	private async screen(day: Day): Promise<void> {
-		const answers = Object.fromEntries(SCREEN.map((q) => [q, q === 'recent-surgery' && this.c.limit ? 'yes' : 'no'])) as Record<string, 'yes' | 'no'>;
+		const yes = new Set([...(this.c.cautions ?? []), ...(this.c.limit ? ['recent-surgery'] : [])]);
+		const answers = Object.fromEntries(SCREENING.map((q) => [q.id, yes.has(q.id) ? ('yes' as const) : ('no' as const)]));
 		must(await screenClient(this.w.as('physio', day), { id: this.w.id(day), clientId: this.clientId, day, answers }, at(day, 9)));
+	}
+
+	/** What hurts and what the client wants to do again; scored again five weeks before today. */
+	private async ask(day: Day): Promise<void> {
+		const { c, w } = this;
+		const ctx = w.as('physio', day);
+		must(await saveComplaint(ctx, { id: w.intakeId(day), settingId: w.intakeId(day), clientId: this.clientId, region: c.region, usualMorning: c.usual, ...c.complaint }, at(day, 9)));
+		for (const g of c.goals) {
+			const first = w.intakeId(day);
+			must(await saveGoal(ctx, { id: first, clientId: this.clientId, ...g }, at(day, 9)));
+			const again = addDays(w.today, -35);
+			if (again > day) must(await saveGoal(w.as('physio', again), { id: w.intakeId(again), clientId: this.clientId, ...g, score: Math.min(10, g.score + 2), replaces: first }, at(again, 9)));
+		}
+	}
+
+	/** Function tests and the ranges no set-up is solved on, `better` rounds on. */
+	private async test(day: Day, better: number): Promise<void> {
+		const { c, w } = this;
+		if (day < w.start) return;
+		const tests = c.tests.map(({ test, side, first, gain, extras }) => ({ id: w.intakeId(day), test, side: side ?? null, value: Math.round(100 * (first + gain * better)) / 100, extras: extras ?? {}, method: 'by hand' }));
+		const ranges = Object.entries(c.more ?? {}).flatMap(([axis, [left, right]]) =>
+			([['left', left], ['right', right]] as const).map(([side, end]) => ({ id: w.intakeId(day), axis: axis as RangeId, side, range: { end: end + 2 * better }, method: 'goniometer', loaded: false }))
+		);
+		must(await saveSheet(w.as('physio', day), this.clientId, { day, ranges, tests, totals: [] }, at(day, 10)));
 	}
 
 	private async delegate(): Promise<void> {
@@ -198,7 +240,7 @@ class Life {
 	/** Measures all axes, `shift` degrees from the ranges the client ends with. */
 	private async measure(day: Day, shift: number): Promise<void> {
 		const { c, w } = this;
-		const values = AXES.flatMap((axis) =>
+		const values = MAIN_AXES.flatMap((axis) =>
 			SIDES.map((side) => {
 				const [onset, tolerable, end] = c.ranges[axis][side];
 				const s = axis === 'weightBearingDorsiflexion' ? 0 : shift;
@@ -333,7 +375,7 @@ class Life {
 			case 'red-flag':
 				await this.session(d(3), { observed: true, peak: u, effort: 5 });
 				for (const n of [2, 1]) await this.morning(d(n), u);
-				must(await openFlag(w.as('physio', d(1)), { id: w.id(d(1)), clientId: this.clientId, day: d(1), code: 'night-pain', region: 'back', severity: 'red' }, at(d(1), 12)));
+				must(await openFlag(w.as('physio', d(1)), { id: w.id(d(1)), clientId: this.clientId, day: d(1), code: 'night-pain', region: 'back', severity: 'red', urgency: 'urgent' }, at(d(1), 12)));
 				return;
 			case 'wait-morning':
 				await this.session(d(3), { observed: true, peak: u, effort: 5 });

@@ -6,9 +6,10 @@ export const FLOORS = [
 	...core,
 	{ name: 'catalogue', path: 'src/lib/catalogue', may: ['src/lib/core'], packages: false },
 	{ name: 'wording', path: 'src/lib/wording', may: ['src/lib/core', 'src/lib/catalogue'], packages: false },
+	{ name: 'exchange', path: 'src/lib/exchange', may: ['src/lib/core', 'src/lib/catalogue', 'src/lib/wording'], packages: true },
 	{ name: 'contract', path: 'src/lib/contract', may: ['src/lib/core', 'src/lib/catalogue'], packages: true },
 	{ name: 'ui', path: 'src/lib/ui', may: ['src/lib/core', 'src/lib/catalogue', 'src/lib/contract', 'src/lib/wording'], packages: true },
-	{ name: 'workers', path: 'src/lib/workers', may: ['src/lib/core', 'src/lib/catalogue'], packages: false },
+	{ name: 'workers', path: 'src/lib/workers', may: ['src/lib/core', 'src/lib/catalogue', 'src/lib/exchange'], packages: false },
 	{ name: 'db', path: 'src/lib/server/db', may: ['src/lib/core/base'], packages: true },
 	{ name: 'repo', path: 'src/lib/server/repo', may: ['src/lib/server/db', 'src/lib/contract', 'src/lib/core'], packages: true },
 	{ name: 'auth', path: 'src/lib/server/auth', may: ['src/lib/server/db'], packages: true },
@@ -22,7 +23,7 @@ export const FLOORS = [
 	{
 		name: 'routes',
 		path: 'src/routes',
-		may: ['src/lib/ui', 'src/lib/wording', 'src/lib/workers', 'src/lib/contract', 'src/lib/catalogue', 'src/lib/core', 'src/lib/server/usecase', 'src/lib/server/http', 'src/app.css', 'docs/sources.md'],
+		may: ['src/lib/ui', 'src/lib/wording', 'src/lib/workers', 'src/lib/exchange', 'src/lib/contract', 'src/lib/catalogue', 'src/lib/core', 'src/lib/server/usecase', 'src/lib/server/http', 'src/app.css', 'docs/sources.md'],
 		packages: true
 	},
 	{ name: 'cli', path: 'src/cli', may: ['src/lib/contract', 'src/lib/catalogue', 'src/lib/core', 'src/lib/wording'], packages: true }

@@ -10,12 +10,21 @@ const base = `http://127.0.0.1:${port}`;
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'] });
 const VIEWS = [
 	['today', '', '', 'desk'],
+	['screen', 'Saskia', 'screen', 'desk'],
+	['ask', 'Wren', 'ask', 'desk'],
 	['measure', 'Wren', 'measure', 'desk'],
+	['measure-tests', 'Bertil', 'measure', 'desk'],
+	['envelope', 'Wren', 'envelope', 'desk'],
+	['ladders', 'Wren', 'ladders', 'desk'],
 	['ladder', 'Wren', 'ladder', 'desk'],
+	['ladder-lunge', 'Tamsin', 'ladder?family=lunge&step=reverse-lunge', 'desk'],
+	['library', '', '/library', 'desk'],
+	['own-steps', '', '/library/own', 'desk'],
 	['ladder-dark', 'Tamsin', 'ladder', 'dark'],
 	['slip-hold', 'Wren', 'decide', 'desk'],
 	['slip-regress', 'Bertil', 'decide', 'desk'],
 	['trend', 'Wren', 'trend', 'desk'],
+	['arrive-phone', 'Wren', 'arrive', 'phone'],
 	['log-phone', 'Wren', 'log', 'phone'],
 	['morning-phone', 'Saskia', 'morning', 'phone'],
 	['ladder-phone', 'Wren', 'ladder', 'phone']
@@ -30,9 +39,20 @@ for (const kind of ['desk', 'dark', 'phone']) {
 	await page.waitForURL(`${base}/`);
 	for (const [name, who, view, of] of VIEWS.filter((v) => v[3] === kind)) {
 		await page.goto(`${base}/`);
+		if (view.startsWith('/')) await page.goto(`${base}${view}`);
+		if (name === 'own-steps') {
+			await page.getByLabel('Begin from').selectOption('step-down-tap');
+			await page.getByLabel('Called').fill('Pontoon edge tap');
+			await page.getByRole('button', { name: 'Into the form' }).click();
+		}
 		if (who) {
 			const href = await page.getAttribute(`a:has-text("${who}")`, 'href');
 			await page.goto(`${base}${href.replace(/[a-z]+$/, view)}`);
+		}
+		// The lower half of the sheet, with something in it.
+		if (name === 'measure-tests') {
+			for (const [label, value] of [['30-second chair stand, reps', '9'], ['Timed up and go, s', '12.6'], ['Four-stage balance, s', '9.2']]) await page.getByLabel(label, { exact: true }).fill(value);
+			await page.getByRole('heading', { name: 'Function tests' }).evaluate((e) => e.scrollIntoView());
 		}
 		await page.mouse.move(0, 0);
 		await page.waitForTimeout(700);

@@ -1,6 +1,7 @@
 /** Answers a whole input text: one JSON object, or one a line. Each line answers for itself; the exit code says if all were good. */
 import { firstIssue } from '#lib/contract/basics.ts';
-import { Refused, rounded, TOPICS, type CliError } from './topics.ts';
+import { Refused, type CliError } from './refused.ts';
+import { rounded, TOPICS } from './topics.ts';
 
 export interface Answered {
 	readonly lines: readonly string[];

@@ -10,6 +10,33 @@ type Json = Record<string, unknown>;
 const one = (topic: string, input: unknown): Json => JSON.parse(answer(topic, JSON.stringify(input)).lines[0] ?? '') as Json;
 const BODY = { heightCm: 168, massKg: 70 };
 
+describe('measure', () => {
+	it('answers the documented examples', () => {
+		expect(one('measure', { test: 'chair-stand-30s', value: 9, age: 72, sex: 'female' })).toMatchObject({ class: 'below-average', cut: 10, source: 'cdc-steadi', norm: { norm: 'chair-stand-cut' } });
+		expect(one('measure', { test: 'knee-to-wall', left: 11.5, right: 8 })).toMatchObject({ difference: 3.5, less: 'right', judgement: 'real asymmetry' });
+		const change = one('measure', { change: 'nprs', from: 6, to: 4, population: 'chronic' });
+		expect((change.rules as Json[]).find((r) => r.rule === 'farrar-percent')).toMatchObject({ met: true, source: 'farrar-2001' });
+		expect(change.percent).toBeCloseTo(33.333, 2);
+	});
+	it('gives no label outside a table, both sides the right way up, strength per kilogram, clot points that always refer', () => {
+		expect(one('measure', { test: 'chair-stand-30s', value: 9, age: 59, sex: 'female' })).toMatchObject({ class: 'no-norm', norm: { why: 'age' } });
+		expect(one('measure', { test: 'hop-6m-timed', left: 2.24, right: 2.1, sore: 'left' }).index).toBeCloseTo(93.75, 2);
+		expect(one('measure', { test: 'strength-knee-extension', left: 2.1, right: 2.2, sore: 'left', before: 2.6 }).againstBefore).toBeCloseTo(80.77, 2);
+		expect((one('measure', { test: 'strength-knee-extension', value: 300, extras: { leverCm: 35 }, age: 30, sex: 'male', heightCm: 180, massKg: 75 }).derived as Json).torquePerKg).toBeCloseTo(1.4, 5);
+		expect(one('measure', { test: 'clot-points', items: ['bedridden-or-surgery'] })).toMatchObject({ points: 1, action: 'refer-same-day' });
+		expect(one('measure', { questionnaire: 'odi', from: 20, to: 32 })).toMatchObject({ better: 'lower', change: { direction: 'worse' } });
+	});
+	it('refuses by name: a misspelt key, an unknown test, a missing lever, a population nobody published for, a minor', () => {
+		const refused = (input: unknown): unknown => one('measure', input).error;
+		expect(refused({ test: 'chair-stand-30s', value: 9, agee: 72 })).toMatchObject({ code: 'unknown-key', path: 'agee' });
+		expect(refused({ test: 'chair-sit', value: 9, age: 72 })).toMatchObject({ path: 'test', message: expect.stringContaining('chair-stand-30s') as string });
+		expect(refused({ test: 'strength-knee-extension', value: 300, age: 40 })).toMatchObject({ path: 'extras.leverCm' });
+		expect(refused({ change: 'nprs', from: 6, to: 4, population: 'sailors' })).toMatchObject({ path: 'population', message: expect.stringContaining('chronic') as string });
+		expect(refused({ test: 'chair-stand-30s', value: 9, age: 12 })).toMatchObject({ path: 'age', message: expect.stringContaining('Adults only') as string });
+		expect(refused({ questionnaire: 'oks', to: 60 })).toMatchObject({ path: 'to' });
+	});
+});
+
 describe('posture', () => {
 	it('answers the documented example: a 46 cm seat asks 106° of this knee, 21° more than 90° less 5° allows', () => {
 		const got = one('posture', {
@@ -33,7 +60,8 @@ describe('posture', () => {
 		expect(one('posture', { ...base, limits: { kneeFlexDeg: 80 } })).toMatchObject({ error: { code: 'unknown-key', path: 'limits.kneeFlexDeg' } });
 		expect(one('posture', { ...base, limits: { hipFlexionDeg: 80 } })).toMatchObject({ error: { code: 'unknown-key' } });
 		expect(one('posture', { ...base, setup: { thighDeg: 90, seatCm: 40 } })).toMatchObject({ error: { path: 'setup' } });
-		expect(one('posture', { ...base, movement: 'hinge' })).toMatchObject({ error: { path: 'movement' } });
+		expect(one('posture', { ...base, movement: 'juggling' })).toMatchObject({ error: { path: 'movement' } });
+		expect(one('posture', { ...base, movement: 'hinge' })).toMatchObject({ error: { path: expect.stringContaining('setup') as string } });
 		expect(one('posture', { ...base, body: { heightCm: 1.7, massKg: 70 } })).toMatchObject({ error: { path: 'body.heightCm' } });
 	});
 });
@@ -55,14 +83,49 @@ describe('setup', () => {
 	});
 });
 
+describe('every movement', () => {
+	const b = { heightCm: 180, massKg: 80 };
+	it('answers the golden rows it is documented with', () => {
+		expect(one('posture', { body: b, movement: 'step-up', setup: { stepCm: 20 } })).toMatchObject({ feasible: true, contact: { kneeFlexion: expect.closeTo(70.74, 1) as number } });
+		expect(one('posture', { body: b, movement: 'step-down', technique: 'parallel', arms: 'hang', setup: { stepCm: 15, freeLegDeg: 15 } })).toMatchObject({ angles: { kneeFlexion: expect.closeTo(72.8, 1) as number } });
+		expect(one('posture', { body: b, movement: 'split-squat', load: { kg: 20, at: 'sides' }, setup: { frontRiserCm: 10, strideCm: 75, shankDeg: 15, leanDeg: 15 } })).toMatchObject({ front: { kneeFlexion: expect.closeTo(116.87, 1) as number } });
+		expect(one('posture', { body: b, movement: 'hinge', load: { kg: 60, at: 'hands' }, setup: { handleCm: 30, shankDeg: 12, bar: 'midfoot' } })).toMatchObject({ angles: { trunkLean: expect.closeTo(71.25, 1) as number } });
+		expect(one('posture', { body: { heightCm: 165, massKg: 65 }, movement: 'bridge', setup: { footDistCm: 78.52 } })).toMatchObject({ kneeFlexion: expect.closeTo(116.77, 1) as number });
+		expect(one('posture', { body: b, movement: 'leg-press', load: { kg: 100, at: 'none' }, limits: { thighTrunkFlexionDeg: 105 }, setup: { sledCm: 65, railDeg: 45, backDeg: 20, offsetCm: 10 } })).toMatchObject({ feasible: false, pelvicTilt: expect.closeTo(10.77, 1) as number });
+		expect(one('posture', { body: b, movement: 'knee-extension', setup: { kneeFlexionDeg: 30, cuffKg: 5 } })).toMatchObject({ moments: { cuff: expect.closeTo(16.93, 1) as number } });
+		expect(one('posture', { body: b, movement: 'heel-raise', setup: { pitchDeg: 30, legs: 1 } })).toMatchObject({ armCm: expect.closeTo(7.15, 1) as number });
+		expect(one('posture', { body: b, movement: 'lunge-test', setup: { toeWallCm: 10 } })).toMatchObject({ shank: expect.closeTo(35.13, 1) as number });
+	});
+	it('solves every inverse, with a band where one is asked, and refuses what it does not know by name', () => {
+		const limits = { kneeFlexionDeg: 80, weightBearingDorsiflexionDeg: 22, thighTrunkFlexionDeg: 95, straightLegRaiseDeg: 60 };
+		for (const solve of ['highest-step', 'highest-step-down', 'lowest-handle', 'deepest-sled', 'lowest-split', 'bridge-feet']) {
+			const got = one('setup', { body: b, solve, limits, band: true }) as { value: number; status: string; band: { low: number; high: number } };
+			expect(got.status, solve).toBe('limited');
+			expect(got.band.low, solve).toBeLessThanOrEqual(got.band.high);
+			expect(Number.isFinite(got.value), solve).toBe(true);
+		}
+		expect(one('setup', { body: b, solve: 'longest-jump' })).toMatchObject({ error: { path: 'solve', message: expect.stringContaining('lowest-handle') as string } });
+		expect(one('posture', { body: b, movement: 'step-up', setup: { stepCm: 20, seatCm: 40 } })).toMatchObject({ error: { code: 'unknown-key' } });
+		expect(one('posture', { body: b, movement: 'hinge', setup: { handleCm: 40, kneeBendDeg: 20, leanDeg: 50 } })).toMatchObject({ error: { message: expect.stringContaining('at most one') as string } });
+	});
+});
+
 describe('fit, decide, catalogue', () => {
 	const side = { painFree: 80, tolerable: 95, end: 120, date: '2026-03-01', loaded: false };
 	const ankle = { painFree: 36, tolerable: 38, end: 40, date: '2026-03-01', loaded: true };
 	const fit = { body: BODY, technique: 'parallel', policy: 'pain-monitored', family: 'squat', today: '2026-03-06', envelope: { kneeFlexion: { left: side, right: side }, thighTrunkFlexion: { left: { ...side, painFree: 120, tolerable: 125, end: 130 }, right: { ...side, painFree: 120, tolerable: 125, end: 130 } }, weightBearingDorsiflexion: { left: ankle, right: ankle }, positions: { kneeling: 'no' } } };
 	it('fits a family, one answer a step, with what would unlock it', () => {
 		const got = one('fit', fit) as unknown as Json[];
-		expect(got).toHaveLength(16);
+		expect(got).toHaveLength(17);
 		expect(got.find((s) => s.step === 'standard-seat')).toMatchObject({ verdict: 'set-up', limiting: [{ axis: 'kneeFlexion' }, { axis: 'kneeFlexion' }] });
+	});
+	it('without a family answers for every one, with equipment, positions and withheld tags', () => {
+		const { family: _, ...all } = fit;
+		const got = one('fit', { ...all, equipment: ['chair', 'wall'], withheld: ['spine-load'] }) as unknown as Record<string, Json[]>;
+		expect(Object.keys(got)).toHaveLength(18);
+		expect(got.abduction?.find((s) => s.step === 'monster-walk')).toMatchObject({ verdict: 'blocked', missing: [['band']] });
+		expect(got.hinge?.find((s) => s.step === 'kneeling-hinge')).toMatchObject({ positions: [{ position: 'kneeling', answer: 'no' }, { position: 'floor-transfer', answer: 'unknown' }] });
+		expect(got.squat?.find((s) => s.step === 'goblet-squat')).toMatchObject({ withheld: [{ tag: 'spine-load' }] });
 	});
 	it('refuses an unordered range and an unknown family', () => {
 		expect(one('fit', { ...fit, envelope: { kneeFlexion: { left: { ...side, painFree: 100 } } } })).toMatchObject({ error: { path: 'envelope.kneeFlexion.left' } });
@@ -91,7 +154,7 @@ describe('fit, decide, catalogue', () => {
 	});
 	it('prints the catalogue, whole or one family', () => {
 		expect(one('catalogue', { family: 'squat' })).toMatchObject({ id: 'squat' });
-		expect(Object.keys((one('catalogue', {}) as { families: Json }).families)).toEqual(['squat']);
+		expect(Object.keys((one('catalogue', {}) as { families: Json }).families)).toContain('bridge');
 	});
 });
 
@@ -109,7 +172,7 @@ describe('lines', () => {
 		const root = join(import.meta.dirname, '../..');
 		const r = spawnSync(process.execPath, ['--import', 'tsx', join(root, 'src/cli/bolster.ts'), 'nonsense'], { cwd: root, encoding: 'utf8', input: '' });
 		expect(r.status).toBe(2);
-		expect(r.stderr).toContain('Topics: posture, setup, fit, decide, catalogue');
+		expect(r.stderr).toContain('Topics: posture, setup, fit, decide, measure, catalogue');
 		const good = spawnSync(process.execPath, ['--import', 'tsx', join(root, 'src/cli/bolster.ts'), 'catalogue'], { cwd: root, encoding: 'utf8', input: '{"family":"squat"}' });
 		expect(good.status).toBe(0);
 		expect(JSON.parse(good.stdout)).toMatchObject({ id: 'squat' });

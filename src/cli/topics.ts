@@ -4,7 +4,7 @@ import { FAMILIES, CATALOGUE_VERSION } from '#lib/catalogue/families.ts';
 import { POLICIES } from '#lib/catalogue/policies.ts';
 import { decideInput } from '#lib/contract/decide.ts';
 import { fitInput } from '#lib/contract/fit.ts';
-import { postureInput, setupInput, type SetupInput } from '#lib/contract/posture.ts';
+import { postureInput, setupInput, SOLVES, type PostureInput, type SetupInput, type SquatInput, type SquatSolve } from '#lib/contract/posture.ts';
 import { bodyOf, type Body, type BodyInput } from '#lib/core/body/body.ts';
 import { decide } from '#lib/core/decision/decide.ts';
 import { fitRulesOf } from '#lib/core/decision/policy.ts';
@@ -14,20 +14,11 @@ import { bandOf } from '#lib/core/posture/band.ts';
 import { deepestSquat, heelWedge, lowestSeat, type Solution } from '#lib/core/posture/inverse.ts';
 import { posture } from '#lib/core/posture/posture.ts';
 import { TECHNIQUES, type Depth, type Stand } from '#lib/core/posture/problem.ts';
+import { measureInput } from '#lib/contract/measure.ts';
 import { changeText, decisionSentence, reasonText } from '#lib/wording/decision.ts';
-
-export interface CliError {
-	readonly code: string;
-	readonly path: string;
-	readonly message: string;
-}
-
-/** A refusal of the core, in the command line's own form. */
-export class Refused extends Error {
-	constructor(readonly error: CliError) {
-		super(error.message);
-	}
-}
+import { answerMeasure } from './measure.ts';
+import { answerMovement, answerMovementSetup } from './movement.ts';
+import { Refused } from './refused.ts';
 
 function bodyFrom(input: BodyInput): Body {
 	const body = bodyOf(input);
@@ -50,7 +41,11 @@ export const rounded = (v: unknown): unknown =>
 				? Object.fromEntries(Object.entries(v).map(([k, x]) => [k, rounded(x)]))
 				: v;
 
-function answerPosture(input: z.infer<typeof postureInput>): unknown {
+const isSquat = (input: PostureInput): input is SquatInput => input.movement === 'squat' || input.movement === 'sit-to-stand';
+const isSquatSolve = (input: SetupInput): input is SquatSolve => (SOLVES as readonly string[]).includes(input.solve);
+
+function answerPosture(input: PostureInput): unknown {
+	if (!isSquat(input)) return answerMovement(input, bodyFrom);
 	const { body, setup, ...rest } = input;
 	const { heelWedgeCm, toeOutDeg, cushionSinkCm, ...depth } = setup;
 	const p = posture({
@@ -64,7 +59,7 @@ function answerPosture(input: z.infer<typeof postureInput>): unknown {
 	return { ...p, points: Object.fromEntries(Object.entries(p.points).map(([k, v]) => [k, [v.x, v.y]])) };
 }
 
-function solveFor(input: SetupInput): (stand: Stand) => Solution {
+function solveFor(input: SquatSolve): (stand: Stand) => Solution {
 	if (input.solve === 'lowest-seat') return lowestSeat;
 	if (input.solve === 'deepest-squat') return deepestSquat;
 	const depth = input.setup;
@@ -75,6 +70,7 @@ function solveFor(input: SetupInput): (stand: Stand) => Solution {
 }
 
 function answerSetup(input: SetupInput): unknown {
+	if (!isSquatSolve(input)) return answerMovementSetup(input, bodyFrom);
 	const { body, solve, setup = {}, band, furniture, movement, ...rest } = input;
 	const stand: Stand = {
 		...rest,
@@ -99,11 +95,12 @@ function answerSetup(input: SetupInput): unknown {
 }
 
 function answerFit(input: z.infer<typeof fitInput>): unknown {
-	const family = FAMILIES[input.family];
-	if (family === undefined) throw new Refused({ code: 'unknown-family', path: 'family', message: `Families here: ${Object.keys(FAMILIES).join(', ')}.` });
-	const { body, policy, envelope, family: _, ...rest } = input;
-	const { positions: __, ...axes } = envelope;
-	return fitFamily(family, { ...rest, body: bodyFrom(body), rules: fitRulesOf(policy), envelope: axes });
+	const { body, policy, envelope, family: name, withheld, ...rest } = input;
+	const family = name === undefined ? undefined : FAMILIES[name];
+	if (name !== undefined && family === undefined) throw new Refused({ code: 'unknown-family', path: 'family', message: `Families here: ${Object.keys(FAMILIES).join(', ')}.` });
+	const { positions, ...axes } = envelope;
+	const ctx = { ...rest, body: bodyFrom(body), rules: fitRulesOf(policy), envelope: axes, ...(positions === undefined ? {} : { positions }), ...(withheld === undefined ? {} : { withheld: withheld.map((tag) => ({ tag, because: 'given' })) }) };
+	return family === undefined ? Object.fromEntries(Object.values(FAMILIES).map((f) => [f.id, fitFamily(f, ctx)])) : fitFamily(family, ctx);
 }
 
 function answerDecide(input: z.infer<typeof decideInput>): unknown {
@@ -136,5 +133,6 @@ export const TOPICS: Readonly<Record<string, Topic>> = {
 	setup: { schema: setupInput, answer: answerSetup },
 	fit: { schema: fitInput, answer: answerFit },
 	decide: { schema: decideInput, answer: answerDecide },
+	measure: { schema: measureInput, answer: answerMeasure },
 	catalogue: { schema: z.strictObject({ family: z.string().exactOptional() }), answer: answerCatalogue }
 };

@@ -26,6 +26,7 @@
 	<header class="no-print flex flex-wrap items-baseline gap-x-6 gap-y-1 border-b px-7 py-2 max-sm:px-4">
 		<a href="/" class="text-lg font-bold text-ink no-underline">Bolster</a>
 		<a href="/">Today</a>
+		<a href="/library">Library</a>
 		<span class="label max-md:hidden">{data.me.practice}</span>
 		<span class="label ml-auto max-sm:sr-only" title={data.me.role}>{data.me.name}<span class="max-md:hidden">, {data.me.role}</span></span>
 		<span class="label max-sm:ml-auto">{shortDay(data.me.today)}</span>

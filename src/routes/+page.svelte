@@ -35,9 +35,10 @@
 	<div class="mb-3 flex flex-wrap items-baseline gap-x-4">
 		<h1>Today</h1>
 		<p class="text-quiet">{data.rows.length} clients by need; {waiting} {waiting === 1 ? 'slip waits' : 'slips wait'} for an answer</p>
+		<a href="/clients/new" class="ml-auto">Register a client</a>
 	</div>
 	{#if data.rows.length === 0}
-		<p class="rule py-6">No clients yet. Register the first one with <code class="font-mono">npm run demo</code>, or ask the owner to import them.</p>
+		<p class="rule py-6">No clients yet. <a href="/clients/new">Register the first one.</a></p>
 	{/if}
 	<ol data-testid="today">
 		{#each data.rows as row, i (row.clientId)}

@@ -45,7 +45,7 @@ test('a sore knee from a measured range to a prescribed, solved seat', async ({ 
 	await page.getByLabel('Ankle, weight on right end').fill('10');
 	await expect(page.getByText(/^3[5-9]°$/)).toBeVisible();
 	await page.keyboard.press('Enter');
-	await expect(page.getByTestId('done')).toContainText('Saved 2 ranges.');
+	await expect(page.getByTestId('done')).toContainText('Saved 2 readings.');
 	await accessible(page);
 	await visit(page, `/clients/${id}/ladder`);
 	await expect(page.getByTestId('level')).toHaveText('96°');

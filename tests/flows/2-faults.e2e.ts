@@ -54,8 +54,8 @@ test('posts from another site, a megabyte, and NUL characters are refused and ch
 	const own = { origin: 'http://127.0.0.1:4399' };
 	expect((await post(`/clients/${id}/decide?/answer`, 'x=1', { ...form, origin: 'https://elsewhere.example' })).status()).toBe(403);
 	expect((await post(`/clients/${id}/decide`, '{}', { 'content-type': 'application/json', origin: 'https://elsewhere.example' })).status()).toBe(403);
-	expect((await post(`/clients/${id}/measure?/ranges`, `day=${'9'.repeat(1_100_000)}`, { ...form, ...own })).status()).toBe(413);
-	const nul = await post(`/clients/${id}/ladder?/prescribe`, `id=0190b6c5-7a60-7000-8000-000000000001&exerciseId=0190b6c5-7a60-7000-8000-000000000002&step=%00&region=knee-right&sets=1&reps=5&loadKg=0&seatCm=&thighDeg=&heelWedgeCm=`, { ...form, ...own, accept: 'application/json' });
+	expect((await post(`/clients/${id}/measure?/sheet`, `day=${'9'.repeat(1_100_000)}`, { ...form, ...own })).status()).toBe(413);
+	const nul = await post(`/clients/${id}/ladder?/prescribe`, `id=0190b6c5-7a60-7000-8000-000000000001&exerciseId=0190b6c5-7a60-7000-8000-000000000002&family=squat&step=%00&region=knee-right&sets=1&reps=5&loadKg=0&seatCm=&thighDeg=&heelWedgeCm=`, { ...form, ...own, accept: 'application/json' });
 	expect(await nul.text()).toContain('NUL');
 });
 
@@ -65,7 +65,7 @@ test('a session that expired mid-form: the form survives signing in again', asyn
 	await page.getByLabel('Sitting fold right tolerable').fill('119');
 	await page.getByLabel('Sitting fold right pain').fill('3');
 	await context.clearCookies();
-	await page.getByRole('button', { name: 'Save ranges' }).click();
+	await page.getByRole('button', { name: 'Save the sheet' }).click();
 	await expect(page).toHaveURL(/sign-in/);
 	await expect(page.getByText('What you typed is kept')).toBeVisible();
 	await page.getByLabel('E-mail').fill('physio@tidewater.example');
@@ -74,8 +74,8 @@ test('a session that expired mid-form: the form survives signing in again', asyn
 	await expect(page).toHaveURL(/measure/);
 	await expect(page.getByLabel('Sitting fold right tolerable')).toHaveValue('119');
 	await expect(page.getByLabel('Sitting fold right pain')).toHaveValue('3');
-	await page.getByRole('button', { name: 'Save ranges' }).click();
-	await expect(page.getByTestId('done')).toContainText('Saved 1 range.');
+	await page.getByRole('button', { name: 'Save the sheet' }).click();
+	await expect(page.getByTestId('done')).toContainText('Saved 1 reading.');
 });
 
 test('the network goes while a form is sent: the page stays, sending again is one record', async ({ page, context }) => {
@@ -84,12 +84,12 @@ test('the network goes while a form is sent: the page stays, sending again is on
 	await page.getByLabel('Knee bend left end').fill('131');
 	await context.setOffline(true);
 	await expect(page.getByText('No network just now.')).toBeVisible();
-	await page.getByRole('button', { name: 'Save ranges' }).click();
+	await page.getByRole('button', { name: 'Save the sheet' }).click();
 	await expect(page.getByTestId('refused')).toContainText('Nothing is lost');
 	await expect(page.getByLabel('Knee bend left end')).toHaveValue('131');
 	await context.setOffline(false);
-	await page.getByRole('button', { name: 'Save ranges' }).click();
-	await expect(page.getByTestId('done')).toContainText('Saved 1 range.');
+	await page.getByRole('button', { name: 'Save the sheet' }).click();
+	await expect(page.getByTestId('done')).toContainText('Saved 1 reading.');
 });
 
 test('two people sign the same slip: one wins, the other sees why', async ({ browser }) => {

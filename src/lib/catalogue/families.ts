@@ -1,8 +1,20 @@
-/** The families this version knows. */
-import type { ExerciseFamily } from '../core/exercise/family.ts';
+/** The families this version knows, and ways to find a step in them. */
+import type { ExerciseFamily, Step } from '../core/exercise/family.ts';
+import { balance, impact, isometrics, mobility, tissue, trunk, warmUp } from './floor-ladders.ts';
+import { bridgeFamily, hingeFamily } from './hip-ladders.ts';
+import { calf, kneeExtensionFamily, kneeFlexion, legPressFamily } from './knee-ladders.ts';
+import { lunge, stepFamily } from './lower-ladders.ts';
+import { abduction, adduction } from './side-ladders.ts';
 import { squat } from './squat.ts';
 
-export const FAMILIES: Readonly<Record<string, ExerciseFamily>> = { squat };
+const ALL: readonly ExerciseFamily[] = [squat, stepFamily, lunge, hingeFamily, bridgeFamily, abduction, adduction, kneeExtensionFamily, kneeFlexion, legPressFamily, calf, balance, impact, isometrics, mobility, trunk, tissue, warmUp];
+
+export const FAMILIES: Readonly<Record<string, ExerciseFamily>> = Object.fromEntries(ALL.map((f) => [f.id, f]));
+
+const BY_STEP: ReadonlyMap<string, { readonly family: ExerciseFamily; readonly step: Step }> = new Map(ALL.flatMap((family) => family.steps.map((step) => [step.id, { family, step }] as const)));
+
+/** A step by its id, with its family; undefined where this version does not know it. */
+export const findStep = (id: string): { readonly family: ExerciseFamily; readonly step: Step } | undefined => BY_STEP.get(id);
 
 /** Catalogue version: raised whenever a step, gate or policy that ships changes; decisions record it. */
-export const CATALOGUE_VERSION = '2026.1';
+export const CATALOGUE_VERSION = '2026.3';

@@ -3,6 +3,7 @@
  * @source common-practice ladder, gates, doses, faults and cues, unless a step says otherwise
  */
 import type { ExerciseFamily } from '../core/exercise/family.ts';
+import { watch } from './make.ts';
 
 const TEN = { start: { sets: 1, reps: 10 }, target: { sets: 3, reps: 10 } } as const;
 const FROM_FIVE = { start: { sets: 1, reps: 5 }, target: { sets: 3, reps: 10 } } as const;
@@ -14,7 +15,7 @@ const COMMON = ['common-practice'] as const;
 export const squat = {
 	id: 'squat',
 	title: 'Standing up and squatting',
-	purposes: ['sit-to-stand', 'stairs', 'lifting'],
+	purposes: ['sit-to-stand', 'thigh-front', 'buttock', 'stairs', 'lifting'],
 	cautions: [
 		'Stop for locking, giving way, sharp pain with loss of movement, or pain spreading further down the leg.',
 		'After surgery the surgeon’s or local protocol comes first.'
@@ -32,6 +33,7 @@ export const squat = {
 			easier: null,
 			next: [{ to: 'raised-seat', dial: 'support' }],
 			tags: [],
+			equipment: ['chair'],
 			cautions: ['The chair stands against a wall and cannot slide.'],
 			faults: [...SEAT_FAULTS],
 			sources: [...COMMON]
@@ -51,8 +53,26 @@ export const squat = {
 				{ to: 'staggered-seat', dial: 'base' }
 			],
 			tags: [],
+			equipment: ['chair'],
 			cautions: ['The chair stands against a wall and cannot slide.'],
 			faults: [...SEAT_FAULTS],
+			sources: [...COMMON]
+		},
+		{
+			id: 'momentum-rise',
+			title: 'Momentum rise',
+			short: 'Momentum',
+			what: 'For stiff or newly operated knees and cold mornings: straight back, swing the trunk forward, push straight up when the weight arrives on the feet. Sit by hips back first.',
+			dials: { support: 'fingertips', surface: 'raised-seat' },
+			posture: { movement: 'sit-to-stand', stance: 'both', depth: { seatCm: 52 }, adjust: 'seat', everyday: true },
+			gates: [],
+			usualDose: FROM_FIVE,
+			easier: 'raised-seat-hands',
+			next: [{ to: 'raised-seat', dial: 'support' }],
+			tags: [],
+			equipment: ['chair'],
+			cautions: ['Pulling on a bar or a wall takes the work from the legs.'],
+			faults: ['heel-lifts', 'trunk-twists', 'breath-held', 'rushed'],
 			sources: [...COMMON]
 		},
 		{
@@ -67,6 +87,7 @@ export const squat = {
 			easier: 'raised-seat',
 			next: [],
 			tags: ['one-leg'],
+			equipment: ['chair'],
 			cautions: ['Keep a firm support in reach of one hand.'],
 			faults: [...SEAT_FAULTS],
 			sources: [...COMMON]
@@ -86,6 +107,7 @@ export const squat = {
 				{ to: 'rise-and-press', dial: 'load' }
 			],
 			tags: [],
+			equipment: ['chair'],
 			cautions: ['The chair stands against a wall and cannot slide.'],
 			faults: [...SEAT_FAULTS],
 			sources: ['common-practice', 'janssen-2002']
@@ -108,7 +130,8 @@ export const squat = {
 			usualDose: { start: { sets: 1, reps: 8 }, target: { sets: 3, reps: 10 } },
 			easier: 'standard-seat',
 			next: [],
-			tags: ['arms-overhead', 'spine-load'],
+			tags: ['arms-overhead', 'spine-load', 'breath-holding'],
+			equipment: ['chair', ['weight', 'household-weight']],
 			cautions: ['Leaning first, or standing and then pressing, means the weight is too heavy.'],
 			faults: ['momentum-cheat', 'segmented-rise', 'back-arches', 'breath-held'],
 			sources: [...COMMON]
@@ -125,6 +148,7 @@ export const squat = {
 			easier: 'standard-seat',
 			next: [{ to: 'free-squat', dial: 'support' }],
 			tags: [],
+			equipment: ['counter'],
 			cautions: ['The support is fixed: a counter, a rail, a wall bar.'],
 			faults: [...SQUAT_FAULTS],
 			sources: [...COMMON]
@@ -164,6 +188,7 @@ export const squat = {
 			easier: 'free-squat',
 			next: [],
 			tags: [],
+			equipment: ['band'],
 			cautions: [],
 			faults: [...SQUAT_FAULTS],
 			sources: [...COMMON]
@@ -221,7 +246,8 @@ export const squat = {
 			usualDose: TEN,
 			easier: 'free-squat',
 			next: [{ to: 'heels-raised-goblet', dial: 'load' }],
-			tags: [],
+			tags: ['knee-over-toe'],
+			equipment: ['wedge'],
 			cautions: ['A higher wedge loads the front of the knee more: not a step back for front-of-knee pain.'],
 			faults: ['knee-drifts-in', 'pelvis-tucks', 'rushed', 'breath-held'],
 			sources: [...COMMON]
@@ -243,7 +269,8 @@ export const squat = {
 			usualDose: TEN,
 			easier: 'free-squat',
 			next: [],
-			tags: ['spine-load'],
+			tags: ['spine-load', 'breath-holding'],
+			equipment: [['weight', 'household-weight']],
 			cautions: [],
 			faults: [...SQUAT_FAULTS],
 			sources: [...COMMON]
@@ -267,7 +294,8 @@ export const squat = {
 			usualDose: { start: { sets: 2, reps: 12 }, target: { sets: 4, reps: 15 } },
 			easier: 'slow-heels-raised-squat',
 			next: [],
-			tags: ['spine-load'],
+			tags: ['knee-over-toe', 'spine-load', 'breath-holding'],
+			equipment: ['wedge', ['weight', 'household-weight']],
 			cautions: ['A higher wedge loads the front of the knee more: not a step back for front-of-knee pain.'],
 			faults: ['knee-drifts-in', 'pelvis-tucks', 'rushed', 'breath-held'],
 			sources: [...COMMON]
@@ -306,6 +334,7 @@ export const squat = {
 			easier: 'toe-touch-squat',
 			next: [{ to: 'single-leg-squat', dial: 'surface' }],
 			tags: ['one-leg'],
+			equipment: ['chair'],
 			cautions: ['Keep a firm support in reach of one hand.'],
 			faults: [...ONE_LEG_FAULTS],
 			sources: [...COMMON]
@@ -330,33 +359,7 @@ export const squat = {
 			sources: [...COMMON]
 		}
 	],
-	faults: [
-		{ id: 'knee-drifts-in', title: 'Knee drifts in', seenFrom: 'front: hip bone, kneecap and middle toe out of line', dial: 'depth' },
-		{
-			id: 'knee-leads',
-			title: 'Knee leads',
-			seenFrom: 'side: the client cannot see their own toes',
-			dial: 'surface',
-			techniques: ['sit-back', 'parallel']
-		},
-		{ id: 'heel-lifts', title: 'Heel lifts', seenFrom: 'side', dial: 'surface' },
-		{ id: 'pelvis-tucks', title: 'Pelvis rolls under', seenFrom: 'side, a hand on the low back', dial: 'depth' },
-		{ id: 'back-arches', title: 'Low back arches', seenFrom: 'side, a hand on the low back', dial: 'cue' },
-		{ id: 'trunk-tips', title: 'Trunk tips', seenFrom: 'side', dial: 'load' },
-		{ id: 'segmented-rise', title: 'Rises in two parts', seenFrom: 'side', dial: 'load' },
-		{
-			id: 'momentum-cheat',
-			title: 'Swings up',
-			seenFrom: 'side',
-			dial: 'surface',
-			techniques: ['sit-back', 'parallel', 'knee-forward', 'stacked']
-		},
-		{ id: 'trunk-twists', title: 'Trunk twists', seenFrom: 'front', dial: 'support' },
-		{ id: 'pelvis-drops', title: 'Pelvis drops', seenFrom: 'front, hands on the hip bones', dial: 'support' },
-		{ id: 'loses-balance', title: 'Loses balance', seenFrom: 'any side', dial: 'support' },
-		{ id: 'breath-held', title: 'Breath held', seenFrom: 'listening', dial: 'load' },
-		{ id: 'rushed', title: 'Rushed', seenFrom: 'watching', dial: 'tempo' }
-	],
+	faults: watch('knee-drifts-in', 'knee-leads', 'heel-lifts', 'pelvis-tucks', 'back-arches', 'trunk-tips', 'segmented-rise', 'momentum-cheat', 'trunk-twists', 'pelvis-drops', 'loses-balance', 'breath-held', 'rushed'),
 	cues: {
 		ordinary: ['Feet back under the knees', 'Swing the straight trunk, then push the floor away', 'Sit down hips first, slowly'],
 		'sit-back': ['Hips back first, as if to a far chair', 'Shins stay upright', 'Reach forward to balance'],

@@ -41,9 +41,16 @@ export function present<T extends object>(o: T): { [K in keyof T]: Exclude<T[K],
 	return Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined)) as { [K in keyof T]: Exclude<T[K], undefined> };
 }
 
+type Issue = z.core.$ZodIssue;
+
+/** The issues of the shape that was meant: of several that did not fit, the one with the fewest. */
+const meant = (issues: readonly Issue[]): readonly Issue[] =>
+	issues.flatMap((i) => (i.code === 'invalid_union' && i.errors.length > 0 ? meant([...i.errors].sort((a, b) => a.length - b.length)[0] ?? []) : [i]));
+
 /** First refusal as a field and a sentence; unknown keys are named. */
 export function firstIssue(error: z.ZodError): { code: string; path: string; message: string } {
-	const issue = error.issues.find((i) => i.code === 'unrecognized_keys') ?? error.issues[0];
+	const issues = meant(error.issues);
+	const issue = issues.find((i) => i.code === 'unrecognized_keys') ?? issues[0];
 	if (issue === undefined) return { code: 'invalid', path: '', message: 'Invalid input.' };
 	if (issue.code === 'unrecognized_keys') {
 		const at = issue.path.join('.');

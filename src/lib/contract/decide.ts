@@ -1,6 +1,7 @@
 /** What `decide` takes. Unknown keys are refused by name. */
 import { z } from 'zod';
 import { AXES, SIDES } from '#lib/core/body/axis.ts';
+import { URGENCIES } from '#lib/core/client/screening.ts';
 import { DOSE_SCHOOLS } from '#lib/core/dose/dose.ts';
 import { DIALS, type Dial } from '#lib/core/exercise/dial.ts';
 import { VERDICTS } from '#lib/core/fit/fit.ts';
@@ -17,6 +18,10 @@ const dials = z.enum(DIALS as [Dial, ...Dial[]]);
 const setup = z.strictObject({
 	seatCm: z.number().min(0).max(120).exactOptional(),
 	thighDeg: z.number().min(0).max(150).exactOptional(),
+	stepCm: z.number().min(0).max(60).exactOptional(),
+	handleCm: z.number().min(0).max(120).exactOptional(),
+	sledCm: z.number().min(0).max(120).exactOptional(),
+	feetCm: z.number().min(0).max(200).exactOptional(),
 	heelWedgeCm: z.number().min(0).max(12).exactOptional(),
 	build: z.strictObject({ seat: z.number(), pads: z.array(z.number()), reaches: z.number(), short: z.number() }).exactOptional()
 });
@@ -27,6 +32,7 @@ export const doseSchema = z.strictObject({
 	reps: reps.min(1),
 	loadKg: kg,
 	target: z.strictObject({ sets: sets.min(1), reps: reps.min(1) }),
+	unit: z.enum(['sec', 'steps', 'breaths']).exactOptional(),
 	repsLow: reps.exactOptional()
 });
 
@@ -72,6 +78,7 @@ const nextStep = z.strictObject({
 	gate: text(200).exactOptional(),
 	start: z.strictObject({ sets, reps }).exactOptional(),
 	target: z.strictObject({ sets, reps }).exactOptional(),
+	unit: z.enum(['sec', 'steps', 'breaths']).exactOptional(),
 	loadKg: kg.exactOptional(),
 	setup: setup.nullable().exactOptional(),
 	measure: z.array(axis).exactOptional(),
@@ -82,7 +89,7 @@ export const decideInput = z.strictObject({
 	policy: policySchema,
 	client: z.strictObject({
 		screening: z.strictObject({ date: day, complete: z.boolean() }).exactOptional(),
-		flags: z.array(z.strictObject({ id, severity: z.enum(['red', 'review']), region: region.exactOptional(), open: z.boolean() })),
+		flags: z.array(z.strictObject({ id, severity: z.enum(['red', 'review', 'caution']), urgency: z.enum(URGENCIES).exactOptional(), region: region.exactOptional(), open: z.boolean() })),
 		surgery: z.array(z.strictObject({ region, date: day, limitsEntered: z.boolean() })),
 		usual: z.record(region, z.strictObject({ intake: score.exactOptional(), longStanding: z.boolean().exactOptional() })),
 		clearedOn: day.exactOptional()

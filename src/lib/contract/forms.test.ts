@@ -5,12 +5,18 @@ import { parseLog } from './log-form.ts';
 import { parseSheet } from './measure-form.ts';
 import { parseMorning } from './morning-form.ts';
 import { prescribeForm } from './setup-form.ts';
+import { FUNCTION_TESTS } from '../catalogue/function-tests.ts';
+import { RANGES } from '../catalogue/ranges.ts';
+import { SCREENING } from '../catalogue/screening.ts';
+import { complaintForm, goalForm } from './ask-form.ts';
 import { text, typed } from './basics.ts';
+import { deviceLine, gather } from './device.ts';
+import { parseBuild, registerForm } from './register-form.ts';
+import { parseAnswers, parseLimits } from './screen-form.ts';
 
 const ID = '0190b6c5-7a60-7000-8000-00000000000';
 const b = bodyOf({ heightCm: 168, massKg: 70 });
 if (!b.ok) throw new Error('body');
-const NAMES = { kneeFlexion: 'Knee bend', thighTrunkFlexion: 'Sitting fold', weightBearingDorsiflexion: 'Ankle' };
 const form = (o: Record<string, string | readonly string[]>): FormData => {
 	const f = new FormData();
 	for (const [k, v] of Object.entries(o)) for (const x of typeof v === 'string' ? [v] : v) f.append(k, x);
@@ -32,21 +38,45 @@ describe('typed numbers', () => {
 });
 
 describe('the measure sheet', () => {
-	const sheet = (o: Record<string, string>) => parseSheet(new Map(Object.entries({ day: '2026-03-12', 'kneeFlexion.right.id': `${ID}1`, 'weightBearingDorsiflexion.left.id': `${ID}2`, ...o })), b.value, NAMES);
+	const sheet = (o: Record<string, string>) => parseSheet(new Map(Object.entries({ day: '2026-03-12', 'kneeFlexion.right.id': `${ID}1`, 'weightBearingDorsiflexion.left.id': `${ID}2`, ...o })), b.value, RANGES, FUNCTION_TESTS);
 	it('reads what was entered and turns knee-to-wall centimetres into degrees', () => {
 		const got = sheet({ 'kneeFlexion.right.tolerable': '95', 'weightBearingDorsiflexion.left.end': '10' });
 		if (!got.ok) throw new Error(got.refusal.message);
-		expect(got.value.values).toMatchObject([
+		expect(got.value.ranges).toMatchObject([
 			{ axis: 'kneeFlexion', side: 'right', range: { tolerable: 95 } },
 			{ axis: 'weightBearingDorsiflexion', side: 'left', rawCm: 10, loaded: true }
 		]);
-		expect(got.value.values[1]?.range.end).toBeGreaterThan(34);
-		expect(got.value.values[1]?.range.end).toBeLessThan(39);
+		expect(got.value.ranges[1]?.range.end).toBeGreaterThan(34);
+		expect(got.value.ranges[1]?.range.end).toBeLessThan(39);
 	});
 	it('names the field of text, a day that does not exist, and pain without a range', () => {
 		expect(sheet({ 'kneeFlexion.right.end': 'stiff' })).toMatchObject({ refusal: { field: 'kneeFlexion.right.end' } });
 		expect(sheet({ day: '2026-02-30' })).toMatchObject({ refusal: { field: 'day' } });
 		expect(sheet({ 'kneeFlexion.right.pain': '4' })).toMatchObject({ refusal: { field: 'kneeFlexion.right.end' } });
+	});
+	it('a straight knee says whether it lacks or goes beyond; a bare number is asked about', () => {
+		const straight = (text: string) => sheet({ 'kneeExtension.left.id': `${ID}3`, 'kneeExtension.left.end': text });
+		expect(straight('10')).toMatchObject({ ok: false, refusal: { field: 'kneeExtension.left.end', message: expect.stringContaining('lacks 10') as string } });
+		for (const [text, end] of [['-10', -10], ['−10', -10], ['+5', 5], ['0', 0]] as const) expect(straight(text), text).toMatchObject({ ok: true, value: { ranges: [{ axis: 'kneeExtension', range: { end } }] } });
+	});
+	it('115 for the wall is asked about as millimetres; the method travels with the value, an unfit one does not', () => {
+		expect(sheet({ 'weightBearingDorsiflexion.left.end': '115' })).toMatchObject({ ok: false, refusal: { message: expect.stringContaining('11.5 cm') as string } });
+		const method = (m: string) => sheet({ 'kneeFlexion.right.end': '120', 'kneeFlexion.method': m });
+		expect(method('by-eye')).toMatchObject({ value: { ranges: [{ method: 'by-eye' }] } });
+		expect(method('knee-to-wall')).toMatchObject({ value: { ranges: [{ method: 'goniometer' }] } });
+	});
+	it('tests by side with their extra numbers; an extra without its result is asked about', () => {
+		const got = sheet({ 'test.strength-knee-extension.left.id': `${ID}4`, 'test.strength-knee-extension.left.value': '310', 'test.strength-knee-extension.left.leverCm': '34', 'test.chair-stand-30s.id': `${ID}5`, 'test.chair-stand-30s.value': '12', 'test.chair-stand-30s.hands': 'on' });
+		expect(got).toMatchObject({ ok: true, value: { tests: expect.arrayContaining([expect.objectContaining({ test: 'strength-knee-extension', side: 'left', value: 310, extras: { leverCm: 34 } }), expect.objectContaining({ test: 'chair-stand-30s', side: null, extras: { hands: 1 } })]) as unknown[] } });
+		expect(sheet({ 'test.stair-climb.steps': '9' })).toMatchObject({ ok: false, refusal: { field: 'test.stair-climb.value' } });
+		expect(sheet({ 'test.timed-up-and-go.value': 'fast' })).toMatchObject({ ok: false, refusal: { field: 'test.timed-up-and-go.value' } });
+	});
+	it('a total needs its questionnaire, its version and itself', () => {
+		const total = (o: Record<string, string>) => sheet({ 'total.id': `${ID}6`, ...o });
+		expect(total({ 'total.value': '40' })).toMatchObject({ refusal: { field: 'total.instrument' } });
+		expect(total({ 'total.instrument': 'lefs' })).toMatchObject({ refusal: { field: 'total.value' } });
+		expect(total({ 'total.instrument': 'lefs', 'total.value': '40' })).toMatchObject({ refusal: { field: 'total.version' } });
+		expect(total({ 'total.instrument': 'lefs', 'total.value': '40', 'total.version': 'en' })).toMatchObject({ ok: true, value: { totals: [{ total: 40 }] } });
 	});
 });
 
@@ -86,8 +116,59 @@ describe('the morning and the prescription', () => {
 		expect(at({ 'back.pain': '2', 'back.swelling': 'none', events: 'sneeze', eventId: `${ID}2` })).toMatchObject({ ok: false, field: 'events' });
 	});
 	it('a dose is whole numbers inside its bounds', () => {
-		const at = (sets: string, reps: string) => prescribeForm.safeParse({ id: `${ID}1`, exerciseId: `${ID}2`, step: 'free-squat', region: 'knee-right', sets, reps });
+		const at = (sets: string, reps: string) => prescribeForm.safeParse({ id: `${ID}1`, exerciseId: `${ID}2`, family: 'squat', step: 'free-squat', region: 'knee-right', sets, reps });
 		expect(at('2', '10').success).toBe(true);
 		for (const [s, r] of [['0', '10'], ['2', '31'], ['1.5', '10'], ['', '10'], ['two', '10']] as const) expect(at(s, r).success, `${s}×${r}`).toBe(false);
+		// A hold counts seconds: 45 of them are fine.
+		expect(prescribeForm.safeParse({ id: `${ID}1`, exerciseId: `${ID}2`, family: 'isometrics', step: 'wall-sit-hold', region: 'knee-right', sets: '5', reps: '45' }).success).toBe(true);
+	});
+});
+
+describe('registering, screening, asking', () => {
+	it('a height of 1.68 is not centimetres; feet and pounds become metric', () => {
+		expect(parseBuild({ units: 'metric', heightCm: '1.68', massKg: '70' }).error?.issues[0]?.message).toBe('Height: 1.68 is outside 120 to 230 cm.');
+		expect(parseBuild({ units: 'imperial', feet: '5', inches: '6', pounds: '154' }).data).toEqual({ heightCm: 167.6, massKg: 69.9 });
+		expect(parseBuild({ units: 'imperial', feet: '5', inches: '', pounds: '' }).success).toBe(false);
+		expect(registerForm.safeParse({ id: `${ID}1`, personId: `${ID}2`, settingId: `${ID}3`, name: 'N', born: '1970-02-30', sex: '', occupation: '', units: 'metric', language: 'en', minutes: '' }).error?.issues.map((i) => i.path[0])).toEqual(['name', 'born']);
+	});
+	it('unanswered stays unanswered; another word for yes is refused', () => {
+		expect(parseAnswers(new Map([['answer.night-pain', 'yes'], ['answer.locked-knee', '']]), SCREENING)).toEqual({ ok: true, value: { 'night-pain': 'yes' } });
+		expect(parseAnswers(new Map([['answer.night-pain', 'maybe']]), SCREENING)).toMatchObject({ ok: false, refusal: { field: 'answer.night-pain' } });
+		expect(parseAnswers(new Map(), SCREENING)).toMatchObject({ ok: false });
+	});
+	it('a limit without its degrees is never filled in', () => {
+		const limit = (o: Record<string, string>) => parseLimits(new Map(Object.entries({ 'limit.0.id': `${ID}1`, 'limit.0.side': 'left', 'limit.1.id': `${ID}2`, 'limit.1.side': 'left', 'limit.2.id': `${ID}3`, 'limit.2.side': 'left', ...o })));
+		expect(limit({ 'limit.0.axis': 'hipFlexion' })).toMatchObject({ ok: false, refusal: { field: 'limit.0.maxDeg' } });
+		expect(limit({ 'limit.0.maxDeg': '90' })).toMatchObject({ ok: false, refusal: { field: 'limit.0.axis' } });
+		expect(limit({ 'limit.0.axis': 'hipFlexion', 'limit.0.maxDeg': '90' })).toMatchObject({ ok: true, value: [{ axis: 'hipFlexion', maxDeg: 90 }] });
+		expect(limit({})).toEqual({ ok: true, value: [] });
+	});
+	it('a spot that is not of the place, half a pain, a tie that is none: refused by field', () => {
+		const complaint = { id: `${ID}1`, settingId: `${ID}2`, region: 'knee-right', spot: 'front', usualMorning: '2', worst: '5', easing: '', stiffnessMin: '', painAt: 'late', loaded: 'yes', position: '' };
+		const fields = (o: object): unknown => complaintForm.safeParse({ ...complaint, ...o }).error?.issues[0]?.path[0];
+		expect([fields({}), fields({ spot: 'low' }), fields({ worst: '5.5' }), fields({ usualMorning: '' }), fields({ region: 'soul' }), fields({ loaded: 'maybe' })]).toEqual([undefined, 'spot', 'worst', 'usualMorning', 'region', 'loaded']);
+		const goal = { id: `${ID}1`, replaces: '', activity: 'low-chair', label: '', score: '4', confidence: '', side: '', tie: 'squat:standard-seat', heightCm: '42', sets: '', reps: '' };
+		expect(goalForm.safeParse(goal).data).toMatchObject({ score: 4, heightCm: 42 });
+		expect(goalForm.safeParse({ ...goal, tie: 'squat' }).error?.issues[0]?.path[0]).toBe('tie');
+	});
+});
+
+describe('the device protocol', () => {
+	const HELLO = '{"hello":{"protocol":"bolster-device/1","device":"d","quantity":"angle","unit":"deg","hz":50}}';
+	it('gathers samples and marks, keeps the first of a repeated packet, and knows whether it ended', () => {
+		const g = gather();
+		for (const line of [HELLO, '{"n":0,"t":0,"v":1}', '{"n":2,"t":40,"v":3}', '{"n":1,"t":20,"v":2}', '{"n":2,"t":40,"v":9}', '{"mark":"pain","t":30}']) expect(g.take(line)).toBeUndefined();
+		expect(g.stream()).toMatchObject({ complete: false, samples: [{ n: 0 }, { n: 2, value: 3 }], marks: [{ kind: 'pain', tMs: 30 }] });
+		g.take('{"end":{"samples":3}}');
+		expect(g.stream().complete).toBe(true);
+	});
+	it('names what is wrong with a line: no JSON, another protocol, a value too soon, a word', () => {
+		const g = gather();
+		expect(g.take('{"n":0,"t":0,"v":1}')).toContain('before saying what it is');
+		expect(g.take('nonsense')).toContain('not JSON');
+		expect(g.take(HELLO.replace('/1', '/9'))).toContain('does not know');
+		g.take(HELLO);
+		expect(g.take('{"n":0,"t":0,"v":"far"}')).toContain('does not know');
+		expect(deviceLine.safeParse({ n: 0, t: 0, v: 1, extra: 1 }).success).toBe(false);
 	});
 });

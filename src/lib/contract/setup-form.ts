@@ -1,5 +1,6 @@
 /** Prescribing and answering slips as forms. */
 import { z } from 'zod';
+import { findStep } from '#lib/catalogue/families.ts';
 import { present, text, typed, uuid } from './basics.ts';
 
 const needed = (label: string, low: number, high: number, unit = '') => typed(label, low, high, unit).refine((v) => v !== undefined, `${label} is needed: ${low} to ${high}.`).transform((v) => v as number);
@@ -10,26 +11,40 @@ const absent = (field: ReturnType<typeof typed>) => z.string().default('').pipe(
 
 export const doseFields = {
 	sets: whole('Sets', 1, 10),
-	reps: whole('Reps', 1, 30),
+	/** In what the step counts: repetitions, seconds, steps, breaths. */
+	reps: whole('Reps', 1, 180),
 	loadKg: absent(typed('Load', 0, 200, 'kg'))
 };
 
 /** Set-up fields: absent when empty. */
 export const setupFields = {
 	seatCm: absent(typed('Seat', 20, 90, 'cm')),
-	thighDeg: absent(typed('Thigh', 20, 130, 'degrees')),
+	thighDeg: absent(typed('Thigh', 10, 130, 'degrees')),
+	stepCm: absent(typed('Step', 2, 60, 'cm')),
+	handleCm: absent(typed('Handle', 0, 110, 'cm')),
+	sledCm: absent(typed('Sled', 15, 110, 'cm')),
+	feetCm: absent(typed('Feet', 20, 200, 'cm')),
 	heelWedgeCm: absent(typed('Wedge', 0, 10, 'cm'))
 };
+
+/** Thirty repetitions are the most; seconds and steps may be more. */
+const MOST_REPS = 30;
+function countedRight(v: { readonly step: string; readonly reps: number }, ctx: z.RefinementCtx): void {
+	// A practice's own step may count anything; the use-case knows it.
+	const counts = v.step.startsWith('own-') ? 'sec' : (findStep(v.step)?.step.counts ?? 'reps');
+	if (counts === 'reps' && v.reps > MOST_REPS) ctx.addIssue({ code: 'custom', path: ['reps'], message: `Reps is ${v.reps}; 1 to ${MOST_REPS}.` });
+}
 
 export const prescribeForm = z.object({
 	id: uuid,
 	exerciseId: uuid,
+	family: text(40).min(1, 'Choose a family.'),
 	step: text(60).min(1, 'Choose a step.'),
 	region: text(40).min(1, 'Choose the region it is for.'),
 	...doseFields,
 	...setupFields,
 	reason: text(300).optional()
-});
+}).superRefine(countedRight);
 
 export const answerForm = z.object({
 	id: uuid,
@@ -41,6 +56,7 @@ export const answerForm = z.object({
 	reason: text(300).optional()
 });
 
-export const insteadForm = z.object({ step: text(60).min(1), ...doseFields, ...setupFields });
+export const insteadForm = z.object({ step: text(60).min(1), ...doseFields, ...setupFields }).superRefine(countedRight);
 
-export const setupOf = (v: { seatCm?: number | undefined; thighDeg?: number | undefined; heelWedgeCm?: number | undefined }) => present({ seatCm: v.seatCm, thighDeg: v.thighDeg, heelWedgeCm: v.heelWedgeCm });
+type Lengths = { readonly [K in keyof typeof setupFields]?: number | undefined };
+export const setupOf = (v: Lengths) => present({ seatCm: v.seatCm, thighDeg: v.thighDeg, stepCm: v.stepCm, handleCm: v.handleCm, sledCm: v.sledCm, feetCm: v.feetCm, heelWedgeCm: v.heelWedgeCm });

@@ -1,5 +1,12 @@
 /** What pages of a client share: the header's facts, already in the page's own terms. */
 import type { Day } from '#lib/core/base/calendar-day.ts';
+import type { Axis, Side } from '#lib/core/body/axis.ts';
+import type { Availability, LadderPoint, TaskRange } from '#lib/core/client/goal.ts';
+import type { Severity, Urgency, Withheld } from '#lib/core/client/screening.ts';
+import type { GoalDistance } from '#lib/core/fit/goal-distance.ts';
+import type { Retest, Unlock } from '#lib/core/fit/unlocks.ts';
+import type { Change } from '#lib/core/measure/change.ts';
+import type { RangeId, SideDifference } from '#lib/core/measure/range-kind.ts';
 
 export interface HeadView {
 	readonly id: string;
@@ -7,15 +14,93 @@ export interface HeadView {
 	readonly age: number;
 	readonly occupation: string;
 	readonly regions: readonly string[];
-	readonly heightCm: number;
-	readonly massKg: number;
+	/** Height and mass in the client's own units. */
+	readonly build: string;
 	readonly technique: string | null;
 	readonly policy: string;
 	readonly goal: string | null;
-	readonly flags: readonly { readonly id: string; readonly code: string; readonly severity: 'red' | 'review'; readonly day: Day }[];
+	readonly flags: readonly { readonly id: string; readonly name: string; readonly action: string; readonly severity: Severity; readonly urgency: Urgency; readonly day: Day }[];
 	readonly limits: readonly { readonly text: string; readonly review: string | null; readonly overdue: boolean }[];
 	readonly limitingJoint: string | null;
 	readonly screening: string | null;
 	readonly licensed: boolean;
 	readonly today: Day;
+}
+
+/** A goal with its scores, the change that counts, and its distance. */
+export interface GoalView {
+	readonly id: string;
+	readonly activity: string;
+	readonly label: string;
+	readonly side: Side | null;
+	readonly point: LadderPoint | null;
+	readonly score: number;
+	readonly confidence: number | null;
+	readonly scores: readonly { readonly day: Day; readonly score: number }[];
+	readonly change: Change | null;
+	/** By the ladder, where its family is here. */
+	readonly distance: GoalDistance | null;
+	/** By what daily life asks, source by source. */
+	readonly ranges: readonly { readonly source: string; readonly answer: Availability; readonly worst: TaskRange | null }[];
+}
+
+export interface MeanView {
+	readonly first: number;
+	readonly now: number;
+	readonly change: Change;
+}
+
+/** The latest reading of a movement and side. */
+export interface LastRange {
+	readonly onset: number;
+	readonly tolerable: number;
+	readonly end: number;
+	readonly pain: number;
+	readonly rawCm: number | null;
+	readonly day: Day;
+	readonly method: string;
+}
+
+export interface LastTest {
+	readonly side: Side | null;
+	readonly value: number;
+	readonly day: Day;
+}
+
+/** One axis and side of the envelope. Degrees. */
+export interface EnvelopeRow {
+	readonly axis: Axis;
+	readonly side: Side;
+	readonly known: { readonly painFree: number; readonly tolerable: number; readonly end: number; readonly from: 'measured' | 'observed' | 'painful-set'; readonly day: Day; readonly ageDays: number; readonly stale: boolean } | null;
+	/** After the margin and any protocol limit. */
+	readonly usable: number | null;
+	readonly protocolMax: number | null;
+	readonly method: { readonly name: string; readonly errorDeg: number; readonly source: string } | null;
+	readonly rawCm: number | null;
+	readonly pain: number | null;
+	readonly usual: { readonly low: number; readonly high: number } | null;
+	/** Logged set-ups seen, settled and not painful: evidence on this axis. */
+	readonly seen: number;
+}
+
+export interface OtherRange {
+	readonly id: RangeId;
+	readonly left: number | null;
+	readonly right: number | null;
+	readonly day: Day;
+	readonly difference: SideDifference | null;
+	readonly usual: { readonly low: number; readonly high: number } | null;
+}
+
+export interface EnvelopeView {
+	readonly rows: readonly EnvelopeRow[];
+	readonly unlocks: readonly Unlock[];
+	readonly retest: readonly Retest[];
+	/** Steps of the ladders in use, and how many of them are open. */
+	readonly steps: number;
+	readonly open: number;
+	readonly withheld: readonly { readonly step: string; readonly withheld: readonly Withheld[] }[];
+	readonly base: 'painFree' | 'tolerable';
+	readonly marginDeg: number;
+	readonly others: readonly OtherRange[];
 }

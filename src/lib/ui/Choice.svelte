@@ -8,10 +8,12 @@
 		value?: string | undefined;
 		readonly items: readonly { readonly value: string; readonly name: string }[];
 		readonly hideLabel?: boolean;
+		/** Tells forms of one page apart that have a field of the same name. */
+		readonly of?: string;
 		readonly [key: string]: unknown;
 	}
-	let { name, label, value = $bindable(), items, hideLabel = false, ...rest }: Props = $props();
-	const id = $derived(`f-${name.replaceAll('.', '-')}`);
+	let { name, label, value = $bindable(), items, hideLabel = false, of = '', ...rest }: Props = $props();
+	const id = $derived(`f-${of}${name.replaceAll('.', '-')}`);
 </script>
 
 <div>

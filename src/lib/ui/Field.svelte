@@ -9,11 +9,13 @@
 		readonly unit?: string;
 		readonly wrong?: string | undefined;
 		readonly hideLabel?: boolean;
+		/** Tells forms of one page apart that have a field of the same name. */
+		readonly of?: string;
 		readonly width?: string;
 		readonly [key: string]: unknown;
 	}
-	let { name, label, value = $bindable(), unit = '', wrong, hideLabel = false, width = 'w-24', ...rest }: Props = $props();
-	const id = $derived(`f-${name.replaceAll('.', '-')}`);
+	let { name, label, value = $bindable(), unit = '', wrong, hideLabel = false, of = '', width = 'w-24', ...rest }: Props = $props();
+	const id = $derived(`f-${of}${name.replaceAll('.', '-')}`);
 </script>
 
 <div>

@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** A solved posture drawn in the client's own proportions. Colours by role; the limiting joint is ringed. */
-	import type { Figure, Role } from '#lib/core/figure/figure.ts';
+	import type { Figure, Role } from '#lib/core/figure/shape.ts';
 
 	interface Props {
 		readonly figure: Figure;
@@ -21,7 +21,9 @@
 		furniture: 'var(--wood)',
 		wedge: 'var(--wood)',
 		load: 'var(--iron)',
-		support: 'var(--wood)'
+		support: 'var(--wood)',
+		band: 'var(--stop)',
+		soft: 'var(--far)'
 	};
 	const [x, full, w, tall] = $derived(figure.viewBox);
 	const y = $derived(tight ? figure.top : full);
@@ -40,7 +42,7 @@
 		{/each}
 	</g>
 	{#if heights}
-		{#each figure.labels as l (l.of)}
+		{#each figure.labels as l (`${l.of}-${l.x}`)}
 			<text x={mirror ? 2 * x + w - l.x : l.x} y={l.y} font-size="9" fill="var(--ink)" text-anchor="middle" font-weight="600">{Math.round(l.cm * 10) / 10} cm</text>
 		{/each}
 	{/if}

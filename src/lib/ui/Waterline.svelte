@@ -4,11 +4,14 @@
 	 * across. Under water is reachable; what rises above says by how much, and where a set-up would bring it.
 	 */
 	import { POSSIBLE_RANGE, type Axis, type Side } from '#lib/core/body/axis.ts';
-	import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
-	import type { FitContext, StepFit } from '#lib/core/fit/fit.ts';
+	import { stepOf, type ExerciseFamily } from '#lib/core/exercise/family.ts';
+	import type { FitContext } from '#lib/core/fit/context.ts';
+	import type { StepFit } from '#lib/core/fit/fit.ts';
 	import type { AxisLimit } from '#lib/core/fit/limits.ts';
 	import { VERDICT_WORD } from '#lib/wording/names.ts';
+	import { lengthValue } from '#lib/wording/setup.ts';
 	import FigureView from './FigureView.svelte';
+	import { MARK, TONE } from './verdict-marks.ts';
 	import { figureOfStep } from './scene.ts';
 
 	interface Props {
@@ -32,7 +35,7 @@
 	/** Gutter at the right for the level's own number, so that it hides no bar's. */
 	const RIGHT = 62;
 	const level = $derived(limit.kind === 'known' ? limit.limit - limit.margin : null);
-	const values = $derived([...fits.map((f) => f.demand[axis]), ...(level === null ? [] : [level])]);
+	const values = $derived([...fits.map((f) => f.demand[axis] ?? 0), ...(level === null ? [] : [level])]);
 	const low = $derived(Math.max(POSSIBLE_RANGE[axis][0], Math.floor((Math.min(...values) - 15) / 10) * 10));
 	const high = $derived(Math.ceil((Math.max(...values) + 6) / 10) * 10);
 	const y = $derived((v: number) => 18 + (H - 18) * (1 - (Math.max(low, Math.min(high, v)) - low) / (high - low)));
@@ -40,13 +43,14 @@
 	const width = $derived(LEFT + fits.length * W + RIGHT);
 	const end = $derived(width - RIGHT);
 	function word(f: StepFit): string {
-		if (f.verdict === 'set-up') return f.setup?.seatCm !== undefined ? `${f.setup.seatCm} cm` : `${f.setup?.thighDeg}° deep`;
+		if (f.verdict === 'set-up') return f.setup?.thighDeg !== undefined ? `${f.setup.thighDeg}° deep` : lengthValue(f.setup);
+		if (f.missing.length > 0) return 'no kit';
+		if (f.positions.some((p) => p.answer === 'no')) return 'position';
 		const first = f.limiting[0];
+		if (f.withheld.length > 0) return 'withheld';
 		if (f.verdict === 'blocked') return first === undefined ? 'blocked' : `short ${Math.ceil(first.short)}°`;
 		return VERDICT_WORD[f.verdict];
 	}
-	const TONE = { fits: 'text-tolerated', 'set-up': 'text-accent', watch: 'text-caution', blocked: 'text-quiet', unmeasured: 'text-quiet' } as const;
-	const SHAPE = { fits: '●', 'set-up': '◆', watch: '▲', blocked: '✕', unmeasured: '?' } as const;
 </script>
 
 <div class="overflow-x-auto">
@@ -64,12 +68,13 @@
 			{/each}
 			{#each fits as f, i (f.step)}
 				{@const x = LEFT + i * W + 8}
-				{@const top = y(f.demand[axis])}
+				{@const asks = f.demand[axis]}
+				{@const top = asks === undefined ? H : y(asks)}
 				{@const water = level === null ? H : Math.max(top, y(level))}
 				<rect {x} y={water} width={W - 16} height={Math.max(0, H - water)} fill={f.step === chosen ? 'var(--accent)' : 'var(--bar)'} opacity={f.verdict === 'unmeasured' ? 0.5 : 1} />
 				{#if water > top}<rect {x} y={top} width={W - 16} height={water - top} fill="url(#above)" stroke={f.step === chosen ? 'var(--accent)' : 'var(--edge)'} />{/if}
-				{#if f.demandSetUp}<path d="M{x - 3} {y(f.demandSetUp[axis])}h{W - 10}" stroke={f.step === chosen ? 'var(--ink)' : 'var(--accent)'} stroke-width="2.4" stroke-dasharray="4 3" />{/if}
-				<text x={x + (W - 16) / 2} y={top - 5} text-anchor="middle" font-size="11.5" font-weight="600" fill="var(--ink)">{Math.round(f.demand[axis])}°</text>
+				{#if f.demandSetUp?.[axis] !== undefined}<path d="M{x - 3} {y(f.demandSetUp[axis] ?? 0)}h{W - 10}" stroke={f.step === chosen ? 'var(--ink)' : 'var(--accent)'} stroke-width="2.4" stroke-dasharray="4 3" />{/if}
+				<text x={x + (W - 16) / 2} y={top - 5} text-anchor="middle" font-size="11.5" font-weight="600" fill="var(--ink)" stroke="var(--paper)" stroke-width="3" paint-order="stroke">{asks === undefined ? '–' : `${Math.round(asks)}°`}</text>
 			{/each}
 			{#if level !== null}
 				<rect x={LEFT} y={y(level + error)} width={end - LEFT} height={Math.max(0, y(level - error) - y(level + error))} fill="var(--tolerated)" opacity="0.14" />
@@ -81,8 +86,8 @@
 			<path d="M{LEFT} {H}H{end}" stroke="var(--ink)" stroke-width="1.5" />
 		</svg>
 		<ul class="flex" style:padding-left="{LEFT}px" aria-label="Steps, gentle to hard">
-			{#each fits as f, i (f.step)}
-				{@const step = family.steps[i]}
+			{#each fits as f (f.step)}
+				{@const step = stepOf(family, f.step)}
 				{#if step}
 					{@const drawn = figureOfStep(step, ctx, f.setup)}
 					<li style:width="{W}px">
@@ -90,12 +95,12 @@
 							type="button"
 							onclick={() => choose(f.step)}
 							aria-pressed={f.step === chosen}
-							aria-label="{step.title}: {Math.round(f.demand[axis])} degrees, {word(f)}{locked.has(f.step) ? ', gate not met' : ''}{f.step === current ? ', prescribed now' : ''}"
+							aria-label="{step.title}: {f.demand[axis] === undefined ? 'asks nothing here' : `${Math.round(f.demand[axis] ?? 0)} degrees`}, {word(f)}{locked.has(f.step) ? ', gate not met' : ''}{f.step === current ? ', prescribed now' : ''}"
 							class="w-full cursor-pointer rounded-md px-0.5 pt-1 pb-1.5 text-center hover:bg-wash {f.step === chosen ? 'bg-wash' : ''}"
 						>
-							<span class="pointer-events-none mx-auto block w-[44px]"><FigureView figure={drawn.figure} label="" height={54} /></span>
+							<span class="pointer-events-none mx-auto block w-[44px]"><FigureView figure={drawn} label="" height={54} /></span>
 							<span class="mt-0.5 block h-[30px] text-[11px] leading-[1.25] {f.step === current ? 'font-bold underline decoration-2 underline-offset-2' : ''}">{step.short}</span>
-							<span class="block text-[11.5px] leading-tight font-semibold {TONE[f.verdict]}"><span aria-hidden="true">{SHAPE[f.verdict]}</span> {word(f)}</span>
+							<span class="block text-[11.5px] leading-tight font-semibold {TONE[f.verdict]}"><span aria-hidden="true">{MARK[f.verdict]}</span> {word(f)}</span>
 							<span class="block h-[14px] text-[10.5px] leading-[14px] text-quiet">{f.step === current ? 'now' : locked.has(f.step) ? 'gate' : ''}</span>
 						</button>
 					</li>

@@ -3,7 +3,11 @@
  */
 import type { Flip, ProposedChange, Reason, Trace } from '#lib/core/decision/trace.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
+import { doseText } from '#lib/core/dose/dose.ts';
+import { lengthIn } from '#lib/core/fit/context.ts';
+import { LENGTH_NAME } from './setup.ts';
 import { stepTitle } from './steps.ts';
+import { flagName } from './screening.ts';
 import { shortDay, whenDay, whenMorning } from './days.ts';
 import { AXIS_NAME, DECISION_WORD, PURPOSE_NAME, regionName, SYMPTOM_NAME, TECHNIQUE_NAME, VERDICT_WORD } from './names.ts';
 
@@ -20,8 +24,8 @@ const morning: Say = (r, today) => {
 };
 
 const SAY: Readonly<Record<string, Say>> = {
-	'flag.open': (r) => `an open red flag${r.value === undefined ? '' : `: ${String(r.value).replaceAll('-', ' ')}`}`,
-	'flag.review': (r) => `a flag waits for review: ${String(r.value).replaceAll('-', ' ')}`,
+	'flag.open': (r) => `an open red flag${r.value === undefined ? '' : `: ${flagName(String(r.value))}`}`,
+	'flag.review': (r) => `a flag waits for review: ${flagName(String(r.value))}`,
 	'screening.missing': () => 'the client is not screened yet',
 	'screening.incomplete': () => 'the screening has unanswered questions; unknown is not no',
 	'screening.old': (r) => `the screening is ${r.value} days old; it is good for ${r.threshold}`,
@@ -97,7 +101,7 @@ export function changeText(change: ProposedChange): string {
 		case 'dose':
 			return change.dial === 'load' && typeof change.to === 'number' ? `load ${change.from} to ${change.to} kg` : `${change.from} to ${change.to}`;
 		case 'step':
-			return `from ${stepTitle(String(change.from))} to ${stepTitle(String(change.to))}, ${change.result.dose.sets}×${change.result.dose.reps}`;
+			return `from ${stepTitle(String(change.from))} to ${stepTitle(String(change.to))}, ${doseText({ ...change.result.dose, loadKg: 0 })}`;
 		case 'retry':
 			return `try ${stepTitle(String(change.to))} again at ${change.result.dose.sets}×${change.result.dose.reps}`;
 		case 'set-aside':
@@ -107,10 +111,10 @@ export function changeText(change: ProposedChange): string {
 		case 'frequency':
 			return 'one day fewer a week';
 		case 'dial': {
-			const seat = change.result.setup?.seatCm;
-			if (seat !== undefined) return `seat ${change.from === null ? '' : `${change.from} `}to ${seat} cm`;
-			const thigh = change.result.setup?.thighDeg;
-			return thigh === undefined ? `${change.dial} to ${change.to}` : `depth ${change.from === null ? '' : `${change.from}° `}to ${thigh}° thigh`;
+			const length = lengthIn(change.result.setup);
+			if (length === null) return `${change.dial} to ${change.to}`;
+			const from = change.from === null ? '' : `${change.from}${length.unit === 'deg' ? '°' : ''} `;
+			return length.of === 'thighDeg' ? `depth ${from}to ${length.value}° thigh` : `${LENGTH_NAME[length.of]} ${from}to ${length.value} cm`;
 		}
 	}
 }

@@ -1,8 +1,13 @@
 /** A gate in words: "2×10 clean on Free squat (shown: 1×10)". */
-import type { Gate } from '#lib/core/exercise/family.ts';
+import type { Clearance, Gate } from '#lib/core/exercise/family.ts';
 import type { GateState } from '#lib/core/fit/gate.ts';
 import { TECHNIQUE_NAME } from './names.ts';
 import { stepTitle } from './steps.ts';
+import { FAULTS } from '#lib/catalogue/faults.ts';
+
+export const CLEARANCE_NAME: Readonly<Record<Clearance, string>> = { impact: 'impact', 'machine-extension': 'machine leg extension' };
+
+const faultName = (id: string): string => FAULTS.find((f) => f.id === id)?.title ?? id;
 
 export function gateAsks(gate: Gate): string {
 	switch (gate.kind) {
@@ -12,6 +17,18 @@ export function gateAsks(gate: Gate): string {
 			return `${gate.reps} at effort ${gate.effortMax} or less on ${stepTitle(gate.step)}`;
 		case 'sides-within':
 			return `weaker side ${Math.round(gate.share * 100)} % of the stronger on ${stepTitle(gate.step)}`;
+		case 'held':
+			return `${stepTitle(gate.step)} ${gate.sec} s, both sides`;
+		case 'mastered':
+			return `${stepTitle(gate.step)} at its full dose, clean`;
+		case 'fault-free':
+			return `${stepTitle(gate.step)} free of “${faultName(gate.fault).toLowerCase()}”`;
+		case 'felt':
+			return `the right muscle felt in ${stepTitle(gate.step)}`;
+		case 'confidence':
+			return `confidence ${gate.least} of 10 in ${stepTitle(gate.step)}`;
+		case 'clearance':
+			return `cleared for ${CLEARANCE_NAME[gate.what]} by a licensed user`;
 		case 'technique':
 			return `the ${TECHNIQUE_NAME[gate.technique]} technique`;
 	}

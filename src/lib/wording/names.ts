@@ -2,21 +2,28 @@
 import type { Axis, Side } from '#lib/core/body/axis.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
 import type { Decision } from '#lib/core/decision/trace.ts';
+import type { Equipment, Position, Purpose } from '#lib/core/exercise/family.ts';
 import type { Verdict } from '#lib/core/fit/fit.ts';
 
 export const AXIS_NAME: Readonly<Record<Axis, string>> = {
 	kneeFlexion: 'Knee bend',
 	thighTrunkFlexion: 'Sitting fold',
-	weightBearingDorsiflexion: 'Ankle, weight on'
+	weightBearingDorsiflexion: 'Ankle, weight on',
+	straightLegRaise: 'Straight-leg raise',
+	hipExtension: 'Hip back',
+	bigToeExtension: 'Big toe up'
 };
 
 export const AXIS_HOW: Readonly<Record<Axis, string>> = {
 	kneeFlexion: 'lying, heel drawn to the buttock',
 	thighTrunkFlexion: 'sitting, folding forward; pelvis and back included',
-	weightBearingDorsiflexion: 'knee to wall, heel down'
+	weightBearingDorsiflexion: 'knee to wall, heel down',
+	straightLegRaise: 'lying, knee straight, until the pelvis wants to roll',
+	hipExtension: 'lying on the front, or the leg over the edge',
+	bigToeExtension: 'standing or sitting, first ray held'
 };
 
-export const JOINT_NAME: Readonly<Record<Axis, string>> = { kneeFlexion: 'knee', thighTrunkFlexion: 'hip', weightBearingDorsiflexion: 'ankle' };
+export const JOINT_NAME: Readonly<Record<Axis, string>> = { kneeFlexion: 'knee', thighTrunkFlexion: 'hip', weightBearingDorsiflexion: 'ankle', straightLegRaise: 'back of the thigh', hipExtension: 'hip', bigToeExtension: 'big toe' };
 
 export const TECHNIQUE_NAME: Readonly<Record<Technique | 'ordinary', string>> = {
 	ordinary: 'Ordinary rise',
@@ -59,13 +66,62 @@ export const CHECK_NAME: Readonly<Record<string, string>> = {
 	comAheadOfHeelLimit: 'balance over the heel',
 	comBehindToeLimit: 'balance over the toes',
 	reach: 'leg length',
-	anatomicalKnee: 'the knee’s own end'
+	anatomicalKnee: 'the knee’s own end',
+	straightLegRaise: 'back of the thigh',
+	hipExtension: 'hip going back',
+	bigToeExtension: 'big toe'
 };
 
 export const PURPOSE_NAME: Readonly<Record<string, string>> = {
+	'thigh-front': 'front of the thigh',
+	'thigh-back': 'back of the thigh',
+	buttock: 'buttock',
+	'hip-side': 'side of the hip',
+	'hip-inner': 'inside of the hip',
+	calf: 'calf',
+	trunk: 'trunk',
+	balance: 'balance',
+	power: 'power',
+	mobility: 'mobility',
+	'warm-up': 'warming up',
+	relief: 'relief in a flare',
 	'sit-to-stand': 'standing up from a chair',
 	stairs: 'stairs',
-	lifting: 'picking things up'
+	lifting: 'picking things up',
+	floor: 'to the floor and back',
+	walking: 'walking',
+	running: 'running and landing'
+} satisfies Record<Purpose, string>;
+
+export const EQUIPMENT_NAME: Readonly<Record<Equipment, string>> = {
+	chair: 'chair',
+	counter: 'counter or rail',
+	wall: 'wall',
+	step: 'step',
+	band: 'band',
+	weight: 'weight',
+	'household-weight': 'bag or bottles',
+	wedge: 'heel wedge',
+	pillow: 'pillow',
+	towel: 'towel',
+	stick: 'stick',
+	bench: 'bench',
+	bolster: 'roll under the knee',
+	ball: 'ball',
+	roller: 'roller',
+	bar: 'bar',
+	cuff: 'weight cuff',
+	'extension-machine': 'leg extension machine',
+	'curl-machine': 'leg curl machine',
+	'leg-press': 'leg press'
+};
+
+export const POSITION_NAME: Readonly<Record<Position, string>> = {
+	kneeling: 'kneeling',
+	prone: 'lying on the front',
+	'side-lying': 'lying on the side',
+	'floor-transfer': 'down to the floor and back',
+	'weight-on-hands': 'weight on hands or forearms'
 };
 
 /** `knee-right` → `right knee`; `back` → `back`. */

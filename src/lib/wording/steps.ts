@@ -3,4 +3,4 @@ import { FAMILIES } from '#lib/catalogue/families.ts';
 
 const TITLES: ReadonlyMap<string, string> = new Map(Object.values(FAMILIES).flatMap((f) => f.steps.map((s) => [s.id, s.title] as const)));
 
-export const stepTitle = (id: string): string => TITLES.get(id) ?? id;
+export const stepTitle = (id: string): string => TITLES.get(id) ?? (id.startsWith('own-') ? id.slice(4).replaceAll('-', ' ').replace(/^./, (c) => c.toUpperCase()) : id);

@@ -1,31 +1,26 @@
 /** Band and techniques of one step, away from the page: a thin shell over the core. */
-import { FAMILIES } from '../catalogue/families.ts';
-import { stepOf } from '../core/exercise/family.ts';
-import { compareTechniques, setupBand, wedgeOption, type TechniqueRow, type WedgeOption } from '../core/fit/compare-techniques.ts';
-import type { FitContext } from '../core/fit/fit.ts';
+import type { Step } from '../core/exercise/family.ts';
+import { compareTechniques, reachOf, setupBand, wedgeOption, type TechniqueRow, type WedgeOption } from '../core/fit/compare-techniques.ts';
+import type { FitContext, SolvedSetup } from '../core/fit/context.ts';
 import type { Band } from '../core/posture/band.ts';
-import type { Depth } from '../core/posture/problem.ts';
 
 export interface SetupQuestion {
 	readonly ask: number;
-	readonly family: string;
-	readonly step: string;
+	readonly step: Step;
 	readonly ctx: FitContext;
-	readonly depth: Depth;
+	readonly setup: SolvedSetup | null;
 }
 
 export interface SetupAnswer {
 	readonly ask: number;
 	readonly step: string;
-	readonly band: Band;
+	readonly band: Band | null;
+	readonly reach: { readonly value: number; readonly unit: 'cm' | 'deg' } | null;
 	readonly techniques: readonly TechniqueRow[];
 	readonly wedge: WedgeOption | null;
 }
 
 self.onmessage = (event: MessageEvent<SetupQuestion>) => {
-	const { ask, family, step: id, ctx, depth } = event.data;
-	const ladder = FAMILIES[family];
-	const step = ladder === undefined ? undefined : stepOf(ladder, id);
-	if (step === undefined) return;
-	self.postMessage({ ask, step: id, band: setupBand(step, ctx), techniques: compareTechniques(step, ctx, depth), wedge: wedgeOption(step, ctx) } satisfies SetupAnswer);
+	const { ask, step, ctx, setup } = event.data;
+	self.postMessage({ ask, step: step.id, band: setupBand(step, ctx), reach: reachOf(step, ctx), techniques: compareTechniques(step, ctx, setup), wedge: wedgeOption(step, ctx) } satisfies SetupAnswer);
 };

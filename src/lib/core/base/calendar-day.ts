@@ -51,3 +51,9 @@ export const daysBetween = (a: Day, b: Day): number => dayNumber(b) - dayNumber(
 
 /** 0 = Sunday … 6 = Saturday. */
 export const weekday = (day: Day): number => (((dayNumber(day) + 4) % 7) + 7) % 7;
+
+/** Whole years lived by a day: the birthday itself counts; someone born on 29 February has theirs on 1 March in common years. */
+export function ageOn(born: Day, day: Day): number {
+	const years = Number(day.slice(0, 4)) - Number(born.slice(0, 4));
+	return day.slice(5) < born.slice(5) ? years - 1 : years;
+}

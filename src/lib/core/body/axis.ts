@@ -5,8 +5,16 @@
  * supine hip value is another axis. `weightBearingDorsiflexion` is the shank's lean over a loaded foot (knee to wall), never a
  * hanging foot.
  */
-export const AXES = ['kneeFlexion', 'thighTrunkFlexion', 'weightBearingDorsiflexion'] as const;
+export const AXES = ['kneeFlexion', 'thighTrunkFlexion', 'weightBearingDorsiflexion', 'straightLegRaise', 'hipExtension', 'bigToeExtension'] as const;
 export type Axis = (typeof AXES)[number];
+
+/**
+ * The three every client is measured on; a step that asks one of them without a value is not measured. The others (hamstring, hip
+ * back, big toe) are asked by some movements only: without a value they are taken as usual, and named as assumed.
+ */
+export const MAIN_AXES = ['kneeFlexion', 'thighTrunkFlexion', 'weightBearingDorsiflexion'] as const satisfies readonly Axis[];
+export type MainAxis = (typeof MAIN_AXES)[number];
+export const isMainAxis = (axis: Axis): axis is MainAxis => (MAIN_AXES as readonly Axis[]).includes(axis);
 
 export const SIDES = ['left', 'right'] as const;
 export type Side = (typeof SIDES)[number];
@@ -19,18 +27,24 @@ export type Side = (typeof SIDES)[number];
 export const POSSIBLE_RANGE: Readonly<Record<Axis, readonly [number, number]>> = {
 	kneeFlexion: [0, 165],
 	thighTrunkFlexion: [0, 160],
-	weightBearingDorsiflexion: [-10, 50]
+	weightBearingDorsiflexion: [-10, 50],
+	straightLegRaise: [0, 130],
+	hipExtension: [-30, 45],
+	bigToeExtension: [0, 110]
 };
 
 /**
  * Values commonly called normal, degrees, for the measure sheet's comparison.
- * @source aaos-1965 knee 135 (from memory); konor-2012 lunge by inclinometer 38.8 (from memory); thigh–trunk: common practice.
+ * @source aaos-1965 knee 135 (from memory); konor-2012 lunge by inclinometer 38.8 (from memory); thigh–trunk, straight-leg raise: common practice; roach-1991 hip extension 19.
  */
 export const USUAL_RANGE: Readonly<Record<Axis, number>> = {
 	kneeFlexion: 135,
 	thighTrunkFlexion: 120,
-	weightBearingDorsiflexion: 38.8
+	weightBearingDorsiflexion: 38.8,
+	straightLegRaise: 75,
+	hipExtension: 20,
+	bigToeExtension: 70
 };
 
 /** Model error of a demand on each axis, ± degrees, for a both-feet set-up; lean-bound hip of a feet-back rise is wider. */
-export const MODEL_ERROR: Readonly<Record<Axis, number>> = { kneeFlexion: 3, thighTrunkFlexion: 3, weightBearingDorsiflexion: 3.5 };
+export const MODEL_ERROR: Readonly<Record<Axis, number>> = { kneeFlexion: 3, thighTrunkFlexion: 3, weightBearingDorsiflexion: 3.5, straightLegRaise: 5, hipExtension: 4, bigToeExtension: 5 };

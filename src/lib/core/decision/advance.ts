@@ -2,14 +2,13 @@
  * Which way to advance: a retry of what was left, then the dose ladder, then the next open edge of the step ladder. One dial.
  */
 import { dayNumber } from '../base/calendar-day.ts';
-import { nextDose, retryDose, type PrescribedDose } from '../dose/dose.ts';
+import { doseText, nextDose, retryDose, type PrescribedDose } from '../dose/dose.ts';
+import { lengthIn } from '../fit/context.ts';
 import type { Facts } from './facts.ts';
 import type { Change, NextStep } from './input.ts';
 import type { Prescribed, ProposedChange } from './trace.ts';
 
 const FAILED_EDGE_DAYS = 21;
-
-export const doseText = (d: PrescribedDose): string => `${d.sets}×${d.reps}${d.loadKg > 0 ? ` ${d.loadKg} kg` : ''}`;
 
 /** The exercise as it is prescribed now. */
 export function prescribedNow(f: Facts): Prescribed {
@@ -24,7 +23,7 @@ function retryOf(f: Facts): ProposedChange | null {
 	const { from } = change;
 	const now = prescribedNow(f);
 	// What was left may have been only a dose: then the ordinary dose ladder leads back to it.
-	if (from.step === now.step && from.setup?.seatCm === now.setup?.seatCm && from.setup?.thighDeg === now.setup?.thighDeg) return null;
+	if (from.step === now.step && lengthIn(from.setup)?.value === lengthIn(now.setup)?.value) return null;
 	const result: Prescribed = { step: from.step, dose: retryDose(from.dose), ...(from.setup === undefined ? {} : { setup: from.setup }) };
 	return { kind: 'retry', dial: 'depth', from: now.step, to: from.step, result };
 }
@@ -33,7 +32,7 @@ function retryOf(f: Facts): ProposedChange | null {
 function edgeClosed(f: Facts, change: Change): boolean {
 	const left = change.from?.step;
 	const fails = f.input.changes.filter(
-		(c) => c.kind === 'regress' && c.from?.step === left && f.todayN - dayNumber(c.date) <= FAILED_EDGE_DAYS && c.from?.setup?.seatCm === change.from?.setup?.seatCm
+		(c) => c.kind === 'regress' && c.from?.step === left && f.todayN - dayNumber(c.date) <= FAILED_EDGE_DAYS && lengthIn(c.from?.setup)?.value === lengthIn(change.from?.setup)?.value
 	);
 	return fails.length >= 2;
 }
@@ -67,8 +66,10 @@ export function waysToAdvance(f: Facts): Ways {
 	const edge = edges.find((e) => e.gateOpen && OPEN.has(e.verdict) && !recentlyFailed(f, e.step));
 	if (edge === undefined) return { open: null, edges, unknown };
 	const start = edge.start ?? { sets: 1, reps: Math.min(10, exercise.dose.target.reps) };
+	const { unit: _, ...kept } = exercise.dose;
 	const stepDose: PrescribedDose = {
-		...exercise.dose,
+		...kept,
+		...(edge.unit === undefined ? {} : { unit: edge.unit }),
 		sets: start.sets,
 		reps: start.reps,
 		loadKg: edge.loadKg ?? 0,

@@ -5,6 +5,7 @@
 import { dayNumber } from '../base/calendar-day.ts';
 import type { Session } from '../session/record.ts';
 import type { Facts } from './facts.ts';
+import type { OpenFlag } from './input.ts';
 import type { Decision, Reason } from './trace.ts';
 
 export interface ClientRule {
@@ -22,6 +23,9 @@ const NEW_REGION_PAIN = 3;
 
 const fact = (code: string, source: string, extra: Partial<Reason> = {}): Reason => ({ code, met: true, source, ...extra });
 
+const openRed = (f: Facts): readonly OpenFlag[] => f.input.client.flags.filter((x) => x.open && x.severity === 'red');
+const flagFact = (x: OpenFlag): Reason => fact('flag.open', 'red-flags-common', { value: x.id, ...(x.region ? { region: x.region } : {}) });
+
 /** Reasons, or an empty list when the rule does not fire. */
 export const CLIENT_RULES: readonly ClientRule[] = [
 	{
@@ -29,14 +33,14 @@ export const CLIENT_RULES: readonly ClientRule[] = [
 		decision: 'refer',
 		judge: (f) => {
 			const cleared = f.input.client.clearedOn === undefined ? -Infinity : dayNumber(f.input.client.clearedOn);
-			return f.sessions.filter((s) => dayNumber(s.date) > cleared).flatMap((s) => emergencyIn(f, s));
+			const told = f.sessions.filter((s) => dayNumber(s.date) > cleared).flatMap((s) => emergencyIn(f, s));
+			return [...told, ...openRed(f).filter((x) => x.urgency === 'emergency').map(flagFact)];
 		}
 	},
 	{
 		rule: 'refer.red-flag',
 		decision: 'refer',
-		judge: (f) =>
-			f.input.client.flags.filter((x) => x.open && x.severity === 'red').map((x) => fact('flag.open', 'red-flags-common', { value: x.id, ...(x.region ? { region: x.region } : {}) }))
+		judge: (f) => openRed(f).map(flagFact)
 	},
 	{
 		rule: 'wait.screen',

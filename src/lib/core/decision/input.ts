@@ -1,15 +1,20 @@
 /** Everything a decision is made from. Nothing else is read: no clock, no chance, no store. */
 import type { Day } from '../base/calendar-day.ts';
 import type { PrescribedDose } from '../dose/dose.ts';
-import type { SolvedSetup, Verdict } from '../fit/fit.ts';
+import type { SolvedSetup } from '../fit/context.ts';
+import type { Verdict } from '../fit/fit.ts';
 import type { Axis, Side } from '../body/axis.ts';
+import type { Severity, Urgency } from '../client/screening.ts';
 import type { Dial } from '../exercise/dial.ts';
 import type { Morning, RecordedEvent, Region, Session } from '../session/record.ts';
 import type { Policy } from './policy.ts';
 
 export interface OpenFlag {
 	readonly id: string;
-	readonly severity: 'red' | 'review';
+	/** A caution holds nothing here: it withholds steps by their tags when they are fitted. */
+	readonly severity: Severity;
+	/** An emergency outranks other red flags. */
+	readonly urgency?: Urgency;
 	readonly region?: Region;
 	readonly open: boolean;
 }
@@ -70,6 +75,7 @@ export interface NextStep {
 	readonly gate?: string;
 	readonly start?: { readonly sets: number; readonly reps: number };
 	readonly target?: { readonly sets: number; readonly reps: number };
+	readonly unit?: 'sec' | 'steps' | 'breaths';
 	readonly loadKg?: number;
 	readonly setup?: SolvedSetup | null;
 	readonly measure?: readonly Axis[];

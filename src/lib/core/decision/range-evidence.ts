@@ -7,8 +7,9 @@ import { dayNumber, type Day } from '../base/calendar-day.ts';
 import type { Axis, Side } from '../body/axis.ts';
 import type { RangeEvidence } from '../client/envelope.ts';
 import type { Step } from '../exercise/family.ts';
-import { depthFor, errorOf, standAt, type FitContext, type Observed, type SolvedSetup } from '../fit/fit.ts';
-import { posture } from '../posture/posture.ts';
+import { askedBy, errorOf } from '../fit/asked.ts';
+import { lengthIn, type FitContext, type Observed, type SolvedSetup } from '../fit/context.ts';
+import { techniqueFor } from '../fit/squat-stand.ts';
 import type { Morning, Region, Session } from '../session/record.ts';
 import { painIn } from '../session/work.ts';
 import type { Policy } from './policy.ts';
@@ -37,9 +38,8 @@ const REGION_AXIS: Readonly<Record<string, Axis>> = { knee: 'kneeFlexion', hip: 
 export const axisOfRegion = (region: Region): Axis => REGION_AXIS[region.split('-')[0] as string] ?? 'kneeFlexion';
 const sidesOfRegion = (region: Region): readonly Side[] => (region.endsWith('-left') ? ['left'] : region.endsWith('-right') ? ['right'] : ['left', 'right']);
 
-/** Degrees a set-up asks on the axis of a region. */
-export const demandOn = (region: Region, step: Step, setup: SolvedSetup | null, ctx: FitContext): number =>
-	posture({ ...standAt(step, ctx, setup), depth: depthFor(step, setup) }).angles[axisOfRegion(region)];
+/** Degrees a set-up asks on the axis of a region; undefined where it asks nothing of it. */
+export const demandOn = (region: Region, step: Step, setup: SolvedSetup | null, ctx: FitContext): number | undefined => askedBy(step, ctx, setup).demand[axisOfRegion(region)];
 
 /** Was the next morning settled, with swelling asked and none? */
 function settledAfter(facts: LogFacts): (w: LoggedWork) => { settled: boolean; usual: number } {
@@ -57,17 +57,18 @@ function settledAfter(facts: LogFacts): (w: LoggedWork) => { settled: boolean; u
 export function rangeEvidence(work: readonly LoggedWork[], facts: LogFacts): readonly RangeEvidence[] {
 	const after = settledAfter(facts);
 	return work.flatMap((w): RangeEvidence[] => {
-		const stand = standAt(w.step, facts.ctx, w.setup);
 		const axis = axisOfRegion(w.region);
+		const demand = demandOn(w.region, w.step, w.setup, facts.ctx);
+		if (demand === undefined) return [];
 		const evidence = {
 			axis,
 			date: w.session.date,
-			demand: demandOn(w.region, w.step, w.setup, facts.ctx),
-			band: errorOf(axis, stand),
+			demand,
+			band: errorOf(axis, w.step, facts.ctx),
 			observed: w.session.observed,
 			settled: after(w).settled,
 			painful: (painIn(w.session, w.region)?.peak ?? 0) > facts.policy.acceptableMax && w.session.painAt === 'late',
-			like: `${stand.movement}|${stand.technique ?? 'ordinary'}|${stand.load === undefined ? 'free' : 'loaded'}`
+			like: `${w.step.posture.movement}|${techniqueFor(w.step, facts.ctx.technique, facts.ctx.teach) ?? 'ordinary'}|${w.step.posture.load === undefined ? 'free' : 'loaded'}`
 		};
 		return sidesOfRegion(w.region).map((side) => ({ ...evidence, side }));
 	});
@@ -81,7 +82,7 @@ export function seenDoing(work: readonly LoggedWork[], facts: LogFacts): readonl
 		const peak = painIn(w.session, w.region)?.peak;
 		const safe = facts.policy.safeWithinUsual ? Math.min(facts.policy.safeMax, usual) : facts.policy.safeMax;
 		if (!w.session.observed || !settled || peak === undefined || peak > safe) return [];
-		const { seatCm, thighDeg } = w.setup ?? {};
-		return [{ step: w.step.id, date: w.session.date, setup: { ...(seatCm === undefined ? {} : { seatCm }), ...(thighDeg === undefined ? {} : { thighDeg }) } }];
+		const done = lengthIn(w.setup);
+		return [{ step: w.step.id, date: w.session.date, setup: done === null ? {} : { [done.of]: done.value } }];
 	});
 }

@@ -4,9 +4,10 @@
  * @source common-practice
  */
 import { dayNumber } from '../base/calendar-day.ts';
-import { gentlerDose } from '../dose/dose.ts';
+import { doseText, gentlerDose } from '../dose/dose.ts';
+import { lengthIn, type SolvedSetup } from '../fit/context.ts';
 import type { Session } from '../session/record.ts';
-import { doseText, prescribedNow } from './advance.ts';
+import { prescribedNow } from './advance.ts';
 import type { Facts } from './facts.ts';
 import type { ProposedChange } from './trace.ts';
 
@@ -140,4 +141,4 @@ function tryWay(f: Facts, way: Way): ProposedChange | null {
 	}
 }
 
-const lengthOf = (setup: { readonly seatCm?: number; readonly thighDeg?: number } | undefined): number | null => setup?.seatCm ?? setup?.thighDeg ?? null;
+const lengthOf = (setup: SolvedSetup | undefined): number | null => lengthIn(setup)?.value ?? null;

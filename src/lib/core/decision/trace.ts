@@ -1,7 +1,7 @@
 /** A decision and all that led to it: codes and numbers; `wording` makes sentences of them. */
 import type { Day } from '../base/calendar-day.ts';
 import type { PrescribedDose } from '../dose/dose.ts';
-import type { SolvedSetup } from '../fit/fit.ts';
+import type { SolvedSetup } from '../fit/context.ts';
 
 /** From least to most ambitious; wait and hold stand equal. */
 export const DECISIONS = ['refer', 'stop', 'regress', 'wait', 'hold', 'advance'] as const;

@@ -15,6 +15,8 @@ export interface PrescribedDose {
 	readonly reps: number;
 	readonly loadKg: number;
 	readonly target: { readonly sets: number; readonly reps: number };
+	/** What is counted, where it is not repetitions. */
+	readonly unit?: 'sec' | 'steps' | 'breaths';
 	/** Bottom of the rep range, double progression only; default 8. */
 	readonly repsLow?: number;
 }
@@ -67,3 +69,8 @@ export function retryDose(dose: PrescribedDose): PrescribedDose {
 
 /** How much work a dose is, for comparing ambition: reps in all. */
 export const doseVolume = (dose: { readonly sets: number; readonly reps: number }): number => dose.sets * dose.reps;
+
+const UNIT_SHORT = { sec: ' s', steps: ' steps', breaths: ' breaths' } as const;
+
+/** "3×10", "5×45 s", "3×10 8 kg". */
+export const doseText = (d: Pick<PrescribedDose, 'sets' | 'reps' | 'loadKg' | 'unit'>): string => `${d.sets}×${d.reps}${d.unit === undefined ? '' : UNIT_SHORT[d.unit]}${d.loadKg > 0 ? ` ${d.loadKg} kg` : ''}`;

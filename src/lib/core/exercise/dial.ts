@@ -1,18 +1,21 @@
 /**
- * Dials: the ten ways an exercise is made gentler or harder. Notches run from gentle to hard; a step sets some of them, the rest
- * stay at their gentlest. Lengths (seat, wedge) live in the step's posture; here `surface` and `depth` only say how demanding.
+ * Dials: the twelve ways an exercise is made gentler or harder. Notches run from gentle to hard; a step sets some of them, the rest
+ * stay at their gentlest. Lengths (seat, wedge) live in the step's posture; here `surface` and `depth` only say how demanding. Positions are
+ * not ordered for everyone (kneeling, prone, hands each need tolerance): their order only makes an edge that changes position name it.
  */
 export const DIAL_NOTCHES = {
 	support: ['two-hands', 'one-hand', 'fingertips', 'none'],
 	depth: ['quarter', 'half', 'level', 'as-controlled'],
-	base: ['both', 'narrow', 'staggered', 'toe-touch', 'one'],
-	surface: ['raised-seat', 'standard-seat', 'no-seat', 'flat', 'heel-wedge'],
-	load: ['none', 'household', 'goblet', 'overhead'],
+	base: ['both', 'narrow', 'staggered', 'split', 'toe-touch', 'one'],
+	surface: ['raised-seat', 'standard-seat', 'no-seat', 'flat', 'heel-wedge', 'low-step', 'step', 'high-step', 'high-handle', 'low-handle', 'feet-far', 'feet-raised', 'back-raised', 'edge'],
+	load: ['none', 'household', 'light', 'goblet', 'moderate', 'overhead', 'heavy'],
 	tempo: ['normal', 'slow', 'hold', 'pause'],
-	impact: ['none', 'landing'],
-	attention: ['still', 'arms-move'],
-	position: ['seated', 'standing-held', 'standing'],
-	lever: ['none', 'band']
+	impact: ['none', 'march', 'jog', 'landing', 'hop-touch', 'hop', 'switch'],
+	attention: ['still', 'arms-move', 'pass', 'weight-passed', 'head-turns'],
+	position: ['supine', 'prone', 'side-lying', 'seated', 'tall-kneeling', 'hands-and-knees', 'plank', 'standing-held', 'standing'],
+	lever: ['none', 'bent', 'band', 'straight', 'band-shin', 'band-ankle'],
+	direction: ['on-the-spot', 'rearward', 'forward', 'sideways', 'crossed'],
+	rhythm: ['alternate', 'one-side']
 } as const;
 
 export type Dial = keyof typeof DIAL_NOTCHES;

@@ -1,41 +1,46 @@
 /**
  * Exercise nouns: a family is a ladder of steps; a step is a setting of the dials with a posture, gates, a usual dose, faults,
- * cues and cautions. Judgements (does it fit, is a gate met) live higher up.
+ * cues and cautions. Judgements (does it fit, is a gate met) live higher up. Step ids are unique over all families, so that a gate may
+ * name a step of another ladder.
  */
-import type { Depth, LoadPlace, Movement, Stance, Technique } from '../posture/problem.ts';
+import type { KeyPose } from '../figure/key-pose.ts';
+import type { Technique } from '../posture/problem.ts';
 import type { Dial, Dials } from './dial.ts';
+import type { StepPosture } from './step-posture.ts';
 
 /** What must be shown before a step is opened. */
 export type Gate =
 	| { readonly kind: 'clean-reps'; readonly step: string; readonly sets: number; readonly reps: number }
 	| { readonly kind: 'easy-reps'; readonly step: string; readonly reps: number; readonly effortMax: number }
+	| { readonly kind: 'held'; readonly step: string; readonly sec: number }
+	| { readonly kind: 'mastered'; readonly step: string }
 	| { readonly kind: 'sides-within'; readonly step: string; readonly share: number }
+	| { readonly kind: 'fault-free'; readonly step: string; readonly fault: string }
+	| { readonly kind: 'felt'; readonly step: string }
+	| { readonly kind: 'confidence'; readonly step: string; readonly least: number }
+	| { readonly kind: 'clearance'; readonly what: Clearance }
 	| { readonly kind: 'technique'; readonly technique: Technique };
+
+/** What a licensed user clears a client for. */
+export const CLEARANCES = ['impact', 'machine-extension'] as const;
+export type Clearance = (typeof CLEARANCES)[number];
+
+/** Ways of bracing that are taught. */
+export const BRACES = ['tuned', 'hug', 'hard'] as const;
+export type Brace = (typeof BRACES)[number];
 
 export interface Edge {
 	readonly to: string;
 	readonly dial: Dial;
 }
 
+/** Counted in what the step counts: repetitions, seconds of hold, steps walked. */
 export interface Dose {
 	readonly sets: number;
 	readonly reps: number;
 }
-
-/** How a step stands in the posture model. `adjust` names the length that may be solved for a client. */
-export interface StepPosture {
-	readonly movement: Movement;
-	readonly stance: Stance;
-	readonly depth: Depth;
-	readonly adjust: 'seat' | 'depth';
-	readonly heelWedgeCm?: number;
-	readonly toeOutDeg?: number;
-	readonly load?: { readonly kg: number; readonly at: LoadPlace };
-	/** The only technique this step is taught in; else the client's own. */
-	readonly technique?: Technique;
-	/** Seat steps for daily life are solved for the ordinary rise when no technique is being taught. */
-	readonly everyday?: boolean;
-}
+export const COUNTS = ['reps', 'sec', 'steps', 'breaths'] as const;
+export type Counts = (typeof COUNTS)[number];
 
 export const TAGS = [
 	'one-leg',
@@ -45,9 +50,49 @@ export const TAGS = [
 	'breath-holding',
 	'toes-bent',
 	'end-range-rotation',
-	'adduction-past-midline'
+	'adduction-past-midline',
+	'loaded-spine-bending',
+	'kneeling',
+	'prone',
+	'side-lying',
+	'floor-transfer',
+	'weight-on-hands',
+	'knee-over-toe',
+	'open-chain-knee'
 ] as const;
 export type Tag = (typeof TAGS)[number];
+
+/** Positions a client may not tolerate; asked yes, no or unknown. */
+export const POSITIONS = ['kneeling', 'prone', 'side-lying', 'floor-transfer', 'weight-on-hands'] as const satisfies readonly Tag[];
+export type Position = (typeof POSITIONS)[number];
+
+export const EQUIPMENT = [
+	'chair',
+	'counter',
+	'wall',
+	'step',
+	'band',
+	'weight',
+	'household-weight',
+	'wedge',
+	'pillow',
+	'towel',
+	'stick',
+	'bench',
+	'bolster',
+	'ball',
+	'roller',
+	'bar',
+	'cuff',
+	'extension-machine',
+	'curl-machine',
+	'leg-press'
+] as const;
+export type Equipment = (typeof EQUIPMENT)[number];
+
+/** What an exercise is for: muscles it works, and daily activities it serves. */
+export const PURPOSES = ['thigh-front', 'thigh-back', 'buttock', 'hip-side', 'hip-inner', 'calf', 'trunk', 'balance', 'power', 'mobility', 'warm-up', 'relief', 'sit-to-stand', 'stairs', 'lifting', 'floor', 'walking', 'running'] as const;
+export type Purpose = (typeof PURPOSES)[number];
 
 export interface Step {
 	readonly id: string;
@@ -57,14 +102,28 @@ export interface Step {
 	readonly what: string;
 	readonly dials: Dials;
 	readonly posture: StepPosture;
+	/** Two key poses to draw it by, where the solved posture is not the picture (a side lunge is seen from the front). */
+	readonly drawn?: { readonly from: KeyPose; readonly to: KeyPose };
 	readonly gates: readonly Gate[];
 	readonly usualDose: { readonly start: Dose; readonly target: Dose };
+	/** Left out, repetitions. */
+	readonly counts?: Counts;
 	readonly easier: string | null;
 	readonly next: readonly Edge[];
 	readonly tags: readonly Tag[];
+	/** All of these are needed; a slash in one means either. */
+	readonly equipment?: readonly (Equipment | readonly Equipment[])[];
+	/** Where it serves something else than its family. */
+	readonly serves?: readonly Purpose[];
 	readonly cautions: readonly string[];
 	readonly faults: readonly string[];
+	/** Instead of the family's, where they would not fit. */
+	readonly cues?: readonly string[];
+	/** Seconds down, at the hard point, up; for the moving picture. */
+	readonly tempo?: readonly [down: number, pause: number, up: number];
 	readonly sources: readonly string[];
+	/** A step that is no longer given; prescriptions of it still render, and it asks for a new choice. */
+	readonly retired?: { readonly replacedBy: string | null };
 }
 
 export interface Fault {
@@ -80,15 +139,29 @@ export interface Fault {
 export interface ExerciseFamily {
 	readonly id: string;
 	readonly title: string;
-	readonly purposes: readonly string[];
+	readonly purposes: readonly Purpose[];
 	readonly steps: readonly Step[];
 	readonly faults: readonly Fault[];
-	/** Two or three essentials for each technique. */
-	readonly cues: Readonly<Record<Technique | 'ordinary', readonly string[]>>;
+	/** Two or three essentials, for each technique where they differ. */
+	readonly cues: Readonly<Partial<Record<Technique, readonly string[]>>> & { readonly ordinary: readonly string[] };
 	readonly cautions: readonly string[];
 }
 
 export const stepOf = (family: ExerciseFamily, id: string): Step | undefined => family.steps.find((s) => s.id === id);
+
+/** A step by id in any of the families. */
+export function stepAnywhere(families: Readonly<Record<string, ExerciseFamily>>, id: string): Step | undefined {
+	for (const f of Object.values(families)) {
+		const step = stepOf(f, id);
+		if (step !== undefined) return step;
+	}
+	return undefined;
+}
+
+export const servesOf = (family: ExerciseFamily, step: Step): readonly Purpose[] => step.serves ?? family.purposes;
+
+/** The essentials of a step's card. */
+export const cuesFor = (family: ExerciseFamily, step: Step, technique: Technique | 'ordinary'): readonly string[] => step.cues ?? family.cues[technique] ?? family.cues.ordinary;
 
 /** Faults that count in a technique, of those a step names. */
 export const faultsIn = (family: ExerciseFamily, step: Step, technique: Technique | 'ordinary'): readonly Fault[] =>

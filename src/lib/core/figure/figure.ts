@@ -3,7 +3,7 @@
  * the roles their colour; nothing here knows a colour, a page or a unit other than the centimetre.
  *
  * Faces right. The working leg is `near`; a free or far leg is `far`. Joints carry their axis, so that the limiting one can be
- * ringed.
+ * ringed. Squats and rises; other movements are drawn in `picture`.
  */
 import { point, type Point } from '../base/vector.ts';
 import { PROPORTION, type Body } from '../body/body.ts';
@@ -12,43 +12,20 @@ import { FREE_LEG_FORWARD } from '../posture/constants.ts';
 import { RAD } from '../base/angle.ts';
 import type { Posture } from '../posture/posture.ts';
 import type { Arms, LoadPlace, Stance } from '../posture/problem.ts';
-import { circlePath, limbPath, polygonPath, screen } from './limb.ts';
+import { bodyShapes } from './body-shapes.ts';
+import type { PosedLeg, PosedPoints } from './key-pose.ts';
+import { circlePath, polygonPath, screen } from './limb.ts';
+import type { Figure, Joint, Label, Shape } from './shape.ts';
 import { middleJoint } from './two-link.ts';
-
-export type Role = 'far' | 'leg' | 'trunk' | 'skin' | 'shoe' | 'furniture' | 'wedge' | 'load' | 'support';
-
-export interface Shape {
-	readonly id: string;
-	readonly role: Role;
-	readonly d: string;
-}
-
-export interface Joint {
-	readonly id: 'hip' | 'knee' | 'ankle' | 'shoulder';
-	readonly axis?: Axis;
-	readonly x: number;
-	readonly y: number;
-	readonly ringed: boolean;
-}
-
-export interface Figure {
-	/** min x, min y, width, height in cm, floor at y = 0. */
-	readonly viewBox: readonly [number, number, number, number];
-	/** Top of the head, cm (negative is up): where a tight frame may be cut. */
-	readonly top: number;
-	readonly shapes: readonly Shape[];
-	readonly joints: readonly Joint[];
-	/** Heights to write beside the furniture. */
-	readonly labels: readonly { readonly x: number; readonly y: number; readonly cm: number; readonly of: 'seat' | 'wedge' }[];
-}
 
 export interface Scene {
 	readonly body: Body;
 	readonly posture: Posture;
 	readonly arms: Arms;
 	readonly stance: Stance;
-	/** Draws the seat under the hip. */
+	/** Draws the seat under the hip, or where the hip will come down. */
 	readonly seatCm?: number;
+	readonly seatAtM?: number;
 	readonly load?: { readonly kg: number; readonly at: LoadPlace };
 	/** Hands on a counter in front. */
 	readonly held?: boolean;
@@ -61,39 +38,30 @@ const JOINT_AXIS: Readonly<Record<'hip' | 'knee' | 'ankle', Axis>> = {
 	ankle: 'weightBearingDorsiflexion'
 };
 
-/** Draws a scene. */
-export function figureOf(scene: Scene): Figure {
+/** The points of a scene: what is drawn, and what an animation goes between. */
+export function pointsOfScene(scene: Scene): PosedPoints {
 	const { body, posture } = scene;
-	const H = body.heightM;
-	const r = (share: number): number => 100 * share * H;
 	const P = posture.points;
 	const hand = handOf(scene);
-	const elbow = middleJoint(P.shoulder, hand, PROPORTION.upperArm * H, PROPORTION.forearm * H, -1);
 	const lean = Math.atan2(P.shoulder.x - P.hip.x, P.shoulder.y - P.hip.y);
-	const gaze = 0.55 * lean;
-	const head = point(P.shoulder.x + 0.118 * H * Math.sin(gaze), P.shoulder.y + 0.118 * H * Math.cos(gaze));
-	const at = {
-		hip: screen(P.hip),
-		knee: screen(P.knee),
-		ankle: screen(P.ankle),
-		shoulder: screen(P.shoulder),
-		head: screen(head),
-		hand: screen(hand),
-		elbow: screen(elbow)
+	const far = farLeg(scene);
+	return {
+		near: { heel: P.heel, ball: P.ball, toe: P.toe, ankle: P.ankle, knee: P.knee },
+		...(far === undefined ? {} : { far }),
+		hip: P.hip,
+		shoulder: P.shoulder,
+		elbow: middleJoint(P.shoulder, hand, PROPORTION.upperArm * body.heightM, PROPORTION.forearm * body.heightM, -1),
+		hand,
+		headDeg: (0.55 * lean) / RAD
 	};
-	const shapes: Shape[] = [
-		...furniture(scene),
-		...farLeg(scene),
-		{ id: 'neck', role: 'skin', d: limbPath(at.shoulder, at.head, r(0.026), r(0.024)) },
-		{ id: 'head', role: 'skin', d: headPath(at.head, gaze, r(0.05), r(0.062)) },
-		{ id: 'trunk', role: 'trunk', d: limbPath(at.hip, at.shoulder, r(0.054), r(0.048)) },
-		{ id: 'shoe', role: 'shoe', d: shoePath(posture) },
-		{ id: 'shank', role: 'leg', d: limbPath(at.knee, at.ankle, r(0.031), r(0.02)) },
-		{ id: 'thigh', role: 'leg', d: limbPath(at.hip, at.knee, r(0.05), r(0.032)) },
-		...loadShape(scene),
-		{ id: 'upper-arm', role: 'trunk', d: limbPath(at.shoulder, at.elbow, r(0.025), r(0.02)) },
-		{ id: 'forearm', role: 'skin', d: limbPath(at.elbow, at.hand, r(0.018), r(0.015)) }
-	];
+}
+
+/** Draws a scene. */
+export function figureOf(scene: Scene): Figure {
+	const { body } = scene;
+	const points = pointsOfScene(scene);
+	const drawn = bodyShapes(body, points);
+	const at = { hip: screen(points.hip), knee: screen(points.near.knee), ankle: screen(points.near.ankle) };
 	const joints: Joint[] = (['hip', 'knee', 'ankle'] as const).map((id) => ({
 		id,
 		axis: JOINT_AXIS[id],
@@ -101,8 +69,9 @@ export function figureOf(scene: Scene): Figure {
 		y: at[id].y,
 		ringed: scene.limiting?.includes(JOINT_AXIS[id]) ?? false
 	}));
-	joints.push({ id: 'shoulder', x: at.shoulder.x, y: at.shoulder.y, ringed: false });
-	return { viewBox: frame(body), top: at.head.y - r(0.07), shapes, joints, labels: labelsOf(scene) };
+	const shoulder = screen(points.shoulder);
+	joints.push({ id: 'shoulder', x: shoulder.x, y: shoulder.y, ringed: false });
+	return { viewBox: frame(body), top: screen(drawn.headTop).y, shapes: [...furniture(scene), ...drawn.behind, ...drawn.middle, ...loadShape(scene), ...drawn.front], joints, labels: labelsOf(scene) };
 }
 
 /** One frame for every pose of a body, so that figures side by side share a scale. */
@@ -124,58 +93,20 @@ function handOf({ body, posture, arms, load, held }: Scene): Point {
 	return point(shoulder.x + 0.01 * H, shoulder.y - 0.325 * H);
 }
 
-const shoePath = (posture: Posture): string => {
-	const { heel, toe, ankle, ball } = posture.points;
-	const lift = (p: Point, dx: number, dy: number): Point => screen(point(p.x + dx, p.y + dy));
-	return polygonPath([
-		lift(heel, -0.012, 0.002),
-		lift(ankle, -0.045, 0.028),
-		lift(ankle, 0.03, 0.03),
-		lift(ball, 0.01, 0.048),
-		lift(toe, 0, 0.028),
-		lift(toe, 0.008, 0),
-		lift(ball, 0, 0)
-	]);
-};
-
-function headPath(c: Point, tilt: number, rx: number, ry: number): string {
-	const deg = (tilt * 180) / Math.PI;
-	const f = (v: number): string => v.toFixed(2);
-	const top = { x: c.x + ry * Math.sin(tilt), y: c.y - ry * Math.cos(tilt) };
-	const low = { x: c.x - ry * Math.sin(tilt), y: c.y + ry * Math.cos(tilt) };
-	return `M${f(top.x)} ${f(top.y)}A${f(rx)} ${f(ry)} ${f(deg)} 1 1 ${f(low.x)} ${f(low.y)}A${f(rx)} ${f(ry)} ${f(deg)} 1 1 ${f(top.x)} ${f(top.y)}Z`;
-}
-
-function farLeg({ body, posture, stance }: Scene): Shape[] {
-	if (stance === 'both') return [];
+/** The free or kickstand leg; left out where both legs do the same. */
+function farLeg({ body, posture, stance }: Scene): PosedLeg | undefined {
+	if (stance === 'both') return undefined;
 	const { hip, ankle, toe } = posture.points;
 	const H = body.heightM;
-	const r = (share: number): number => 100 * share * H;
-	const far =
-		stance === 'one'
-			? point(
-					hip.x + (body.thighM + body.shankM) * Math.sin((FREE_LEG_FORWARD + 35) * RAD),
-					hip.y - (body.thighM + body.shankM) * Math.cos((FREE_LEG_FORWARD + 35) * RAD)
-				)
-			: point(toe.x + 0.05 * H, ankle.y);
-	const foot = stance === 'one' ? point(far.x, Math.max(far.y, 0.06 * H)) : far;
-	const knee = middleJoint(hip, foot, body.thighM, body.shankM, 1);
-	const [h, k, a] = [screen(hip), screen(knee), screen(foot)];
-	const shoe = polygonPath([
-		{ x: a.x - r(0.03), y: a.y + r(0.03) },
-		{ x: a.x - r(0.02), y: a.y - r(0.02) },
-		{ x: a.x + r(0.02), y: a.y - r(0.02) },
-		{ x: a.x + r(0.1), y: a.y + r(0.018) },
-		{ x: a.x + r(0.1), y: a.y + r(0.034) }
-	]);
-	return [
-		{ id: 'far-shoe', role: 'far', d: shoe },
-		{ id: 'far-shank', role: 'far', d: limbPath(k, a, r(0.03), r(0.019)) },
-		{ id: 'far-thigh', role: 'far', d: limbPath(h, k, r(0.048), r(0.031)) }
-	];
+	const whole = body.thighM + body.shankM;
+	const free = point(hip.x + whole * Math.sin((FREE_LEG_FORWARD + 35) * RAD), hip.y - whole * Math.cos((FREE_LEG_FORWARD + 35) * RAD));
+	const end = stance === 'one' ? point(free.x, Math.max(free.y, 0.06 * H)) : point(toe.x + 0.05 * H, ankle.y);
+	const knee = middleJoint(hip, end, body.thighM, body.shankM, 1);
+	const low = end.y - body.ankleHeightM;
+	return { knee, ankle: end, heel: point(end.x - 0.03 * H, low), ball: point(end.x + 0.07 * H, low), toe: point(end.x + 0.11 * H, low) };
 }
 
-function furniture({ body, posture, seatCm, held }: Scene): Shape[] {
+function furniture({ body, posture, seatCm, seatAtM, held }: Scene): Shape[] {
 	const out: Shape[] = [];
 	const rect = (x: number, y: number, w: number, h: number): string =>
 		polygonPath([
@@ -185,7 +116,7 @@ function furniture({ body, posture, seatCm, held }: Scene): Shape[] {
 			{ x, y: y + h }
 		]);
 	if (seatCm !== undefined && seatCm > 0) {
-		const right = 100 * posture.points.hip.x + 11;
+		const right = 100 * (seatAtM ?? posture.points.hip.x) + 11;
 		const left = right - 42;
 		out.push({ id: 'seat', role: 'furniture', d: rect(left, -seatCm, 42, 2.6) });
 		out.push({ id: 'seat-leg-back', role: 'furniture', d: rect(left + 2, -seatCm + 2.6, 2.2, seatCm - 2.6) });
@@ -214,10 +145,10 @@ function loadShape({ posture, load }: Scene): Shape[] {
 	return [{ id: 'load', role: 'load', d: circlePath(screen(centre), size) }];
 }
 
-function labelsOf({ posture, seatCm }: Scene): Figure['labels'] {
-	const out: { x: number; y: number; cm: number; of: 'seat' | 'wedge' }[] = [];
+function labelsOf({ posture, seatCm, seatAtM }: Scene): readonly Label[] {
+	const out: Label[] = [];
 	if (seatCm !== undefined && seatCm > 0)
-		out.push({ x: 100 * posture.points.hip.x - 22, y: -seatCm - 3, cm: seatCm, of: 'seat' });
+		out.push({ x: 100 * (seatAtM ?? posture.points.hip.x) - 22, y: -seatCm - 3, cm: seatCm, of: 'seat' });
 	if (posture.heelWedgeCm > 0.1) out.push({ x: -14, y: -2, cm: posture.heelWedgeCm, of: 'wedge' });
 	return out;
 }

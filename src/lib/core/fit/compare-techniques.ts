@@ -2,21 +2,28 @@
  * One step in every technique, side by side: what each can reach within the client's limits, which joint stops it, and what the
  * same set-up asks of knee and hip. Technique only moves load between the joints; depth, load and thigh length set the sum.
  */
-import { bandOf, type Band } from '../posture/band.ts';
+import { bandOf, bandOfBody, type Band } from '../posture/band.ts';
 import { deepestSquat, deepestSquatDeg, heelWedge, lowestSeat, lowestSeatCm, type Solution } from '../posture/inverse.ts';
-import { posture, type Moments } from '../posture/posture.ts';
-import { TECHNIQUES, type CheckId, type Depth, type Stand, type Technique } from '../posture/problem.ts';
+import { lowestSplitSquat, type MovementSolution } from '../posture/inverse-movements.ts';
+import { posture } from '../posture/posture.ts';
+import { TECHNIQUES, type Stand, type Technique } from '../posture/problem.ts';
+import { splitSquat } from '../posture/split-squat.ts';
 import type { Step } from '../exercise/family.ts';
-import { ankleCap, limitsFor, solverLimits, standOf, type FitContext } from './fit.ts';
+import { lengthOf } from '../exercise/step-posture.ts';
+import { splitOf, type JointMoments } from './asked.ts';
+import { lengthIn, type FitContext, type SolvedSetup } from './context.ts';
+import { bothLimits, limitsFor } from './fit.ts';
+import { solverLimits, solveSetup } from './solve.ts';
+import { ankleCap, depthFor, isSquatStep, standOf, techniqueFor, type SquatStep } from './squat-stand.ts';
 
 export interface TechniqueRow {
 	readonly technique: Technique | 'ordinary';
 	/** Lowest seat in cm, or deepest thigh in degrees; null when no set-up is inside the limits. */
 	readonly reach: number | null;
 	readonly unit: 'cm' | 'deg';
-	readonly limiting: readonly CheckId[];
+	readonly limiting: readonly string[];
 	/** At the set-up being looked at. */
-	readonly moments: Moments;
+	readonly moments: JointMoments;
 	readonly trunkLean: number;
 }
 
@@ -25,31 +32,89 @@ const withTechnique = (stand: Stand, technique: Technique | 'ordinary'): Stand =
 	return technique === 'ordinary' ? { ...rest, movement: 'sit-to-stand' } : { ...rest, technique };
 };
 
-const margined = (step: Step, ctx: FitContext, stand: Stand): Stand => ({ ...stand, limits: solverLimits(limitsFor(step, ctx), stand, false) });
+const margined = (step: SquatStep, ctx: FitContext, stand: Stand): Stand => ({ ...stand, limits: squatLimits(step, ctx) });
+const squatLimits = (step: Step, ctx: FitContext) => solverLimits(limitsFor(step, ctx), step, ctx, false);
 
-/** All four techniques, and the ordinary rise first where the step has a seat. */
-export function compareTechniques(step: Step, ctx: FitContext, depth: Depth): readonly TechniqueRow[] {
+/** All four techniques, and the ordinary rise first where the step has a seat; none where the movement knows no technique. */
+export function compareTechniques(step: Step, ctx: FitContext, setup: SolvedSetup | null): readonly TechniqueRow[] {
+	if (isSquatStep(step)) return squatRows(step, ctx, setup);
+	return step.posture.movement === 'split-squat' ? TECHNIQUES.map((technique) => splitRow(step, { ...ctx, technique }, technique, setup)) : [];
+}
+
+function squatRows(step: SquatStep, ctx: FitContext, setup: SolvedSetup | null): readonly TechniqueRow[] {
 	const seat = step.posture.adjust === 'seat';
 	const rows: readonly (Technique | 'ordinary')[] = seat && step.posture.stance !== 'one' ? ['ordinary', ...TECHNIQUES] : TECHNIQUES;
 	return rows.map((technique) => {
 		const stand = margined(step, ctx, withTechnique(standOf(step, ctx), technique));
 		const solved: Solution = seat ? lowestSeat(stand) : deepestSquat(stand);
-		const at = posture({ ...stand, depth, limits: ankleCap(stand.limits ?? {}) });
+		const at = posture({ ...stand, depth: depthFor(step, setup), limits: ankleCap(stand.limits ?? {}) });
 		return {
 			technique,
 			reach: solved.status === 'never-feasible' ? null : solved.value,
 			unit: seat ? 'cm' : 'deg',
 			limiting: solved.limiting,
-			moments: at.moments,
+			moments: { knee: at.moments.kneePerLeg, hip: at.moments.hipPerLeg, back: at.moments.lumbosacral },
 			trunkLean: at.angles.trunkLean
 		};
 	});
 }
 
-/** Error band of the step's solved length within this client's limits. */
-export function setupBand(step: Step, ctx: FitContext, samples = 200): Band {
-	const stand = margined(step, ctx, standOf(step, ctx));
-	return bandOf(stand, step.posture.adjust === 'seat' ? lowestSeatCm : deepestSquatDeg, samples);
+function splitRow(step: Step, ctx: FitContext, technique: Technique, setup: SolvedSetup | null): TechniqueRow {
+	const limits = bothLimits(step, ctx);
+	const bounds = solverLimits(limits.working, step, ctx, false);
+	const { thighDeg: _, ...problem } = splitOf(step, ctx, null, bounds);
+	const solved: MovementSolution = lowestSplitSquat({ ...problem, rearLimits: solverLimits(limits.other, step, ctx, false) });
+	const at = splitSquat(splitOf(step, ctx, setup, ankleCap(bounds)));
+	return { technique, reach: solved.status === 'never-feasible' ? null : solved.value, unit: 'deg', limiting: solved.limiting, moments: { knee: at.moments.kneePerLeg, hip: at.moments.hipPerLeg, back: at.moments.lumbosacral }, trunkLean: at.front.trunkLean };
+}
+
+/** Error band of the step's solved length within this client's limits; null where nothing is solved. */
+export function setupBand(step: Step, ctx: FitContext, samples = 200): Band | null {
+	if (isSquatStep(step)) {
+		const stand = margined(step, ctx, standOf(step, ctx));
+		return bandOf(stand, step.posture.adjust === 'seat' ? lowestSeatCm : deepestSquatDeg, samples);
+	}
+	if (lengthOf(step.posture) === null) return null;
+	const { furniture: _, ...bare } = ctx;
+	// As far as this body could go, not only as far as the step usually goes.
+	const open = asFarAsItGoes(step);
+	return bandOfBody(ctx.body, { step: step.id, limits: limitsFor(step, ctx) }, (body) => {
+		const varied = { ...bare, body };
+		const found = solveSetup(open, varied, bothLimits(open, varied));
+		return lengthIn(found?.setup)?.value ?? NaN;
+	}, samples);
+}
+
+/** The same step without its usual end, so that the solver answers what the limits allow. */
+function asFarAsItGoes(step: Step): Step {
+	const p = step.posture;
+	switch (p.movement) {
+		case 'step-up':
+		case 'step-down':
+			return { ...step, posture: { ...p, stepCm: 60 } };
+		case 'hinge':
+			return { ...step, posture: { ...p, handleCm: 0 } };
+		case 'leg-press':
+			return { ...step, posture: { ...p, sledCm: 15 } };
+		case 'split-squat': {
+			const { thighDeg: _, ...open } = p;
+			return { ...step, posture: open };
+		}
+		default:
+			return step;
+	}
+}
+
+/** The hardest length within the limits for this body, whatever the step usually asks; null where none holds, or nothing is solved. */
+export function reachOf(step: Step, ctx: FitContext): { readonly value: number; readonly unit: 'cm' | 'deg' } | null {
+	if (isSquatStep(step)) {
+		const own = compareTechniques(step, ctx, null).find((r) => r.technique === (techniqueFor(step, ctx.technique, ctx.teach) ?? 'ordinary'));
+		return own === undefined || own.reach === null ? null : { value: own.reach, unit: own.unit };
+	}
+	const { furniture: _, ...bare } = ctx;
+	const open = asFarAsItGoes(step);
+	const length = lengthIn(solveSetup(open, bare, bothLimits(open, bare))?.setup);
+	return length === null ? null : { value: length.value, unit: length.unit };
 }
 
 export interface WedgeOption {
@@ -62,6 +127,7 @@ export interface WedgeOption {
 
 /** A heel wedge instead of a shallower squat; null when the step has one, needs none, or no wedge helps. */
 export function wedgeOption(step: Step, ctx: FitContext): WedgeOption | null {
+	if (!isSquatStep(step)) return null;
 	const { posture: p } = step;
 	if (p.adjust !== 'depth' || p.heelWedgeCm !== undefined) return null;
 	const stand = margined(step, ctx, standOf(step, ctx));

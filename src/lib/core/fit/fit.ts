@@ -2,45 +2,25 @@
  * Fit: what a step demands, held against what the client tolerates.
  *
  * fits: slack after the margin is at least the model's own error on every axis and side; watch: less than that, but not negative;
- * set-up: does not fit as it stands, but does with a solved seat or depth; blocked: no set-up brings it inside; unmeasured: a
- * needed axis has no value, or one too old. Protocol limits are never overridden by what was seen.
+ * set-up: does not fit as it stands, but does with a solved seat, depth, step, handle, sled or feet; blocked: no set-up brings it inside,
+ * or a flag, a position or missing equipment stands in the way; unmeasured: a needed axis has no value, or one too old. Protocol limits
+ * are never overridden by what was seen.
  */
-import { AXES, MODEL_ERROR, type Axis, type Side } from '../body/axis.ts';
-import type { Body } from '../body/body.ts';
+import { AXES, isMainAxis, type Axis, type Side } from '../body/axis.ts';
 import { daysBetween, type Day } from '../base/calendar-day.ts';
-import type { Envelope, ProtocolLimit } from '../client/envelope.ts';
-import type { ExerciseFamily, Step } from '../exercise/family.ts';
-import { deepestSquatDeg, lowestSeatCm } from '../posture/inverse.ts';
-import { posture, type Posture } from '../posture/posture.ts';
-import type { Depth, Limits, Stand, Technique } from '../posture/problem.ts';
-import { buildSeat, type Build, type Furniture } from './furniture.ts';
+import type { Withheld } from '../client/screening.ts';
+import { POSITIONS, type Equipment, type ExerciseFamily, type Position, type Step } from '../exercise/family.ts';
+import { isOneSided } from '../exercise/step-posture.ts';
+import type { Limits } from '../posture/problem.ts';
+import type { Demand } from '../posture/verdict.ts';
+import { askedBy, axesOf, errorOf, type Asked } from './asked.ts';
+import { lengthIn, type FitContext, type SolvedSetup } from './context.ts';
 import { axisLimit, type AxisLimit } from './limits.ts';
-import type { FitRules } from './rules.ts';
+import { solverLimits, solveSetup, type BothLimits, type Once } from './solve.ts';
+import { isSquatStep } from './squat-stand.ts';
 
 export const VERDICTS = ['fits', 'set-up', 'watch', 'blocked', 'unmeasured'] as const;
 export type Verdict = (typeof VERDICTS)[number];
-
-export interface Observed {
-	readonly step: string;
-	readonly setup: { readonly seatCm?: number; readonly thighDeg?: number };
-	readonly date: Day;
-}
-
-export interface FitContext {
-	readonly body: Body;
-	/** The technique being taught; undefined is the ordinary rise for seats and parallel for squats. */
-	readonly technique?: Technique;
-	readonly rules: FitRules;
-	readonly today: Day;
-	readonly envelope: Envelope;
-	readonly protocolLimits?: readonly ProtocolLimit[];
-	readonly furniture?: Furniture;
-	readonly observed?: readonly Observed[];
-	/** Side that works in one-sided steps; left out, both are asked. */
-	readonly side?: Side;
-	/** The technique is being taught, so that even daily seats are done in it. */
-	readonly teach?: boolean;
-}
 
 export interface Limiting {
 	readonly axis: Axis;
@@ -51,165 +31,213 @@ export interface Limiting {
 	readonly by: 'tolerated' | 'protocol';
 }
 
-export interface SolvedSetup {
-	readonly seatCm?: number;
-	readonly thighDeg?: number;
-	readonly heelWedgeCm?: number;
-	readonly build?: Build;
-}
-
 export interface StepFit {
 	readonly step: string;
 	readonly verdict: Verdict;
-	/** Demand of the step as it stands, degrees by axis. */
-	readonly demand: Readonly<Record<Axis, number>>;
+	/** Demand of the step as it stands, degrees by axis: the larger of both legs. */
+	readonly demand: Demand;
 	readonly limiting: readonly Limiting[];
 	readonly unmeasured: readonly { readonly axis: Axis; readonly side: Side; readonly reason: 'missing' | 'stale' }[];
+	/** Axes without a value that were taken as usual. */
+	readonly assumed: readonly Axis[];
 	readonly setup: SolvedSetup | null;
 	/** Demand once set up. */
-	readonly demandSetUp: Readonly<Record<Axis, number>> | null;
+	readonly demandSetUp: Demand | null;
 	/** What would open it. */
 	readonly unlock: { readonly axis: Axis; readonly side: Side; readonly toDeg: number } | { readonly measure: readonly Axis[] } | null;
 	readonly seen: Day | null;
+	/** Which of its tags are withheld, and by which flag. */
+	readonly withheld: readonly Withheld[];
+	/** Equipment that is not at hand; of each, one is enough. */
+	readonly missing: readonly (readonly Equipment[])[];
+	/** Positions it needs that the client cannot take, or was not asked about. */
+	readonly positions: readonly { readonly position: Position; readonly answer: 'no' | 'unknown' }[];
 }
 
-/** A useful squat is at least a quarter squat. @source common-practice */
-const LEAST_THIGH = 30;
-/** Above this a seat is a perch, not a chair. @source common-practice */
-const HIGHEST_SEAT = 75;
+const SIDES_BOTH: readonly Side[] = ['left', 'right'];
+const opposite = (side: Side): Side => (side === 'left' ? 'right' : 'left');
 
-/** The technique a step is done in by this client; undefined is the ordinary rise. */
-export function techniqueFor(step: Step, technique: Technique | undefined, teach = false): Technique | undefined {
-	if (step.posture.technique !== undefined) return step.posture.technique;
-	if (step.posture.everyday === true && !teach) return undefined;
-	return technique ?? 'parallel';
+/** One ask: so many degrees of an axis on a side, and the limit it is held against. */
+interface Ask {
+	readonly demand: number;
+	readonly limit: AxisLimit;
 }
 
-/** The stand problem of a step for a client, without depth or limits. */
-export function standOf(step: Step, ctx: FitContext): Stand {
-	const p = step.posture;
-	const technique = techniqueFor(step, ctx.technique, ctx.teach);
-	return {
-		body: ctx.body,
-		movement: p.movement,
-		stance: p.stance,
-		...(technique === undefined ? {} : { technique }),
-		...(p.heelWedgeCm === undefined ? {} : { heelWedgeCm: p.heelWedgeCm }),
-		...(p.toeOutDeg === undefined ? {} : { toeOutDeg: p.toeOutDeg }),
-		...(p.load === undefined ? {} : { load: p.load })
-	};
-}
-
-/** Error of a demand: a feet-back rise swings on the trunk, so its hip band is wider. @source common-practice posture bands */
-export const errorOf = (axis: Axis, stand: Stand): number =>
-	axis === 'thighTrunkFlexion' && stand.movement === 'sit-to-stand' && stand.technique === undefined ? 9 : MODEL_ERROR[axis];
-
-/** Limits depend on the context and on two facts of a step; a context never changes, so they are kept with it. */
-const limitsOf = new WeakMap<FitContext, Map<string, readonly AxisLimit[]>>();
-
-/** The limits of all axes and of the sides a step uses. */
-export function limitsFor(step: Step, ctx: FitContext): readonly AxisLimit[] {
-	const oneSided = step.posture.stance !== 'both' && ctx.side !== undefined;
-	const loaded = step.posture.load !== undefined;
-	const key = `${oneSided}|${loaded}`;
-	let known = limitsOf.get(ctx);
-	if (known === undefined) limitsOf.set(ctx, (known = new Map()));
-	const found = known.get(key);
-	if (found !== undefined) return found;
-	const sides: readonly Side[] = oneSided ? [ctx.side as Side] : ['left', 'right'];
-	const limits = AXES.flatMap((axis) => sides.map((side) => axisLimit(axis, side, ctx.envelope, ctx.protocolLimits ?? [], ctx.rules, ctx.today, loaded)));
-	known.set(key, limits);
-	return limits;
-}
-
-/** Smallest known limit less its margin, by axis; kept with the array it was read from. */
-const tightest = new WeakMap<readonly AxisLimit[], Readonly<Record<Axis, number>>>();
-
-function tightestOf(limits: readonly AxisLimit[]): Readonly<Record<Axis, number>> {
-	const known = tightest.get(limits);
-	if (known !== undefined) return known;
-	const tight = { kneeFlexion: Infinity, thighTrunkFlexion: Infinity, weightBearingDorsiflexion: Infinity };
-	for (const l of limits) if (l.kind === 'known') tight[l.axis] = Math.min(tight[l.axis], l.limit - l.margin);
-	tightest.set(limits, tight);
-	return tight;
-}
-
-/** The tightest known limits as the solver wants them, already less margin and, if asked, the model's error. */
-export function solverLimits(limits: readonly AxisLimit[], stand: Stand, withError: boolean): Limits {
-	const tight = tightestOf(limits);
-	const out: { kneeFlexionDeg?: number; thighTrunkFlexionDeg?: number; weightBearingDorsiflexionDeg?: number } = {};
-	const less = (axis: Axis): number => tight[axis] - (withError ? errorOf(axis, stand) : 0);
-	if (tight.kneeFlexion !== Infinity) out.kneeFlexionDeg = less('kneeFlexion');
-	if (tight.thighTrunkFlexion !== Infinity) out.thighTrunkFlexionDeg = less('thighTrunkFlexion');
-	if (tight.weightBearingDorsiflexion !== Infinity) out.weightBearingDorsiflexionDeg = less('weightBearingDorsiflexion');
+/** Which side works and which helps: with a side given, that one; else each side must be able to do both. */
+function asksOf(step: Step, ctx: FitContext, { demand, other }: Asked): readonly Ask[] {
+	const out: Ask[] = [];
+	const oneSided = isOneSided(step.posture) && ctx.side !== undefined;
+	for (const axis of axesOf(step)) {
+		const working = demand[axis];
+		const helping = other?.[axis];
+		if (oneSided) {
+			const side = ctx.side as Side;
+			if (working !== undefined) out.push({ demand: working, limit: limitOn(axis, side, step, ctx) });
+			if (helping !== undefined) out.push({ demand: helping, limit: limitOn(axis, opposite(side), step, ctx) });
+			continue;
+		}
+		const most = Math.max(working ?? -Infinity, helping ?? -Infinity);
+		if (most !== -Infinity) for (const side of SIDES_BOTH) out.push({ demand: most, limit: limitOn(axis, side, step, ctx) });
+	}
 	return out;
 }
 
-const demandOf = (p: Posture): Record<Axis, number> => ({
-	kneeFlexion: p.angles.kneeFlexion,
-	thighTrunkFlexion: p.angles.thighTrunkFlexion,
-	weightBearingDorsiflexion: p.angles.weightBearingDorsiflexion
-});
+/** What was worked out for a context; a context never changes, so it is kept with it. */
+interface Known {
+	/** By axis, side and whether the work is loaded. */
+	readonly limits: (AxisLimit | undefined)[];
+	/** By the step's axes (the same array each time), then by sidedness and load. */
+	readonly both: Map<readonly Axis[], (BothLimits | undefined)[]>;
+}
+const knownOf = new WeakMap<FitContext, Known>();
 
-/** Where the demand comes closer to a limit than the model's own error, or goes past it; worst first. */
-function shortages(limits: readonly AxisLimit[], demand: Record<Axis, number>, stand: Stand): Limiting[] {
-	const out: Limiting[] = [];
-	for (const l of limits) {
-		if (l.kind !== 'known') continue;
-		const short = demand[l.axis] - (l.limit - l.margin);
-		if (short > 1e-6 - errorOf(l.axis, stand)) out.push({ axis: l.axis, side: l.side, demand: demand[l.axis], limit: l.limit, short, by: l.by });
-	}
-	return out.sort((a, b) => b.short - a.short);
+function knownIn(ctx: FitContext): Known {
+	const found = knownOf.get(ctx);
+	if (found !== undefined) return found;
+	const made: Known = { limits: [], both: new Map() };
+	knownOf.set(ctx, made);
+	return made;
 }
 
-/** Seen doing it, at least as deep, recently enough: the latest such day. */
+export function limitOn(axis: Axis, side: Side, step: Step, ctx: FitContext): AxisLimit {
+	const loaded = step.posture.load !== undefined;
+	const at = AXES.indexOf(axis) * 4 + (side === 'left' ? 0 : 2) + (loaded ? 1 : 0);
+	const { limits } = knownIn(ctx);
+	return (limits[at] ??= axisLimit(axis, side, ctx.envelope, ctx.protocolLimits ?? [], ctx.rules, ctx.today, loaded));
+}
+
+const bothAlike = (limits: readonly AxisLimit[]): BothLimits => ({ working: limits, other: limits });
+
+/** The limits of a step's axes on the sides that work, and on those that help. */
+export function bothLimits(step: Step, ctx: FitContext): BothLimits {
+	const axes = axesOf(step);
+	const side = isOneSided(step.posture) ? ctx.side : undefined;
+	const { both } = knownIn(ctx);
+	let kinds = both.get(axes);
+	if (kinds === undefined) both.set(axes, (kinds = []));
+	const on = (sides: readonly Side[]): readonly AxisLimit[] => {
+		const out: AxisLimit[] = [];
+		for (const axis of axes) for (const s of sides) out.push(limitOn(axis, s, step, ctx));
+		return out;
+	};
+	return (kinds[(side === undefined ? 0 : 2) + (step.posture.load === undefined ? 0 : 1)] ??= side === undefined ? bothAlike(on(SIDES_BOTH)) : { working: on([side]), other: on([opposite(side)]) });
+}
+
+/** The limits of all axes and of the sides a step works on. */
+export const limitsFor = (step: Step, ctx: FitContext): readonly AxisLimit[] => bothLimits(step, ctx).working;
+
+/** Where an ask comes closer to a limit than the model's own error, or goes past it; worst first. */
+function shortages(step: Step, ctx: FitContext, asks: readonly Ask[]): Limiting[] {
+	const out: Limiting[] = [];
+	for (const { demand, limit: l } of asks) {
+		if (l.kind !== 'known') continue;
+		const short = demand - (l.limit - l.margin);
+		if (short > 1e-6 - errorOf(l.axis, step, ctx)) out.push({ axis: l.axis, side: l.side, demand, limit: l.limit, short, by: l.by });
+	}
+	return out.length < 2 ? out : out.sort((a, b) => b.short - a.short);
+}
+
+/** Seen doing it, at least as hard a set-up, recently enough: the latest such day. */
 function seenDoing(step: Step, ctx: FitContext): Day | null {
-	const { depth } = step.posture;
-	const days = (ctx.observed ?? []).filter((o) => {
+	if (ctx.observed === undefined || ctx.observed.length === 0) return null;
+	const own = nominalLength(step);
+	const days = ctx.observed.filter((o) => {
 		if (o.step !== step.id || daysBetween(o.date, ctx.today) > ctx.rules.staleDays) return false;
-		if ('seatCm' in depth) return o.setup.seatCm === undefined || o.setup.seatCm <= depth.seatCm;
-		return !('thighDeg' in depth) || o.setup.thighDeg === undefined || o.setup.thighDeg >= depth.thighDeg;
+		const done = lengthIn(o.setup);
+		return done === null || own === null || (done.value - own) * done.harder >= 0;
 	});
 	return days.reduce<Day | null>((m, o) => (m === null || o.date > m ? o.date : m), null);
 }
 
-/** Only the ankle steers a technique; the other limits are judged, not steered by. */
-export const ankleCap = ({ weightBearingDorsiflexionDeg: ankle }: Limits): Limits => (ankle === undefined ? {} : { weightBearingDorsiflexionDeg: Math.max(0, ankle) });
+/** The step's own length as it is usually given; null where it has none, or goes as far as it goes. */
+export function nominalLength(step: Step): number | null {
+	const p = step.posture;
+	if (isSquatStep(step)) return 'seatCm' in step.posture.depth ? step.posture.depth.seatCm : 'thighDeg' in step.posture.depth ? step.posture.depth.thighDeg : null;
+	switch (p.movement) {
+		case 'step-up':
+		case 'step-down':
+			return p.stepCm;
+		case 'split-squat':
+			return p.thighDeg ?? null;
+		case 'hinge':
+			return p.handleCm;
+		case 'leg-press':
+			return p.sledCm;
+		default:
+			return null;
+	}
+}
+
+const NONE: readonly Withheld[] = [];
+const NO_KIT: readonly (readonly Equipment[])[] = [];
+const NO_POSITIONS: StepFit['positions'] = [];
+
+/** The larger demand of both legs on each axis, for the bar that is drawn. */
+function whole({ demand, other }: Asked): Demand {
+	if (other === null) return demand;
+	const out: { [A in Axis]?: number } = { ...demand };
+	for (const axis of AXES) {
+		const helping = other[axis];
+		if (helping !== undefined) out[axis] = Math.max(out[axis] ?? -Infinity, helping);
+	}
+	return out;
+}
+
+/** Equipment a step needs and the client has not. */
+function missingFor(step: Step, ctx: FitContext): readonly (readonly Equipment[])[] {
+	const { equipment } = ctx;
+	if (equipment === undefined || step.equipment === undefined || step.equipment.every((e) => (typeof e === 'string' ? equipment.includes(e) : e.some((x) => equipment.includes(x))))) return NO_KIT;
+	return step.equipment.map((e): readonly Equipment[] => (typeof e === 'string' ? [e] : e)).filter((any) => !any.some((e) => equipment.includes(e)));
+}
+
+function positionsFor(step: Step, ctx: FitContext): StepFit['positions'] {
+	if (ctx.positions === undefined || step.tags.length === 0) return NO_POSITIONS;
+	const out: { position: Position; answer: 'no' | 'unknown' }[] = [];
+	for (const position of POSITIONS) {
+		if (!step.tags.includes(position)) continue;
+		const answer = ctx.positions[position] ?? 'unknown';
+		if (answer !== 'yes') out.push({ position, answer });
+	}
+	return out;
+}
 
 /** Fits one step. */
 export function fitStep(step: Step, ctx: FitContext, once?: Once): StepFit {
-	const stand = standOf(step, ctx);
-	const limits = limitsFor(step, ctx);
-	const nominal = posture({ ...stand, depth: step.posture.depth, limits: ankleCap(solverLimits(limits, stand, true)) });
-	const demand = demandOf(nominal);
-	const close = shortages(limits, demand, stand);
-	const over = close.filter((l) => l.short > 1e-6);
-	const unmeasured = limits.filter((l) => l.kind === 'unknown').map(({ axis, side, reason }) => ({ axis, side, reason }));
+	const limits = bothLimits(step, ctx);
+	const nominal = askedBy(step, ctx, null, solverLimits(limits.working, step, ctx, true));
+	const asks = asksOf(step, ctx, nominal);
+	const close = shortages(step, ctx, asks);
+	const over = close.length === 0 ? close : close.filter((l) => l.short > 1e-6);
+	const unmeasured: { axis: Axis; side: Side; reason: 'missing' | 'stale' }[] = [];
+	const assumed: Axis[] = [];
+	for (const { limit: l } of asks) {
+		if (l.kind !== 'unknown') continue;
+		if (isMainAxis(l.axis)) unmeasured.push({ axis: l.axis, side: l.side, reason: l.reason });
+		else if (!assumed.includes(l.axis)) assumed.push(l.axis);
+	}
 	const seen = seenDoing(step, ctx);
-	// A balance no technique can hold (hips too far behind) is no range question: it blocks like a range that is short.
-	const stands = nominal.checks.every((c) => c.id === 'weightBearingDorsiflexion' || c.slack >= -1e-6);
-	const base = { step: step.id, demand, unmeasured, seen, setup: null, demandSetUp: null };
+	const withheld = ctx.withheld === undefined ? NONE : ctx.withheld.filter((w) => step.tags.includes(w.tag));
+	const missing = missingFor(step, ctx);
+	const positions = positionsFor(step, ctx);
+	const base = { step: step.id, demand: whole(nominal), unmeasured, assumed, seen, setup: null, demandSetUp: null, withheld, missing, positions };
+	if (withheld.length > 0 || missing.length > 0 || positions.some((p) => p.answer === 'no')) return { ...base, verdict: 'blocked', limiting: close, unlock: null };
 	const protocolShort = over.some((l) => l.by === 'protocol');
 	if (seen !== null && !protocolShort) return { ...base, verdict: 'fits', limiting: close, unlock: null };
-	const measure = [...new Set(unmeasured.map((u) => u.axis))];
-	if (over.length === 0 && stands) {
+	const measure = unmeasured.length === 0 ? [] : [...new Set(unmeasured.map((u) => u.axis))];
+	// A balance no technique can hold (hips too far behind) is no range question: it blocks like a range that is short.
+	if (over.length === 0 && nominal.stands) {
 		if (measure.length > 0) return { ...base, verdict: 'unmeasured', limiting: close, unlock: { measure } };
 		return { ...base, verdict: close.length > 0 ? 'watch' : 'fits', limiting: close, unlock: null };
 	}
-	const found = solveSetup(step, ctx, stand, limits, once);
+	const found = solveSetup(step, ctx, limits, once);
 	const worst = over[0];
 	const unlock = worst === undefined ? null : { axis: worst.axis, side: worst.side, toDeg: worst.limit + worst.short };
-	if (found === null) return { ...base, verdict: 'blocked', limiting: over, unlock };
+	const solved = found === null ? null : askedBy(step, ctx, found.setup, found.limits);
+	// A length can answer for its own ranges only: where another is short (toes, hip back), no depth helps.
+	const helps = found !== null && solved !== null && shortages(step, ctx, asksOf(step, ctx, solved)).every((l) => l.short <= ROUNDING);
+	if (!helps) return { ...base, verdict: 'blocked', limiting: over, unlock };
 	if (measure.length > 0) return { ...base, verdict: 'unmeasured', limiting: over, unlock: { measure } };
-	const { setup } = found;
-	const solved = posture({ ...stand, depth: depthFor(step, setup), limits: ankleCap(found.limits) });
-	return { ...base, verdict: 'set-up', limiting: over, setup, demandSetUp: demandOf(solved), unlock };
-}
-
-/** The stand problem of a step in a given set-up: its own wedge, or the set-up's. */
-export function standAt(step: Step, ctx: FitContext, setup: SolvedSetup | null): Stand {
-	const stand = standOf(step, ctx);
-	return setup?.heelWedgeCm === undefined ? stand : { ...stand, heelWedgeCm: setup.heelWedgeCm };
+	return { ...base, verdict: 'set-up', limiting: over, setup: found.setup, demandSetUp: whole(solved), unlock };
 }
 
 /**
@@ -217,67 +245,27 @@ export function standAt(step: Step, ctx: FitContext, setup: SolvedSetup | null):
  * somebody chose rather than the solver.
  */
 export function shortAt(step: Step, ctx: FitContext, setup: SolvedSetup | null): readonly Limiting[] {
-	const stand = standAt(step, ctx, setup);
-	const limits = limitsFor(step, ctx);
-	const p = posture({ ...stand, depth: depthFor(step, setup), limits: ankleCap(solverLimits(limits, stand, false)) });
-	return shortages(limits, demandOf(p), stand).filter((l) => l.short > ROUNDING);
+	const asked = askedBy(step, ctx, setup, solverLimits(limitsFor(step, ctx), step, ctx, false));
+	return shortages(step, ctx, asksOf(step, ctx, asked)).filter((l) => l.short > ROUNDING);
 }
 
 /** Set-ups are whole centimetres and degrees: half a degree of rounding is no violation. */
 const ROUNDING = 0.5;
 
-/** The depth of a step once set up. */
-export const depthFor = (step: Step, setup: SolvedSetup | null): Depth =>
-	setup?.seatCm !== undefined ? { seatCm: setup.seatCm } : setup?.thighDeg !== undefined ? { thighDeg: setup.thighDeg } : step.posture.depth;
-
-/** Runs a solve, or remembers it: `fitFamily` solves each distinct problem once. */
-export type Once = (key: string, work: () => number) => number;
-const always: Once = (_, work) => work();
-
-/**
- * Solves the step's own length: a seat rounded up to a whole centimetre (then to what the room can build), a depth rounded down
- * to a whole degree. First with the model's error kept free, then, if that has no answer, with the margin alone.
- */
-export function solveSetup(step: Step, ctx: FitContext, stand: Stand, limits: readonly AxisLimit[], once: Once = always): { readonly setup: SolvedSetup; readonly limits: Limits } | null {
-	for (const withError of [true, false]) {
-		const bounded = { ...stand, limits: solverLimits(limits, stand, withError) };
-		const seat = step.posture.adjust === 'seat';
-		const value = once(once === always ? '' : problemKey(step, bounded), () => (seat ? lowestSeatCm(bounded) : deepestSquatDeg(bounded)));
-		const setup = seat ? seatSetup(value, step, ctx) : depthSetup(value, step);
-		if (setup !== null) return { setup, limits: bounded.limits };
-	}
-	return null;
-}
-
-function problemKey(step: Step, { technique, limits = {} }: Stand): string {
-	const { adjust, stance, toeOutDeg, heelWedgeCm, load } = step.posture;
-	const { kneeFlexionDeg, thighTrunkFlexionDeg, weightBearingDorsiflexionDeg } = limits;
-	return [adjust, stance, technique, toeOutDeg, heelWedgeCm, load?.at, load?.kg, kneeFlexionDeg, thighTrunkFlexionDeg, weightBearingDorsiflexionDeg].join('|');
-}
-
-function seatSetup(lowest: number, step: Step, ctx: FitContext): SolvedSetup | null {
-	const nominal = 'seatCm' in step.posture.depth ? step.posture.depth.seatCm : 0;
-	const needed = Math.max(nominal, Math.ceil(lowest - 1e-6));
-	if (!(needed <= HIGHEST_SEAT)) return null;
-	if (ctx.furniture === undefined) return { seatCm: needed };
-	const build = buildSeat(needed, ctx.furniture);
-	if (build === undefined || build.short > 0) return null;
-	return { seatCm: build.reaches, build };
-}
-
-function depthSetup(deepest: number, step: Step): SolvedSetup | null {
-	const nominal = 'thighDeg' in step.posture.depth ? step.posture.depth.thighDeg : 90;
-	const deg = Math.min(nominal, Math.floor(deepest + 1e-6));
-	return deg >= LEAST_THIGH ? { thighDeg: deg } : null;
-}
-
 /** Fits a whole family, solving each distinct problem once. */
-export function fitFamily(family: ExerciseFamily, ctx: FitContext): readonly StepFit[] {
-	const solved = new Map<string, number>();
-	const once: Once = (key, work) => {
-		const known = solved.get(key) ?? work();
-		solved.set(key, known);
-		return known;
+export const fitFamily = (family: ExerciseFamily, ctx: FitContext): readonly StepFit[] => fitSteps(family.steps, ctx);
+
+/** Fits many steps, of one family or all, solving each distinct problem once. */
+export function fitSteps(steps: readonly Step[], ctx: FitContext): readonly StepFit[] {
+	const solved = new Map<Limits, Map<number, number>>();
+	const once: Once = (limits, posture, work) => {
+		let known = solved.get(limits);
+		if (known === undefined) solved.set(limits, (known = new Map()));
+		const found = known.get(posture);
+		if (found !== undefined) return found;
+		const value = work();
+		known.set(posture, value);
+		return value;
 	};
-	return family.steps.map((step) => fitStep(step, ctx, once));
+	return steps.filter((s) => s.retired === undefined).map((step) => fitStep(step, ctx, once));
 }

@@ -10,6 +10,8 @@ export interface Furniture {
 	readonly seats: readonly number[];
 	readonly pads: readonly Pad[];
 	readonly wedges?: readonly number[];
+	/** Steps and blocks to stand on, cm. */
+	readonly steps?: readonly number[];
 }
 
 export interface Build {

@@ -1,17 +1,29 @@
 /**
- * Is a gate met? Judged against what the record shows the client has done: the best clean work per step and side.
+ * Is a gate met? Judged against what the record shows the client has done: the best clean work, holds, faults, what was felt, by step
+ * and side. Sides are asked apart: a hold counts when both have shown it.
  */
-import type { Gate } from '../exercise/family.ts';
-import type { Side } from '../body/axis.ts';
+import { SIDES, type Side } from '../body/axis.ts';
+import type { Clearance, Dose, Gate } from '../exercise/family.ts';
 import type { Technique } from '../posture/problem.ts';
 
-/** Best clean work on a step: most sets reaching each rep count is kept as the reps of each set, best session. */
+/** What one session, or one test, showed of a step. */
 export interface Shown {
 	readonly step: string;
 	readonly side: Side | 'both';
-	/** Clean reps of each set in one session. */
+	/** Clean reps of each set in one session; seconds where the step counts seconds. */
 	readonly cleanReps: readonly number[];
 	readonly effortMax: number | undefined;
+	/** Share of sets in which each fault was seen; left out when form was not watched. */
+	readonly faults?: Readonly<Record<string, number>>;
+	readonly felt?: boolean;
+	readonly confidence?: number;
+}
+
+export interface GateFacts {
+	readonly technique?: Technique;
+	readonly clearances?: readonly Clearance[];
+	/** The dose a step ends at, for gates that ask it mastered. */
+	readonly targetOf?: (step: string) => Dose | undefined;
 }
 
 export interface GateState {
@@ -21,29 +33,67 @@ export interface GateState {
 	readonly shown: string;
 }
 
-export function gateState(gate: Gate, shown: readonly Shown[], technique: Technique | undefined): GateState {
+const NOT_YET = 'not done yet';
+/** A fault in fewer sets than this is none. @source practice-setting */
+const FAULT_FREE = 0.25;
+
+const best = (on: readonly Shown[]): number => on.reduce((m, s) => Math.max(m, ...s.cleanReps), 0);
+const setsOf = (s: Shown, reps: number): number => s.cleanReps.filter((r) => r >= reps).length;
+
+function cleanReps(gate: Gate, on: readonly Shown[], sets: number, reps: number): GateState {
+	const done = on.reduce((m, s) => Math.max(m, setsOf(s, reps)), 0);
+	return { gate, met: done >= sets, shown: on.length === 0 ? NOT_YET : `${done}×${reps} (best set ${best(on)})` };
+}
+
+/** Seconds held on each side; a session of both sides speaks for both. */
+function held(gate: Gate & { readonly kind: 'held' }, on: readonly Shown[]): GateState {
+	const of = (side: Side): number => best(on.filter((s) => s.side === side || s.side === 'both'));
+	const [left, right] = SIDES.map(of) as [number, number];
+	const text = left === right ? `${Math.floor(left)} s both sides` : `left ${Math.floor(left)} s, right ${Math.floor(right)} s`;
+	return { gate, met: left >= gate.sec && right >= gate.sec, shown: on.length === 0 ? NOT_YET : text };
+}
+
+function sidesWithin(gate: Gate & { readonly kind: 'sides-within' }, on: readonly Shown[]): GateState {
+	const most = (side: Side): number => on.filter((s) => s.side === side).reduce((m, s) => Math.max(m, s.cleanReps.reduce((a, b) => a + b, 0)), 0);
+	const [l, r] = [most('left'), most('right')];
+	const share = Math.max(l, r) === 0 ? 0 : Math.min(l, r) / Math.max(l, r);
+	return { gate, met: share >= gate.share, shown: `${Math.round(100 * share)} % (left ${l}, right ${r})` };
+}
+
+export function gateState(gate: Gate, shown: readonly Shown[], facts: GateFacts = {}): GateState {
+	if (gate.kind === 'technique') return { gate, met: facts.technique === gate.technique, shown: facts.technique ?? 'ordinary rise' };
+	if (gate.kind === 'clearance') {
+		const met = facts.clearances?.includes(gate.what) === true;
+		return { gate, met, shown: met ? 'cleared' : 'not cleared' };
+	}
+	const on = shown.filter((s) => s.step === gate.step);
 	switch (gate.kind) {
-		case 'technique':
-			return { gate, met: technique === gate.technique, shown: technique ?? 'ordinary rise' };
-		case 'clean-reps': {
-			const on = shown.filter((s) => s.step === gate.step);
-			const sets = (s: Shown): number => s.cleanReps.filter((r) => r >= gate.reps).length;
-			const best = on.reduce((m, s) => Math.max(m, sets(s)), 0);
-			const reps = on.reduce((m, s) => Math.max(m, ...s.cleanReps), 0);
-			return { gate, met: best >= gate.sets, shown: on.length === 0 ? 'not done yet' : `${best}×${gate.reps} (best set ${reps})` };
+		case 'clean-reps':
+			return cleanReps(gate, on, gate.sets, gate.reps);
+		case 'mastered': {
+			const target = facts.targetOf?.(gate.step);
+			return target === undefined ? { gate, met: false, shown: NOT_YET } : cleanReps(gate, on, target.sets, target.reps);
 		}
 		case 'easy-reps': {
-			const on = shown.filter((s) => s.step === gate.step);
 			const met = on.some((s) => s.effortMax !== undefined && s.effortMax <= gate.effortMax && s.cleanReps.some((r) => r >= gate.reps));
-			const reps = on.reduce((m, s) => Math.max(m, ...s.cleanReps), 0);
-			return { gate, met, shown: on.length === 0 ? 'not done yet' : `best set ${reps}` };
+			return { gate, met, shown: on.length === 0 ? NOT_YET : `best set ${best(on)}` };
 		}
-		case 'sides-within': {
-			const best = (side: Side): number =>
-				shown.filter((s) => s.step === gate.step && s.side === side).reduce((m, s) => Math.max(m, s.cleanReps.reduce((a, b) => a + b, 0)), 0);
-			const [l, r] = [best('left'), best('right')];
-			const share = Math.max(l, r) === 0 ? 0 : Math.min(l, r) / Math.max(l, r);
-			return { gate, met: share >= gate.share, shown: `${Math.round(100 * share)} % (left ${l}, right ${r})` };
+		case 'held':
+			return held(gate, on);
+		case 'sides-within':
+			return sidesWithin(gate, on);
+		case 'fault-free': {
+			const last = on.filter((s) => s.faults !== undefined).pop();
+			const share = last?.faults?.[gate.fault] ?? 0;
+			return { gate, met: last !== undefined && share < FAULT_FREE, shown: last === undefined ? 'form not watched yet' : share < FAULT_FREE ? 'free of it' : `seen in ${Math.round(100 * share)} % of sets` };
+		}
+		case 'felt': {
+			const last = on.filter((s) => s.felt !== undefined).pop();
+			return { gate, met: last?.felt === true, shown: last === undefined ? 'not asked yet' : last.felt === true ? 'felt' : 'not felt' };
+		}
+		case 'confidence': {
+			const last = on.filter((s) => s.confidence !== undefined).pop();
+			return { gate, met: (last?.confidence ?? -1) >= gate.least, shown: last?.confidence === undefined ? 'not asked yet' : `${last.confidence} of 10` };
 		}
 	}
 }

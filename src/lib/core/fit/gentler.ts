@@ -1,10 +1,11 @@
 /**
- * One notch gentler on each dial of a step as it is set up: the seat up by what the room can build, the squat shallower, or the
- * easier step. @source common-practice the size of a notch
+ * One notch gentler on the length of a step as it is set up: the seat up by what the room can build, the squat shallower, the step
+ * lower, the handle higher, the sled or the feet farther; or the easier step. @source common-practice the size of a notch
  */
 import type { Step } from '../exercise/family.ts';
 import type { Dial } from '../exercise/dial.ts';
-import { fitStep, type FitContext, type SolvedSetup, type StepFit } from './fit.ts';
+import { lengthIn, type FitContext, type Length, type SolvedSetup } from './context.ts';
+import { fitStep, type StepFit } from './fit.ts';
 import { buildSeat } from './furniture.ts';
 
 export interface GentlerNotch {
@@ -14,29 +15,52 @@ export interface GentlerNotch {
 	readonly setup: SolvedSetup;
 }
 
-const SEAT_NOTCH_CM = 3;
-const THIGH_NOTCH_DEG = 8;
-const LEAST_THIGH_DEG = 30;
+/** How much gentler a notch is, in the length's own unit, and the gentlest a notch may lead to. */
+const NOTCH: Readonly<Record<Length, { readonly by: number; readonly dial: Dial; readonly last: number }>> = {
+	seatCm: { by: 3, dial: 'surface', last: 90 },
+	thighDeg: { by: -8, dial: 'depth', last: 30 },
+	stepCm: { by: -3, dial: 'surface', last: 4 },
+	handleCm: { by: 6, dial: 'surface', last: 95 },
+	sledCm: { by: 5, dial: 'depth', last: 95 },
+	feetCm: { by: 8, dial: 'surface', last: 160 }
+};
 
 /** The set-up a step is given in: as solved, else as it stands. */
 export function setupFor(step: Step, fit: StepFit): SolvedSetup {
 	if (fit.setup !== null) return fit.setup;
-	const { depth, heelWedgeCm } = step.posture;
-	return { ...('seatCm' in depth ? { seatCm: depth.seatCm } : 'thighDeg' in depth ? { thighDeg: depth.thighDeg } : {}), ...(heelWedgeCm === undefined ? {} : { heelWedgeCm }) };
+	const p = step.posture;
+	switch (p.movement) {
+		case 'squat':
+		case 'sit-to-stand':
+			return { ...('seatCm' in p.depth ? { seatCm: p.depth.seatCm } : 'thighDeg' in p.depth ? { thighDeg: p.depth.thighDeg } : {}), ...(p.heelWedgeCm === undefined ? {} : { heelWedgeCm: p.heelWedgeCm }) };
+		case 'step-up':
+			return { stepCm: p.stepCm };
+		case 'step-down':
+			return { stepCm: p.stepCm, ...(p.heelWedgeCm === undefined ? {} : { heelWedgeCm: p.heelWedgeCm }) };
+		case 'split-squat':
+			return p.thighDeg === undefined ? {} : { thighDeg: p.thighDeg };
+		case 'hinge':
+			return { handleCm: p.handleCm };
+		case 'leg-press':
+			return { sledCm: p.sledCm };
+		default:
+			return {};
+	}
 }
 
 export function gentlerNotches(setup: SolvedSetup | null, easier: Step | undefined, ctx: FitContext): readonly GentlerNotch[] {
 	const out: GentlerNotch[] = [];
-	if (setup?.seatCm !== undefined) {
-		const { build: _, ...rest } = setup;
-		const wanted = setup.seatCm + SEAT_NOTCH_CM;
-		const build = ctx.furniture === undefined ? undefined : buildSeat(wanted, ctx.furniture);
-		const built = build !== undefined && build.short === 0;
-		const seatCm = built ? build.reaches : wanted;
-		out.push({ dial: 'surface', to: seatCm, setup: { ...rest, seatCm, ...(built ? { build } : {}) } });
-	} else if (setup?.thighDeg !== undefined && setup.thighDeg - THIGH_NOTCH_DEG >= LEAST_THIGH_DEG) {
-		const thighDeg = setup.thighDeg - THIGH_NOTCH_DEG;
-		out.push({ dial: 'depth', to: thighDeg, setup: { ...setup, thighDeg } });
+	const length = lengthIn(setup);
+	if (setup !== null && length !== null) {
+		const { by, dial, last } = NOTCH[length.of];
+		const wanted = length.value + by;
+		if (length.harder > 0 ? wanted >= last : wanted <= last) {
+			const { build: _, ...rest } = setup;
+			const build = length.of === 'seatCm' && ctx.furniture !== undefined ? buildSeat(wanted, ctx.furniture) : undefined;
+			const built = build !== undefined && build.short === 0;
+			const to = built ? build.reaches : wanted;
+			out.push({ dial, to, setup: { ...rest, [length.of]: to, ...(built ? { build } : {}) } });
+		}
 	}
 	if (easier !== undefined) out.push({ dial: 'support', to: easier.id, step: easier.id, setup: setupFor(easier, fitStep(easier, ctx)) });
 	return out;

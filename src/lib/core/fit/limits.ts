@@ -33,7 +33,8 @@ export function axisLimit(
 	if (tolerated === undefined) return { kind: 'unknown', axis, side, reason: 'missing' };
 	if (daysBetween(tolerated.date, today) > rules.staleDays) return { kind: 'unknown', axis, side, reason: 'stale', date: tolerated.date };
 	const base = tolerated[rules.base];
-	const fixed = protocol.filter((p) => p.axis === axis && p.side === side).reduce((m, p) => Math.min(m, p.maxDeg), Infinity);
+	let fixed = Infinity;
+	for (const p of protocol) if (p.axis === axis && p.side === side && p.maxDeg < fixed) fixed = p.maxDeg;
 	// A weight-bearing value is loaded by the way it is taken.
 	const loaded = tolerated.loaded || axis === 'weightBearingDorsiflexion';
 	const margin = loadedWork && !loaded ? rules.loadedMarginDeg : rules.marginDeg;

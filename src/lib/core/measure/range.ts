@@ -1,9 +1,11 @@
 /**
  * A measured range: where the movement starts to hurt (onset), where it becomes too much (tolerable) and where it ends, degrees,
- * with the pain there. Refuses what cannot be.
+ * with the pain there. Refuses what cannot be; asks again about what looks like another unit or a swapped side.
  */
-import { POSSIBLE_RANGE, type Axis } from '../body/axis.ts';
 import { refuse, ok, type Refusal, type Result } from '../base/result.ts';
+
+export const RANGE_FIELDS = ['onset', 'tolerable', 'end'] as const;
+export type RangeField = (typeof RANGE_FIELDS)[number];
 
 export interface RangeInput {
 	readonly onset?: number;
@@ -19,33 +21,55 @@ export interface MeasuredRange {
 	readonly pain: number;
 }
 
-/** What a joint action is called on the sheet. */
-const LABEL: Readonly<Record<Axis, string>> = {
-	kneeFlexion: 'Knee bend',
-	thighTrunkFlexion: 'Sitting fold',
-	weightBearingDorsiflexion: 'Ankle, weight on'
-};
+/** What is possible for the movement and what it is called on the sheet. */
+export interface RangeBounds {
+	readonly name: string;
+	readonly possible: readonly [number, number];
+}
+
+/** Radians of the largest angle: a broken number this small is hardly a range in degrees. */
+const RADIANS = Math.PI;
 
 /**
  * Completes a range: a missing onset means no pain up to the tolerable end; a missing tolerable means up to the end. At least one
  * of the three is needed.
- * @example measuredRange('kneeFlexion', { onset: 80, end: 120 }) → painFree 80, tolerable 120, end 120
+ * @example measuredRange({ name: 'Knee bend', possible: [0, 165] }, { onset: 80, end: 120 }) → painFree 80, tolerable 120, end 120
  */
-export function measuredRange(axis: Axis, input: RangeInput): Result<MeasuredRange, Refusal> {
-	const [low, high] = POSSIBLE_RANGE[axis];
-	for (const field of ['onset', 'tolerable', 'end'] as const) {
+export function measuredRange({ name, possible: [low, high] }: RangeBounds, input: RangeInput): Result<MeasuredRange, Refusal> {
+	for (const field of RANGE_FIELDS) {
 		const v = input[field];
-		if (v !== undefined && !(v >= low && v <= high))
-			return refuse({ reason: 'impossible-angle', field, message: `${LABEL[axis]} ${field} of ${v}° is outside what a joint does (${low} to ${high}°).` });
+		if (v === undefined) continue;
+		if (!(v >= low && v <= high)) return refuse({ reason: 'impossible-angle', field, message: `${name} ${field} of ${v}° is outside what a joint does (${low} to ${high}°).` });
+		if (looksLikeRadians(v, high))
+			return refuse({ reason: 'wrong-unit', field, message: `${name} ${field} of ${v}: give degrees. If this is radians it is ${Math.round((v * 180) / Math.PI)}°.` });
 	}
 	const pain = input.pain ?? 0;
 	if (!(pain >= 0 && pain <= 10)) return refuse({ reason: 'pain-scale', field: 'pain', message: `Pain is 0 to 10; ${pain} is not.` });
 	const end = input.end ?? input.tolerable ?? input.onset;
-	if (end === undefined) return refuse({ reason: 'empty', field: 'end', message: `${LABEL[axis]}: give at least one of onset, tolerable, end.` });
+	if (end === undefined) return refuse({ reason: 'empty', field: 'end', message: `${name}: give at least one of onset, tolerable, end.` });
 	const tolerable = input.tolerable ?? end;
 	const painFree = input.onset ?? tolerable;
-	if (tolerable > end) return refuse({ reason: 'order', field: 'end', message: `${LABEL[axis]}: the end (${end}°) comes before tolerable (${tolerable}°); it should be ${tolerable}° or more.` });
-	if (painFree > tolerable)
-		return refuse({ reason: 'order', field: 'tolerable', message: `${LABEL[axis]}: tolerable (${tolerable}°) comes before the onset (${painFree}°); it should be ${painFree}° or more.` });
+	if (tolerable > end) return refuse({ reason: 'order', field: 'end', message: `${name}: the end (${end}°) comes before tolerable (${tolerable}°); it should be ${tolerable}° or more.` });
+	if (painFree > tolerable) return refuse({ reason: 'order', field: 'tolerable', message: `${name}: tolerable (${tolerable}°) comes before the onset (${painFree}°); it should be ${painFree}° or more.` });
 	return ok({ painFree, tolerable, end, pain });
+}
+
+/** 1.2 for a knee is a fraction of a radian circle, not a bend that anybody measures; whole degrees pass, and small ranges too. */
+const looksLikeRadians = (v: number, high: number): boolean => high >= 60 && v > 0 && v <= RADIANS && !Number.isInteger(v);
+
+export interface Sides {
+	readonly left: number;
+	readonly right: number;
+}
+
+/**
+ * Do left and right look swapped against the last sheet? True when the sides differed clearly then, differ clearly now, the other
+ * way round, and the crossed values match far better than the straight ones. Degrees; `errorDeg` of one reading.
+ */
+export function looksSwapped(now: Sides, last: Sides, errorDeg: number): boolean {
+	const clear = 2 * errorDeg;
+	if (Math.abs(last.left - last.right) < clear || Math.abs(now.left - now.right) < clear) return false;
+	const straight = Math.abs(now.left - last.left) + Math.abs(now.right - last.right);
+	const crossed = Math.abs(now.left - last.right) + Math.abs(now.right - last.left);
+	return crossed + clear < straight;
 }

@@ -42,6 +42,23 @@ export function variedBody(body: Body, random: () => number): Body {
 	};
 }
 
+const banded = (values: number[], drawn: number): Band => {
+	values.sort((a, b) => a - b);
+	if (values.length === 0) return { low: NaN, high: NaN, samples: 0, drawn };
+	return { low: quantile(values, 0.05), high: quantile(values, 0.95), samples: values.length, drawn };
+};
+
+/** 5–95 % band of any number solved from a body alone; `of` names the question, so that the same one is always drawn the same. */
+export function bandOfBody(body: Body, of: unknown, solve: (varied: Body) => number, drawn = 200): Band {
+	const random = seeded(hash32(canonical({ body, of })));
+	const values: number[] = [];
+	for (let i = 0; i < drawn; i++) {
+		const value = solve(variedBody(body, random));
+		if (Number.isFinite(value)) values.push(value);
+	}
+	return banded(values, drawn);
+}
+
 /** 5–95 % band of any number solved from a stand; samples without a solution are counted out. */
 export function bandOf(stand: Stand, solve: (varied: Stand) => number, drawn = 200): Band {
 	const random = seeded(seedOf(stand));
@@ -54,7 +71,5 @@ export function bandOf(stand: Stand, solve: (varied: Stand) => number, drawn = 2
 		const value = solve({ ...stand, body, balanceTarget: nominal + less + (more - less) * random() });
 		if (Number.isFinite(value)) values.push(value);
 	}
-	values.sort((a, b) => a - b);
-	if (values.length === 0) return { low: NaN, high: NaN, samples: 0, drawn };
-	return { low: quantile(values, 0.05), high: quantile(values, 0.95), samples: values.length, drawn };
+	return banded(values, drawn);
 }

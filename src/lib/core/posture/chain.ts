@@ -51,7 +51,7 @@ export function chainOf(stand: Stand, hasSeat: boolean): Chain {
 	const legs = stance === 'one' ? 1 : 2;
 	const technique: Chain['technique'] = stand.technique ?? (stand.movement === 'sit-to-stand' ? 'ordinary' : 'parallel');
 	const upper = upperBody(body, stand.arms ?? defaultArms(stand.movement, hasSeat, stand.load), stand.load);
-	const forward = stance === 'one' ? Math.sin(FREE_LEG_FORWARD * RAD) : 0;
+	const forward = stance === 'one' ? Math.sin((stand.freeLegForwardDeg ?? FREE_LEG_FORWARD) * RAD) : 0;
 	const { thighM: Lt, shankM: Ls } = body;
 	const dorsiflexion = limits.weightBearingDorsiflexionDeg;
 	const chain: Chain = {

@@ -1,9 +1,6 @@
 /**
  * Inverse solutions: from limits to a set-up. Lowest seat, deepest squat, smallest heel wedge.
- *
- * Worst slack is taken as a function of the set-up and walked from easy to hard, stopping at the FIRST violation; only that cell
- * is bisected. Slack is not monotone over the whole range (dorsiflexion demand peaks with the thigh level and falls below it), so
- * bisecting the whole range could step over a forbidden zone.
+ * Each is a walk (see `walk.ts`) over the worst slack of the nine checks.
  */
 import { DEG, RAD } from '../base/angle.ts';
 import { PROPORTION } from '../body/body.ts';
@@ -13,8 +10,7 @@ import { depthOf, describe, type Posture } from './posture.ts';
 import { hipHeight, newPose, solvePose, type Pose } from './pose.ts';
 import { CHECK_UNIT, CHECKS, type CheckId, type Depth, type Stand } from './problem.ts';
 import { CHECK_COUNT, fillSlacks, worst } from './slack.ts';
-
-export type SolveStatus = 'limited' | 'unlimited' | 'never-feasible';
+import { bisect, ROUGH, ROUGH_STEPS, walk, WALK_STEPS, type SolveStatus, type Walk, type Walked } from './walk.ts';
 
 export interface Shortfall {
 	readonly check: CheckId;
@@ -33,57 +29,6 @@ export interface Solution {
 	readonly shortfall?: Shortfall;
 }
 
-/** What a walk needs: put the chain into set-up s, and say the worst slack there. */
-interface Walk {
-	readonly easy: number;
-	readonly hard: number;
-	readonly steps: number;
-	readonly slackAt: (s: number) => number;
-	/** True while the pose fails only for being too upright: the walk goes on until it sits (feet-back rises). */
-	readonly tooUpright?: () => boolean;
-}
-
-/** Cell width at which bisection ends: for an answer that is written out, and for one that is rounded to whole units. */
-const FINE = 1e-7;
-const ROUGH = 1e-3;
-
-interface Walked {
-	readonly status: SolveStatus;
-	readonly at: number;
-}
-
-function walk({ easy, hard, steps, slackAt, tooUpright }: Walk, precision = FINE): Walked {
-	let inside = easy;
-	let started = false;
-	for (let i = 0; i <= steps; i++) {
-		const s = easy + ((hard - easy) * i) / steps;
-		if (slackAt(s) >= -SLACK_EPSILON) {
-			inside = s;
-			started = true;
-		} else if (started) {
-			return { status: 'limited', at: bisect(inside, s, slackAt, precision) };
-		} else if (tooUpright === undefined || !tooUpright()) {
-			return { status: 'never-feasible', at: i === 0 ? easy : s };
-		}
-	}
-	return started ? { status: 'unlimited', at: hard } : { status: 'never-feasible', at: easy };
-}
-
-/** Narrows the cell between a feasible and an infeasible set-up; answers the feasible end. */
-function bisect(inside: number, outside: number, slackAt: (s: number) => number, precision = FINE): number {
-	let a = inside;
-	let b = outside;
-	for (let i = 0; i < 40 && Math.abs(b - a) > precision; i++) {
-		const mid = 0.5 * (a + b);
-		// Half the tolerance: another start of the root search must not push the answer over it.
-		if (slackAt(mid) >= -0.5 * SLACK_EPSILON) a = mid;
-		else b = mid;
-	}
-	return a;
-}
-
-const WALK_STEPS = 60;
-
 /** Highest seat worth trying: 98 % of a straight leg, or as high as a fixed shank reaches. */
 function highestSeat(chain: Chain): number {
 	const { ankleHeightM, shankM, thighM, heightM } = chain.body;
@@ -94,19 +39,19 @@ function highestSeat(chain: Chain): number {
 	return 100 * (straight - PROPORTION.hipAboveSeat * heightM) + (chain.stand.cushionSinkCm ?? 0);
 }
 
-interface Machine {
+export interface Machine {
 	readonly chain: Chain;
 	readonly pose: Pose;
 	readonly slacks: Float64Array;
 }
 
-const machineOf = (stand: Stand, hasSeat: boolean): Machine => ({
+export const machineOf = (stand: Stand, hasSeat: boolean): Machine => ({
 	chain: chainOf(stand, hasSeat),
 	pose: newPose(),
 	slacks: new Float64Array(CHECK_COUNT)
 });
 
-function worstAt({ chain, pose, slacks }: Machine, kind: 'thigh' | 'hip' | 'knee', depth: number): number {
+export function worstAt({ chain, pose, slacks }: Machine, kind: 'thigh' | 'hip' | 'knee', depth: number): number {
 	solvePose(chain, pose, kind, depth);
 	fillSlacks(chain, pose, slacks);
 	return worst(slacks);
@@ -124,7 +69,7 @@ export function lowestSeat(stand: Stand): Solution {
 
 /** Only the height, to 0.001 cm on the safe side, for bands and ladders. NaN when never feasible. */
 export function lowestSeatCm(stand: Stand): number {
-	const found = walk(seatWalk(machineOf(stand, true)), ROUGH);
+	const found = walk({ ...seatWalk(machineOf(stand, true)), steps: ROUGH_STEPS }, ROUGH);
 	return found.status === 'never-feasible' ? NaN : found.at;
 }
 
@@ -158,7 +103,7 @@ export function deepestSquat(stand: Stand): Solution {
 /** Only the thigh inclination of the deepest squat, degrees, to 0.001 on the safe side. NaN when never feasible. */
 export function deepestSquatDeg(stand: Stand): number {
 	const m = machineOf(stand, false);
-	const found = walk({ easy: 10, hard: 130, steps: WALK_STEPS, slackAt: (deg) => worstAt(m, 'thigh', deg * RAD) }, ROUGH);
+	const found = walk({ easy: 10, hard: 130, steps: ROUGH_STEPS, slackAt: (deg) => worstAt(m, 'thigh', deg * RAD) }, ROUGH);
 	return found.status === 'never-feasible' ? NaN : found.at;
 }
 
@@ -187,7 +132,7 @@ export function heelWedge(stand: Stand, depth: Depth): Solution {
 	return solution.status === 'never-feasible' ? solution : { ...solution, value: 100 * m.chain.heelY };
 }
 
-function finish(m: Machine, found: Walked, unit: 'cm' | 'deg', settle: () => number): Solution {
+export function finish(m: Machine, found: Walked, unit: 'cm' | 'deg', settle: () => number): Solution {
 	settle();
 	const at = describe(m.chain, m.pose);
 	if (found.status === 'never-feasible') {

@@ -73,6 +73,30 @@ export function posture(problem: SquatProblem): Posture {
 	return describe(chain, pose);
 }
 
+/** What a fit needs of a pose: angles, moments, and which of balance and reach fail; without points and written-out checks. */
+export interface PoseInShort {
+	readonly angles: Angles;
+	readonly moments: Moments;
+	readonly failing: readonly CheckId[];
+}
+
+const SHORT_POSE = newPose();
+const NONE_FAILING: readonly CheckId[] = [];
+/** Trunk lean, both ends of balance, reach and the knee's own end: places of `CHECKS` that are no range of the client. */
+const STANDING = [3, 5, 6, 7, 8] as const;
+
+/** The same solution as `posture`, written out in short. */
+export function postureInShort(problem: SquatProblem): PoseInShort {
+	const chain = chainOf(problem, 'seatCm' in problem.depth);
+	SHORT_POSE.shank = NaN;
+	const [kind, depth] = depthOf(chain, problem.depth);
+	solvePose(chain, SHORT_POSE, kind, depth);
+	fillSlacks(chain, SHORT_POSE, SLACKS);
+	let failing: CheckId[] | undefined;
+	for (const i of STANDING) if ((SLACKS[i] as number) < -SLACK_EPSILON) (failing ??= []).push(CHECKS[i] as CheckId);
+	return { angles: anglesOf(chain, SHORT_POSE), moments: momentsOf(chain, SHORT_POSE), failing: failing ?? NONE_FAILING };
+}
+
 /** Writes out a solved pose. */
 export function describe(chain: Chain, pose: Pose): Posture {
 	const angles = anglesOf(chain, pose);

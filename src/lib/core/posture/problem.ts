@@ -34,6 +34,10 @@ export interface Limits {
 	readonly weightBearingDorsiflexionDeg?: number;
 	readonly trunkLeanDeg?: number;
 	readonly kneePastToeCm?: number;
+	/** Only asked by some movements: a hinge, the rear leg of a lunge, a raised heel. */
+	readonly straightLegRaiseDeg?: number;
+	readonly hipExtensionDeg?: number;
+	readonly bigToeExtensionDeg?: number;
 }
 
 export interface Stand {
@@ -49,6 +53,8 @@ export interface Stand {
 	readonly load?: Load;
 	readonly limits?: Limits;
 	readonly marginDeg?: number;
+	/** One leg only: how far the free leg is held ahead of vertical, degrees; default 20. */
+	readonly freeLegForwardDeg?: number;
 	/** Where the centre of mass is brought, as a share of foot length from the heel; default by technique. */
 	readonly balanceTarget?: number;
 }

@@ -5,8 +5,14 @@
 import { createHash } from 'node:crypto';
 import pg from 'pg';
 import * as foundation from './migrations/0001-foundation.ts';
+import * as intake from './migrations/0002-intake.ts';
+import * as catalogue from './migrations/0003-catalogue.ts';
 
-const MIGRATIONS = [foundation] as const;
+const MIGRATIONS = [foundation, intake, catalogue] as const;
+
+/** For tests: what belongs to a practice, and what of it is appended. */
+export const PRACTICE_TABLES = MIGRATIONS.flatMap((m) => m.TABLES).map((t) => t.name);
+export const APPENDED_TABLES = MIGRATIONS.flatMap((m) => m.TABLES).filter((t) => t.appended === true).map((t) => t.name);
 const LOCK = 7_204_311;
 
 const hashOf = (sql: string): string => createHash('sha256').update(sql).digest('hex');

@@ -24,7 +24,7 @@ export interface Tables {
 	practice: { id: string; name: string; tz: string; units: string; is_demo: boolean };
 	member: Owned & { user_id: string; name: string; roles: string[]; licence_no: string | null; licensed_until: Days | null; ended_at: Days | null };
 	client: Owned & { tz: string; status: Generated<string>; opened_on: Days };
-	person: Owned & { client_id: string; name: string; born: Days; occupation: string | null };
+	person: Owned & { client_id: string; name: string; born: Days; occupation: string | null; sex?: string | null };
 	client_setting: Appended & {
 		client_id: string;
 		technique: string | null;
@@ -37,10 +37,21 @@ export interface Tables {
 		front_of_knee: boolean;
 		goal: string | null;
 		usual: Json;
+		units?: string;
+		language?: string;
+		home_kit?: Json;
+		days?: Json;
+		minutes?: number | null;
+		trunk_mm?: number | null;
+		foot_mm?: number | null;
+		shoe_heel_mm?: number | null;
+		positions?: Json;
+		clearances?: Json;
+		brace?: string;
 	};
-	screening: Appended & { client_id: string; local_day: Days; complete: boolean; answers: Json };
-	flag: Appended & { client_id: string; local_day: Days; code: string; region: string | null; severity: string };
-	flag_closing: Appended & { flag_id: string; local_day: Days; note: string };
+	screening: Appended & { client_id: string; local_day: Days; complete: boolean; answers: Json; version?: string | null };
+	flag: Appended & { client_id: string; local_day: Days; code: string; region: string | null; severity: string; urgency?: string | null };
+	flag_closing: Appended & { flag_id: string; local_day: Days; note: string; closed_by?: string; cleared_by?: string | null; cleared_on?: Days | null; document?: string | null };
 	surgery: Appended & { client_id: string; region: string; local_day: Days; limits_entered: boolean };
 	protocol_limit: Appended & { client_id: string; axis: string; side: string; max_tenths: number; source: string; review_on: Days | null; lifted: boolean };
 	measurement: Appended & {
@@ -115,5 +126,24 @@ export interface Tables {
 		outcome: Json;
 	};
 	delegation: Appended & { client_id: string; member_id: string; families: string[]; expires: Days };
+	consent: Appended & { client_id: string; purpose: string; given: boolean; local_day: Days };
+	complaint: Appended & {
+		client_id: string;
+		region: string;
+		spot: string;
+		local_day: Days;
+		usual_morning: number;
+		worst: number;
+		easing: string | null;
+		stiffness_min: number | null;
+		pain_at: string | null;
+		loaded: string;
+		position: string | null;
+	};
+	goal: Appended & { client_id: string; activity: string; label: string; local_day: Days; score: number; confidence: number | null; side: string | null; point: Json | null };
+	test_result: Appended & { client_id: string; test: string; side: string | null; value_hundredths: number; extras: Json; method: string; local_day: Days };
+	questionnaire_total: Appended & { client_id: string; instrument: string; version: string; total_hundredths: number; local_day: Days };
+	arrival: Appended & { client_id: string; local_day: Days; pains: Json; fever: string; fall: string; new_swelling: string; answer: string };
+	own_family: Appended & { family: string; content: Json; local_day: Days };
 	access_log: Appended & { client_id: string; what: string };
 }

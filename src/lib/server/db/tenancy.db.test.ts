@@ -7,8 +7,7 @@ import { showClient } from '../usecase/show-client.ts';
 import { append } from './append.ts';
 import { open, refusePowerfulRole } from './connect.ts';
 import { inPracticeOf } from './in-practice.ts';
-import { migrate } from './migrate.ts';
-import { APPENDED_TABLES, PRACTICE_TABLES } from './migrations/0001-foundation.ts';
+import { APPENDED_TABLES, migrate, PRACTICE_TABLES } from './migrate.ts';
 
 let d: TestDatabase;
 beforeAll(async () => {

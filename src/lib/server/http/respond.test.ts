@@ -1,8 +1,7 @@
 /** Refusals as answers: the right status, the field, and everything that was typed. */
 import { describe, expect, it } from 'vitest';
 import { ok, refuse } from '../../core/base/result.ts';
-import { conflict, invalid, notFound, allow, type Actor } from '../usecase/actor.ts';
-import { ConflictError } from '../usecase/sign-decision.ts';
+import { allow, conflict, ConflictError, invalid, notFound, type Actor } from '../usecase/actor.ts';
 import { catchConflict, orError, refusal, refuseField } from './respond.ts';
 
 const form = (): FormData => {

@@ -1,7 +1,6 @@
 /** Refusals of use-cases as answers of pages. */
 import { error, fail, type ActionFailure } from '@sveltejs/kit';
-import { ConflictError } from '../usecase/sign-decision.ts';
-import { conflict, type Outcome, type Refused, type Why } from '../usecase/actor.ts';
+import { conflict, ConflictError, type Outcome, type Refused, type Why } from '../usecase/actor.ts';
 
 const STATUS: Readonly<Record<Why, number>> = { invalid: 422, 'not-allowed': 403, 'not-found': 404, conflict: 409 };
 

@@ -1,13 +1,19 @@
-/** What the practice owns: seats, pads, wedges, weights; with this member's delegations, in one query. */
+/** What the practice owns: seats, pads, wedges, weights; with this member's delegations and the practice's own families, in one query. */
 import { sql } from 'kysely';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { Furniture } from '#lib/core/fit/furniture.ts';
+import { EQUIPMENT, type Equipment, type ExerciseFamily } from '#lib/core/exercise/family.ts';
+import { isHead } from '../db/heads.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 
 export interface Room {
 	readonly furniture: Furniture;
 	readonly weightsKg: readonly number[];
+	/** What is in the practice, by kind. */
+	readonly equipment: readonly Equipment[];
 	readonly delegations: readonly Delegation[];
+	/** The practice's own families, the standing version of each. */
+	readonly own: readonly ExerciseFamily[];
 }
 
 export interface Delegation {
@@ -19,21 +25,30 @@ export interface Delegation {
 interface Row {
 	equipment: { kind: string; mm: number | null; g: number | null; count: number }[];
 	delegations: { client_id: string; families: string[]; expires: string }[];
+	own: ExerciseFamily[];
 }
 
 export async function room(t: PracticeTransaction): Promise<Room> {
 	const { rows } = await sql<Row>`select
 		coalesce((select jsonb_agg(to_jsonb(e)) from equipment e where e.count > 0), '[]') as equipment,
-		coalesce((select jsonb_agg(to_jsonb(d)) from delegation d where d.member_id = ${t.memberId} and not d.voided), '[]') as delegations`.execute(t.trx);
-	const { equipment = [], delegations = [] } = rows[0] ?? {};
+		coalesce((select jsonb_agg(to_jsonb(d)) from delegation d where d.member_id = ${t.memberId} and not d.voided), '[]') as delegations,
+		coalesce((select jsonb_agg(f.content order by f.family) from own_family f where ${isHead('own_family', 'f')}), '[]') as own`.execute(t.trx);
+	const { equipment = [], delegations = [], own = [] } = rows[0] ?? {};
 	const cm = (kind: string): number[] => equipment.filter((e) => e.kind === kind).map((e) => (e.mm ?? 0) / 10).sort((a, b) => a - b);
 	return {
 		furniture: {
 			seats: cm('seat'),
 			pads: equipment.filter((e) => e.kind === 'pad').map((e) => ({ cm: (e.mm ?? 0) / 10, count: e.count })).sort((a, b) => a.cm - b.cm),
-			wedges: cm('wedge')
+			wedges: cm('wedge'),
+			steps: cm('step')
 		},
 		weightsKg: equipment.filter((e) => e.kind === 'weight').map((e) => (e.g ?? 0) / 1000).sort((a, b) => a - b),
-		delegations: delegations.map((d) => ({ clientId: d.client_id, families: d.families, expires: d.expires }))
+		equipment: equipmentOf(equipment.map((e) => e.kind)),
+		delegations: delegations.map((d) => ({ clientId: d.client_id, families: d.families, expires: d.expires })),
+		own
 	};
 }
+
+/** Every practice has walls, something firm to hold, and linen; the rest is what its list says. */
+const ALWAYS: readonly Equipment[] = ['wall', 'counter', 'pillow', 'towel'];
+const equipmentOf = (kinds: readonly string[]): readonly Equipment[] => [...new Set<Equipment>([...ALWAYS, ...(kinds.includes('seat') ? (['chair'] as const) : []), ...EQUIPMENT.filter((e) => kinds.includes(e))])];

@@ -1,6 +1,7 @@
 /** Measured ranges: tenths of a degree in the table, degrees outside. */
 import { sql } from 'kysely';
-import type { Axis, Side } from '#lib/core/body/axis.ts';
+import { AXES, type Axis, type Side } from '#lib/core/body/axis.ts';
+import type { RangeId } from '#lib/core/measure/range-kind.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { Envelope, Tolerated } from '#lib/core/client/envelope.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
@@ -9,7 +10,7 @@ import { isHead, ofClient } from '../db/heads.ts';
 export interface Measurement {
 	readonly id: string;
 	readonly clientId: string;
-	readonly axis: Axis;
+	readonly axis: RangeId;
 	readonly side: Side;
 	readonly onset: number;
 	readonly tolerable: number;
@@ -25,7 +26,7 @@ export interface Measurement {
 interface Row {
 	id: string;
 	client_id: string;
-	axis: Axis;
+	axis: RangeId;
 	side: Side;
 	onset_tenths: number;
 	tolerable_tenths: number;
@@ -58,10 +59,12 @@ export async function measurements(t: PracticeTransaction, clientId?: string): P
 	}));
 }
 
-/** The latest of each axis and side. */
+/** The latest of each axis and side; movements that no set-up is solved on stay out. */
 export function measuredEnvelope(all: readonly Measurement[]): Envelope {
 	const out: { [A in Axis]?: { [S in Side]?: Tolerated } } = {};
-	for (const m of all)
-		out[m.axis] = { ...out[m.axis], [m.side]: { painFree: m.onset, tolerable: m.tolerable, end: m.end, date: m.day, loaded: m.loaded, from: 'measured' } };
+	for (const m of all) {
+		const axis = AXES.find((a) => a === m.axis);
+		if (axis !== undefined) out[axis] = { ...out[axis], [m.side]: { painFree: m.onset, tolerable: m.tolerable, end: m.end, date: m.day, loaded: m.loaded, from: 'measured' } };
+	}
 	return out;
 }

@@ -37,17 +37,24 @@ export const notFound = refuse<Refused>({ why: 'not-found', message: 'There is n
 export const invalid = (field: string, message: string) => refuse<Refused>({ why: 'invalid', field, message });
 export const conflict = (message: string) => refuse<Refused>({ why: 'conflict', message });
 
+/** A conflict found half-way: thrown, so that the transaction rolls back, and answered as a conflict by the page. */
+export class ConflictError extends Error {}
+
 /** Each verb with who may do it. */
 const MAY = {
 	'show today': ['trainer', 'licensed'],
 	'show client': ['trainer', 'licensed'],
 	'register client': ['trainer', 'licensed'],
 	screen: ['trainer', 'licensed'],
+	ask: ['trainer', 'licensed'],
+	'set goal': ['trainer', 'licensed'],
 	measure: ['trainer', 'licensed'],
 	'open flag': ['trainer', 'licensed'],
 	'close flag': ['licensed'],
+	'record a clearance': ['trainer', 'licensed'],
 	'set limit': ['licensed'],
 	'choose policy': ['licensed'],
+	'write own steps': ['licensed'],
 	prescribe: ['trainer', 'licensed'],
 	'log visit': ['trainer', 'licensed'],
 	'check in': ['trainer', 'licensed'],

@@ -1,30 +1,32 @@
 /** The client header, from the record. */
-import { dayNumber, type Day } from '#lib/core/base/calendar-day.ts';
+import { RANGES } from '#lib/catalogue/ranges.ts';
+import { ageOn, type Day } from '#lib/core/base/calendar-day.ts';
 import { FAMILIES } from '#lib/catalogue/families.ts';
 import { fitFamily } from '#lib/core/fit/fit.ts';
+import { URGENCIES } from '#lib/core/client/screening.ts';
 import type { HeadView } from '#lib/contract/view.ts';
 import { shortDay } from '#lib/wording/days.ts';
-import { AXIS_NAME, JOINT_NAME, POLICY_NAME, regionName, sideWord, TECHNIQUE_NAME } from '#lib/wording/names.ts';
+import { flagAction, flagName } from '#lib/wording/screening.ts';
+import { lengthText, massText } from '#lib/wording/units.ts';
+import { JOINT_NAME, POLICY_NAME, regionName, sideWord, TECHNIQUE_NAME } from '#lib/wording/names.ts';
 import type { Actor } from './actor.ts';
-import { fitContextOf, type ClientRecord } from './record.ts';
+import { fitContextOf, type ClientRecord, regionsOf } from './record.ts';
 
 export function headView(r: ClientRecord, actor: Actor, today: Day): HeadView {
 	const { head } = r;
-	const age = Math.floor((dayNumber(today) - dayNumber(head.born)) / 365.2425);
 	return {
 		id: head.id,
 		name: head.name,
-		age,
+		age: ageOn(head.born, today),
 		occupation: head.occupation ?? '',
-		regions: Object.keys(head.setting.usual).map(regionName),
-		heightCm: head.setting.heightCm,
-		massKg: head.setting.massKg,
+		regions: regionsOf(r).map(regionName),
+		build: `${lengthText(head.setting.heightCm, head.setting.units)}, ${massText(head.setting.massKg, head.setting.units)}`,
 		technique: head.setting.technique === null ? null : TECHNIQUE_NAME[head.setting.technique],
 		policy: POLICY_NAME[head.setting.policyId] ?? head.setting.policyId,
 		goal: head.setting.goal,
-		flags: head.flags.filter((f) => f.open).map((f) => ({ id: f.id, code: f.code.replaceAll('-', ' '), severity: f.severity, day: f.day })),
+		flags: openFlags(r),
 		limits: head.limits.map((l) => ({
-			text: `${sideWord(l.side)} ${AXIS_NAME[l.axis].toLowerCase()} to ${l.maxDeg}° (${l.source})`,
+			text: `${sideWord(l.side)} ${RANGES[l.axis].name.toLowerCase()} to ${l.maxDeg}° (${l.source})`,
 			review: l.reviewOn === null ? null : shortDay(l.reviewOn),
 			overdue: l.reviewOn !== null && l.reviewOn < today
 		})),
@@ -33,6 +35,14 @@ export function headView(r: ClientRecord, actor: Actor, today: Day): HeadView {
 		licensed: actor.licensed,
 		today
 	};
+}
+
+/** Open flags in words, most urgent first. */
+function openFlags(r: ClientRecord): HeadView['flags'] {
+	return r.head.flags
+		.filter((f) => f.open)
+		.map((f) => ({ id: f.id, name: flagName(f.code), action: flagAction(f.code), severity: f.severity, urgency: f.urgency ?? (f.severity === 'red' ? ('urgent' as const) : ('caution' as const)), day: f.day }))
+		.sort((a, b) => URGENCIES.indexOf(a.urgency) - URGENCIES.indexOf(b.urgency));
 }
 
 /** The joint and side that stands in the way of most steps of the ladder. */

@@ -1,6 +1,7 @@
 /** Registering, screening, flags, limits, delegation: who may, what is refused, what a decision sees of it. */
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { SCREENING } from '#lib/catalogue/screening.ts';
 import { as, client, cloneOf, type TestDatabase } from '../../../../tests/database.ts';
 import { append } from '../db/append.ts';
 import type { Context } from './actor.ts';
@@ -9,7 +10,7 @@ import { delegated, prescribe } from './prescribe.ts';
 import { advancesToday, envelopeOf, evidenceOf, slipOf } from './record.ts';
 import { registerClient, type Registration } from './register-client.ts';
 import { openFlag, screenClient, setLimit } from './safety.ts';
-import { saveMeasurements } from './save-measurements.ts';
+import { saveMeasurements } from './save-sheet.ts';
 import { showToday } from './show-today.ts';
 
 let d: TestDatabase;
@@ -33,8 +34,13 @@ const registration = (patch: Partial<Registration> = {}): Registration => ({
 	policyId: 'pain-monitored',
 	frontOfKnee: false,
 	usual: { 'knee-left': { intake: 2 } },
+	consents: [{ id: randomUUID(), purpose: 'keep-record', given: true }],
 	...patch
 });
+
+const ALL_NO: Readonly<Record<string, 'yes' | 'no' | 'unknown'>> = Object.fromEntries(SCREENING.map((c) => [c.id, 'no']));
+
+const screenNo = (id: string) => screenClient(trainer, { id: randomUUID(), clientId: id, day: '2026-03-12', answers: ALL_NO });
 
 async function newcomer(): Promise<string> {
 	const r = await registerClient(physio, registration({ name: `Zed ${randomUUID().slice(0, 8)}` }));
@@ -66,7 +72,7 @@ describe('registering', () => {
 		const id = await newcomer();
 		const today = await showToday(physio);
 		if (!today.ok) throw new Error('refused');
-		expect(today.value.find((r) => r.clientId === id)).toMatchObject({ decision: 'quiet', to: 'measure', sentence: expect.stringContaining('measure') as string });
+		expect(today.value.find((r) => r.clientId === id)).toMatchObject({ decision: 'quiet', to: 'screen', sentence: expect.stringContaining('screen first') as string });
 	});
 });
 
@@ -74,6 +80,7 @@ describe('screening comes first', () => {
 	async function running(): Promise<string> {
 		const id = await newcomer();
 		await measureAll(id);
+		await screenNo(id);
 		const given = await prescribe(physio, { id: randomUUID(), exerciseId: randomUUID(), clientId: id, family: 'squat', step: 'raised-seat', region: 'knee-left', sets: 1, reps: 8, loadKg: 0 });
 		if (!given.ok) throw new Error(given.refusal.message);
 		return id;
@@ -84,10 +91,19 @@ describe('screening comes first', () => {
 		const e = r.exercises[0];
 		return e === undefined ? 'none' : slipOf(r, e, '2026-03-12', advancesToday(r, '2026-03-12'), false).trace.rule;
 	};
-	it('unscreened waits; unknown is not no; complete goes on; a limit-less surgery waits again', async () => {
+	it('nothing is prescribed before the screening, with a red flag open, or before an operation’s protocol', async () => {
+		const id = await newcomer();
+		await measureAll(id);
+		const give = () => prescribe(physio, { id: randomUUID(), exerciseId: randomUUID(), clientId: id, family: 'squat', step: 'raised-seat', region: 'knee-left', sets: 1, reps: 8, loadKg: 0 });
+		expect(await give()).toMatchObject({ ok: false, refusal: { field: 'step', message: expect.stringContaining('Screen first') as string } });
+		await screenNo(id);
+		await openFlag(trainer, { id: randomUUID(), clientId: id, day: '2026-03-12', code: 'locked-knee', severity: 'red', urgency: 'urgent' });
+		expect(await give()).toMatchObject({ ok: false, refusal: { message: expect.stringContaining('A flag is open: knee that will not straighten') as string } });
+	});
+	it('unknown is not no; complete goes on; a limit-less surgery waits again', async () => {
 		const id = await running();
-		expect(await ruleOf(id)).toBe('wait.screen');
-		const answer = (saddle: 'no' | 'unknown') => screenClient(trainer, { id: randomUUID(), clientId: id, day: '2026-03-12', answers: { fever: 'no', 'saddle-numbness': saddle } });
+		expect(await ruleOf(id)).toBe('wait.no-sessions');
+		const answer = (saddle: 'no' | 'unknown') => screenClient(trainer, { id: randomUUID(), clientId: id, day: '2026-03-12', answers: { ...ALL_NO, 'saddle-or-bladder-change': saddle } });
 		await answer('unknown');
 		expect(await ruleOf(id)).toBe('wait.screen');
 		await answer('no');
@@ -97,7 +113,7 @@ describe('screening comes first', () => {
 	});
 	it('a red flag opened by anyone refers', async () => {
 		const id = await running();
-		await screenClient(trainer, { id: randomUUID(), clientId: id, day: '2026-03-12', answers: { fever: 'no' } });
+		await screenClient(trainer, { id: randomUUID(), clientId: id, day: '2026-03-12', answers: ALL_NO });
 		expect(await openFlag(trainer, { id: randomUUID(), clientId: id, day: '2026-03-12', code: 'calf-swelling', severity: 'red' })).toMatchObject({ ok: true });
 		expect(await ruleOf(id)).toBe('refer.red-flag');
 	});

@@ -46,7 +46,7 @@ export async function logVisit(ctx: Context, log: NewLog, recordedAt?: Date): Pr
 		const written = await writeLog(t, ctx, log, recordedAt);
 		if (written === 'conflict') return conflict('This session was already logged with other values; reload to see it.');
 		if (emergency !== null && written === 'written') {
-			const row = { id: newId(ctx.now), client_id: log.clientId, local_day: session.date, code: emergency, region: null, severity: 'red' };
+			const row = { id: newId(ctx.now), client_id: log.clientId, local_day: session.date, code: emergency, region: null, severity: 'red', urgency: 'emergency' };
 			await append(t, 'flag', row, recordedAt);
 		}
 		return ok({ emergency: emergency !== null });

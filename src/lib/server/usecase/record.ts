@@ -3,25 +3,33 @@
  * a table, for one client or for all of a practice; everything after that is pure.
  */
 import { createHash } from 'node:crypto';
+import { usable } from '#lib/catalogue/check-own.ts';
 import { CATALOGUE_VERSION, FAMILIES } from '#lib/catalogue/families.ts';
+import { TEST_SHOWS } from '#lib/catalogue/test-shows.ts';
+import { SCREENING } from '#lib/catalogue/screening.ts';
 import { POLICIES } from '#lib/catalogue/policies.ts';
 import { canonical } from '#lib/core/base/canonical.ts';
 import { dayNumber, type Day } from '#lib/core/base/calendar-day.ts';
 import { bodyOf, type Body } from '#lib/core/body/body.ts';
+import { solvedLimits } from '#lib/core/client/protocol.ts';
+import { withheldTags } from '#lib/core/client/screening.ts';
 import { envelopeWith, type Envelope, type RangeEvidence } from '#lib/core/client/envelope.ts';
 import { decide } from '#lib/core/decision/decide.ts';
 import type { DecideInput, NextStep } from '#lib/core/decision/input.ts';
 import { judge } from '#lib/core/decision/judge.ts';
 import { demandOn, rangeEvidence, seenDoing, type LogFacts, type LoggedWork } from '#lib/core/decision/range-evidence.ts';
+import { morningSeries } from '#lib/core/decision/usual.ts';
 import { fitRulesOf, type Policy } from '#lib/core/decision/policy.ts';
 import { ENGINE_VERSION, type Trace } from '#lib/core/decision/trace.ts';
-import { stepOf, type Step } from '#lib/core/exercise/family.ts';
-import { fitStep, type FitContext } from '#lib/core/fit/fit.ts';
+import { EQUIPMENT, stepAnywhere, stepOf, type Equipment, type ExerciseFamily, type Step } from '#lib/core/exercise/family.ts';
+import type { FitContext } from '#lib/core/fit/context.ts';
+import { fitStep } from '#lib/core/fit/fit.ts';
 import { gentlerNotches, setupFor } from '#lib/core/fit/gentler.ts';
-import { gateState, type GateState, type Shown } from '#lib/core/fit/gate.ts';
+import { gateState, type GateFacts, type GateState, type Shown } from '#lib/core/fit/gate.ts';
 import type { Morning, RecordedEvent } from '#lib/core/session/record.ts';
 import { hardestEffort, painAdded } from '#lib/core/session/work.ts';
 import { gateText } from '#lib/wording/gates.ts';
+import { withoutNulls } from '../db/heads.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { clientHeads, type ClientHead } from '../repo/client-repo.ts';
 import { days } from '../repo/day-repo.ts';
@@ -29,6 +37,7 @@ import { room, type Room } from '../repo/equipment-repo.ts';
 import { exercises, type Exercise, type Prescription } from '../repo/exercise-repo.ts';
 import { logs, type Logged } from '../repo/log-repo.ts';
 import { measuredEnvelope, measurements, type Measurement } from '../repo/measurement-repo.ts';
+import { testResults, type TestResult } from '../repo/test-repo.ts';
 import { effectiveChain, type Effective } from './effective-chain.ts';
 
 export interface ClientRecord {
@@ -38,13 +47,16 @@ export interface ClientRecord {
 	readonly measurements: readonly Measurement[];
 	readonly exercises: readonly Exercise[];
 	readonly logs: readonly Logged[];
+	readonly tests: readonly TestResult[];
 	readonly mornings: readonly Morning[];
 	readonly checkins: ReadonlyMap<string, string>;
 	readonly events: readonly RecordedEvent[];
 	readonly room: Room;
+	/** The catalogue's families and the practice's own. */
+	readonly families: Readonly<Record<string, ExerciseFamily>>;
 }
 
-/** Six queries, whatever the number of clients. */
+/** Seven queries, whatever the number of clients. */
 export async function loadRecords(t: PracticeTransaction, clientId?: string): Promise<readonly ClientRecord[]> {
 	const heads = await clientHeads(t, clientId);
 	if (heads.length === 0) return [];
@@ -52,9 +64,12 @@ export async function loadRecords(t: PracticeTransaction, clientId?: string): Pr
 	const prescribed = await exercises(t, clientId);
 	const logged = await logs(t, clientId);
 	const dayRecords = await days(t, clientId);
+	const tested = await testResults(t, clientId);
 	const here = await room(t);
+	const own = usable(here.own);
+	const families = own.length === 0 ? FAMILIES : { ...FAMILIES, ...Object.fromEntries(own.map((f) => [f.id, f])) };
 	return heads.map((head): ClientRecord => {
-		const own = dayRecords.filter((d) => d.clientId === head.id);
+		const ownDays = dayRecords.filter((d) => d.clientId === head.id);
 		return {
 			head,
 			body: bodyFor(head),
@@ -62,17 +77,19 @@ export async function loadRecords(t: PracticeTransaction, clientId?: string): Pr
 			measurements: measured.filter((m) => m.clientId === head.id),
 			exercises: prescribed.filter((e) => e.clientId === head.id && e.prescriptions.length > 0),
 			logs: logged.filter((l) => l.clientId === head.id),
-			mornings: own.flatMap((d) => (d.morning === null ? [] : [d.morning])),
-			checkins: new Map(own.flatMap((d) => (d.morning === null || d.checkinId === null ? [] : [[`${d.morning.date}|${d.morning.region}`, d.checkinId] as const]))),
-			events: own.flatMap((d) => (d.event === null ? [] : [d.event])),
-			room: here
+			tests: tested.filter((x) => x.clientId === head.id),
+			mornings: ownDays.flatMap((d) => (d.morning === null ? [] : [d.morning])),
+			checkins: new Map(ownDays.flatMap((d) => (d.morning === null || d.checkinId === null ? [] : [[`${d.morning.date}|${d.morning.region}`, d.checkinId] as const]))),
+			events: ownDays.flatMap((d) => (d.event === null ? [] : [d.event])),
+			room: here,
+			families
 		};
 	});
 }
 
 function bodyFor(head: ClientHead): Body {
-	const { heightCm, massKg, shankCm, thighCm } = head.setting;
-	const body = bodyOf({ heightCm, massKg, segments: { ...(shankCm === null ? {} : { shankCm }), ...(thighCm === null ? {} : { thighCm }) } });
+	const { heightCm, massKg, shankCm, thighCm, trunkCm, footCm } = head.setting;
+	const body = bodyOf({ heightCm, massKg, segments: withoutNulls({ shankCm, thighCm, trunkCm, footCm }) });
 	if (!body.ok) throw new Error(`stored body refused: ${body.refusal.message}`);
 	return body.value;
 }
@@ -87,7 +104,7 @@ function prescriptionOf(r: ClientRecord, l: Logged): { exercise: Exercise; presc
 function workOf(r: ClientRecord): readonly LoggedWork[] {
 	return r.logs.flatMap((l): LoggedWork[] => {
 		const found = prescriptionOf(r, l);
-		const family = found === undefined ? undefined : FAMILIES[found.exercise.family];
+		const family = found === undefined ? undefined : r.families[found.exercise.family];
 		const step = family === undefined || found === undefined ? undefined : stepOf(family, found.prescription.step);
 		return found === undefined || step === undefined ? [] : [{ session: l.session, region: found.exercise.region, step, setup: found.prescription.setup }];
 	});
@@ -113,9 +130,24 @@ function contextOf(r: ClientRecord, envelope: Envelope, today: Day, technique: F
 		rules: fitRulesOf(r.policy),
 		today,
 		envelope,
-		protocolLimits: r.head.limits.map((l) => ({ axis: l.axis, side: l.side, maxDeg: l.maxDeg })),
-		furniture: r.room.furniture
+		protocolLimits: solvedLimits(r.head.limits),
+		...(r.head.setting.shoeHeelCm === null ? {} : { shoeHeelCm: r.head.setting.shoeHeelCm }),
+		withheld: withheldTags(SCREENING, r.head.flags.filter((f) => f.open).map((f) => f.code)),
+		furniture: r.room.furniture,
+		equipment: atHand(r, 'both'),
+		positions: r.head.setting.positions
 	};
+}
+
+export const PLACES = ['both', 'practice', 'home'] as const;
+export type Place = (typeof PLACES)[number];
+
+const HOME: Readonly<Record<string, Equipment>> = { 'book-bag': 'household-weight', bottles: 'household-weight' };
+
+/** What is at hand: in the practice, at home, or in either. */
+export function atHand(r: ClientRecord, place: Place): readonly Equipment[] {
+	const home = ['wall', ...r.head.setting.homeKit.map((k) => HOME[k] ?? k)].filter((k): k is Equipment => (EQUIPMENT as readonly string[]).includes(k));
+	return place === 'practice' ? r.room.equipment : place === 'home' ? home : [...new Set([...r.room.equipment, ...home])];
 }
 
 /** The fit context of a record today. */
@@ -123,27 +155,62 @@ export function fitContextOf(r: ClientRecord, today: Day): FitContext {
 	return { ...contextOf(r, envelopeOf(r, today), today, r.head.setting.technique), observed: seenDoing(workOf(r), factsOf(r, today)) };
 }
 
-/** What has been shown on each step, for gates. */
+/** What the function tests show of steps: seconds of a stance. */
+const shownByTests = (r: ClientRecord): readonly Shown[] =>
+	r.tests.flatMap((x) =>
+		TEST_SHOWS.filter((s) => s.test === x.test).flatMap((s): Shown[] => {
+			const seconds = s.from === 'value' ? x.value : x.extras[s.from];
+			return seconds === undefined ? [] : [{ step: s.step, side: x.side ?? 'both', cleanReps: [seconds], effortMax: undefined }];
+		})
+	);
+
+/** What has been shown on each step, for gates: in sessions that were seen, and in tests. */
 export function shownOf(r: ClientRecord): readonly Shown[] {
+	return shownByTests(r).concat(shownInSessions(r));
+}
+
+function shownInSessions(r: ClientRecord): readonly Shown[] {
 	return r.logs.flatMap((l): Shown[] => {
 		const found = prescriptionOf(r, l);
 		if (found === undefined || !l.session.observed) return [];
-		return [{ step: found.prescription.step, side: found.exercise.side ?? 'both', cleanReps: l.session.sets.map((s) => Math.min(s.cleanReps ?? 0, s.reps)), effortMax: hardestEffort(l.session) }];
+		const { faults, confidence } = l.session;
+		const watched = faults ?? {};
+		return [
+			{
+				step: found.prescription.step,
+				side: found.exercise.side ?? 'both',
+				cleanReps: l.session.sets.map((s) => Math.min(s.cleanReps ?? 0, s.reps)),
+				effortMax: hardestEffort(l.session),
+				faults: watched,
+				felt: (watched['work-not-felt'] ?? 0) < NOT_FELT_SHARE,
+				...(confidence === undefined ? {} : { confidence })
+			}
+		];
 	});
 }
 
-export const gatesOf = (r: ClientRecord, step: Step): readonly GateState[] => step.gates.map((g) => gateState(g, shownOf(r), r.head.setting.technique ?? undefined));
+/** Work not felt in a quarter of the sets or more is not felt. @source practice-setting */
+const NOT_FELT_SHARE = 0.25;
+
+/** What gates are judged in: technique, clearances, doses of the catalogue. */
+export const gateFactsOf = (r: ClientRecord): GateFacts => ({
+	...(r.head.setting.technique === null ? {} : { technique: r.head.setting.technique }),
+	clearances: r.head.setting.clearances,
+	targetOf: (step) => stepAnywhere(r.families, step)?.usualDose.target
+});
+
+export const gatesOf = (r: ClientRecord, step: Step, shown = shownOf(r)): readonly GateState[] => step.gates.map((g) => gateState(g, shown, gateFactsOf(r)));
 
 /** The next edges of a step, each with its fit and its gates. */
 export function nextStepsOf(r: ClientRecord, step: Step, family: string, ctx: FitContext): readonly NextStep[] {
-	const ladder = FAMILIES[family];
+	const ladder = r.families[family];
 	if (ladder === undefined) return [];
 	const shown = shownOf(r);
 	return step.next.flatMap((e): NextStep[] => {
 		const to = stepOf(ladder, e.to);
 		if (to === undefined) return [];
 		const fit = fitStep(to, ctx);
-		const gates = to.gates.map((g) => gateState(g, shown, r.head.setting.technique ?? undefined));
+		const gates = gatesOf(r, to, shown);
 		const closed = gates.find((g) => !g.met);
 		return [
 			{
@@ -154,6 +221,7 @@ export function nextStepsOf(r: ClientRecord, step: Step, family: string, ctx: Fi
 				...(closed === undefined ? {} : { gate: gateText(closed) }),
 				start: to.usualDose.start,
 				target: to.usualDose.target,
+				...(to.counts === undefined || to.counts === 'reps' ? {} : { unit: to.counts }),
 				loadKg: to.posture.load?.kg ?? 0,
 				setup: setupFor(to, fit),
 				...(fit.unlock !== null && 'measure' in fit.unlock ? { measure: fit.unlock.measure } : {}),
@@ -167,7 +235,7 @@ export function nextStepsOf(r: ClientRecord, step: Step, family: string, ctx: Fi
 export function decideInputOf(r: ClientRecord, exercise: Exercise, today: Day, advancesUsed: number): { input: DecideInput; chain: Effective } {
 	const chain = effectiveChain(exercise.prescriptions);
 	const { head } = chain;
-	const family = FAMILIES[exercise.family];
+	const family = r.families[exercise.family];
 	const step = family === undefined ? undefined : stepOf(family, head.step);
 	const ctx = { ...fitContextOf(r, today), ...(exercise.side === null ? {} : { side: exercise.side }) };
 	const easier = family === undefined || step === undefined || step.easier === null ? undefined : stepOf(family, step.easier);
@@ -175,9 +243,9 @@ export function decideInputOf(r: ClientRecord, exercise: Exercise, today: Day, a
 	const input: DecideInput = {
 		policy: r.policy,
 		client: {
-			...(r.head.screening === null ? {} : { screening: r.head.screening }),
-			flags: r.head.flags.map((f) => ({ id: f.code, severity: f.severity, open: f.open, ...(f.region === null ? {} : { region: f.region }) })),
-			surgery: r.head.surgery,
+			...(r.head.screening === null ? {} : { screening: { date: r.head.screening.date, complete: r.head.screening.complete } }),
+			flags: r.head.flags.map((f) => ({ id: f.code, severity: f.severity, ...(f.urgency === null ? {} : { urgency: f.urgency }), open: f.open, ...(f.region === null ? {} : { region: f.region }) })),
+			surgery: r.head.surgery.map(({ region, date, limitsEntered }) => ({ region, date, limitsEntered })),
 			usual: r.head.setting.usual,
 			...(cleared === undefined ? {} : { clearedOn: cleared })
 		},
@@ -209,9 +277,9 @@ export function decideInputOf(r: ClientRecord, exercise: Exercise, today: Day, a
 
 function demandOf(r: ClientRecord, e: Exercise): number {
 	const head = e.prescriptions[e.prescriptions.length - 1];
-	const family = FAMILIES[e.family];
+	const family = r.families[e.family];
 	const step = family === undefined || head === undefined ? undefined : stepOf(family, head.step);
-	return step === undefined || head === undefined ? 0 : Math.round(demandOn(e.region, step, head.setup, contextOf(r, {}, head.day, r.head.setting.technique)));
+	return step === undefined || head === undefined ? 0 : Math.round(demandOn(e.region, step, head.setup, contextOf(r, {}, head.day, r.head.setting.technique)) ?? 0);
 }
 
 function othersOf(r: ClientRecord, exercise: Exercise): DecideInput['others'] {
@@ -249,6 +317,19 @@ export function slipOf(r: ClientRecord, exercise: Exercise, today: Day, advances
 export const advancesToday = (r: ClientRecord, today: Day): number =>
 	r.exercises.reduce((n, e) => n + effectiveChain(e.prescriptions).changes.filter((c) => c.kind === 'advance' && c.date === today).length, 0);
 
+/** Usual pain of a region as of a day: its mornings, or the intake where there are too few. */
+export const usualNow = (r: ClientRecord, region: string, today: Day): number =>
+	morningSeries(r.mornings, region, r.head.setting.usual[region]?.intake, r.policy.morningRule, today).usualOn(dayNumber(today)).value;
+
 export const versions = (policy: Policy) => ({ engine: ENGINE_VERSION, catalogue: CATALOGUE_VERSION, policy: `${policy.id}@${policy.version}`, schema: '0001' });
 
 export const lastSessionDay = (r: ClientRecord): Day | undefined => r.logs.reduce<Day | undefined>((m, l) => (m === undefined || dayNumber(l.session.date) > dayNumber(m) ? l.session.date : m), undefined);
+
+/** The regions under treatment, the sorest first. */
+export const regionsOf = (r: ClientRecord): readonly string[] =>
+	Object.entries(r.head.setting.usual)
+		.sort(([a, x], [b, y]) => (y.intake ?? 0) - (x.intake ?? 0) || (a < b ? -1 : 1))
+		.map(([region]) => region);
+
+/** What stands prescribed and active now. */
+export const standing = (r: ClientRecord): readonly Prescription[] => r.exercises.map((e) => effectiveChain(e.prescriptions).head).filter((p) => p.state === 'active');

@@ -1,11 +1,18 @@
-/** Registers a client: adults only, with setting and usual mornings. */
+/** Registers a client: adults only, with consent to keep a record, who they are, their body, and what they have at home. */
 import { POLICIES, type PolicyId } from '#lib/catalogue/policies.ts';
-import { dayNumber, type Day } from '#lib/core/base/calendar-day.ts';
+import { ageOn, type Day } from '#lib/core/base/calendar-day.ts';
 import { ok } from '#lib/core/base/result.ts';
 import { bodyOf } from '#lib/core/body/body.ts';
+import type { Sex } from '#lib/core/measure/range-kind.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
 import { append } from '../db/append.ts';
+import type { PracticeTransaction } from '../db/in-practice.ts';
+import { settingColumns, type Units } from '../repo/client-repo.ts';
 import { allow, conflict, invalid, type Context, type Outcome } from './actor.ts';
+
+/** What a client can agree to, each by itself; without the first nothing can be kept. */
+export const CONSENT_PURPOSES = ['keep-record', 'phone-link', 'letters', 'teaching'] as const;
+export type ConsentPurpose = (typeof CONSENT_PURPOSES)[number];
 
 export interface Registration {
 	readonly id: string;
@@ -13,6 +20,7 @@ export interface Registration {
 	readonly settingId: string;
 	readonly name: string;
 	readonly born: Day;
+	readonly sex?: Sex;
 	readonly occupation?: string;
 	readonly heightCm: number;
 	readonly massKg: number;
@@ -23,40 +31,59 @@ export interface Registration {
 	readonly frontOfKnee: boolean;
 	readonly goal?: string;
 	readonly usual: Readonly<Record<string, { readonly intake?: number; readonly longStanding?: boolean }>>;
+	readonly units?: Units;
+	readonly language?: string;
+	readonly homeKit?: readonly string[];
+	readonly days?: readonly number[];
+	readonly minutes?: number;
+	readonly consents: readonly { readonly id: string; readonly purpose: ConsentPurpose; readonly given: boolean }[];
 }
 
-const ADULT_DAYS = 6574;
+const ADULT = 18;
+const OLDEST = 120;
 
 export async function registerClient(ctx: Context, r: Registration, recordedAt?: Date): Promise<Outcome<string>> {
 	const may = allow(ctx.actor, 'register client');
 	if (!may.ok) return may;
-	if (!(dayNumber(ctx.today) - dayNumber(r.born) >= ADULT_DAYS)) return invalid('born', 'Bolster is for adults: the birth date must be 18 years ago or more.');
+	const age = ageOn(r.born, ctx.today);
+	if (!(age >= ADULT)) return invalid('born', 'Bolster is for adults: the birth date must be 18 years ago or more.');
+	if (age > OLDEST) return invalid('born', `A birth date ${age} years ago looks mistyped.`);
 	const body = bodyOf({ heightCm: r.heightCm, massKg: r.massKg });
 	if (!body.ok) return invalid(body.refusal.field ?? 'heightCm', body.refusal.message);
+	if (!r.consents.some((c) => c.purpose === 'keep-record' && c.given)) return invalid('consent.keep-record', 'Without the client’s consent to keep a health record nothing can be kept.');
 	return ctx.inPractice(async (t) => {
 		const known = await t.trx.selectFrom('client').select('id').where('practice_id', '=', t.practiceId).where('id', '=', r.id).executeTakeFirst();
 		if (known !== undefined) return ok(r.id);
-		await t.trx.insertInto('client').values({ practice_id: t.practiceId, id: r.id, tz: ctx.tz, opened_on: ctx.today }).execute();
-		await t.trx.insertInto('person').values({ practice_id: t.practiceId, id: r.personId, client_id: r.id, name: r.name, born: r.born, occupation: r.occupation ?? null }).execute();
-		const written = await append(
-			t,
-			'client_setting',
-			{
-				id: r.settingId,
-				client_id: r.id,
-				technique: r.technique,
-				policy_id: r.policyId,
-				policy_version: POLICIES[r.policyId].version,
-				height_mm: Math.round(r.heightCm * 10),
-				mass_g: Math.round(r.massKg * 1000),
-				shank_mm: r.shankCm === undefined ? null : Math.round(r.shankCm * 10),
-				thigh_mm: r.thighCm === undefined ? null : Math.round(r.thighCm * 10),
-				front_of_knee: r.frontOfKnee,
-				goal: r.goal ?? null,
-				usual: JSON.stringify(r.usual)
-			},
-			recordedAt
-		);
-		return written === 'conflict' ? conflict('This client is registered already.') : ok(r.id);
+		return (await write(t, ctx, r, recordedAt)) ? ok(r.id) : conflict('This client is registered already.');
 	});
+}
+
+async function write(t: PracticeTransaction, ctx: Context, r: Registration, recordedAt?: Date): Promise<boolean> {
+	await t.trx.insertInto('client').values({ practice_id: t.practiceId, id: r.id, tz: ctx.tz, opened_on: ctx.today }).execute();
+	await t.trx.insertInto('person').values({ practice_id: t.practiceId, id: r.personId, client_id: r.id, name: r.name, born: r.born, occupation: r.occupation ?? null, sex: r.sex ?? null }).execute();
+	for (const c of r.consents) await append(t, 'consent', { id: c.id, client_id: r.id, purpose: c.purpose, given: c.given, local_day: ctx.today }, recordedAt);
+	const setting = settingColumns({
+		technique: r.technique,
+		policyId: r.policyId,
+		policyVersion: POLICIES[r.policyId].version,
+		heightCm: r.heightCm,
+		massKg: r.massKg,
+		shankCm: r.shankCm ?? null,
+		thighCm: r.thighCm ?? null,
+		trunkCm: null,
+		footCm: null,
+		shoeHeelCm: null,
+		frontOfKnee: r.frontOfKnee,
+		goal: r.goal ?? null,
+		usual: r.usual,
+		units: r.units ?? 'metric',
+		language: r.language ?? 'en',
+		homeKit: r.homeKit ?? [],
+		days: r.days ?? [],
+		minutes: r.minutes ?? null,
+		positions: {},
+		clearances: [],
+		brace: 'tuned'
+	});
+	return (await append(t, 'client_setting', { id: r.settingId, client_id: r.id, ...setting }, recordedAt)) !== 'conflict';
 }

@@ -2,22 +2,23 @@
  * Answers a slip: accept, alter to something gentler, or override with a reason (licensed). One transaction locks the client,
  * reloads, recomputes: another hash, or a prescription somebody replaced meanwhile, is a conflict and nothing is written.
  */
-import { FAMILIES } from '#lib/catalogue/families.ts';
 import { ok } from '#lib/core/base/result.ts';
-import { doseVolume } from '#lib/core/dose/dose.ts';
+import { doseText, doseVolume } from '#lib/core/dose/dose.ts';
 import { stepOf, type Step } from '#lib/core/exercise/family.ts';
-import { fitStep, shortAt, type SolvedSetup } from '#lib/core/fit/fit.ts';
+import { lengthIn, type SolvedSetup } from '#lib/core/fit/context.ts';
+import { fitStep, shortAt } from '#lib/core/fit/fit.ts';
 import { setupFor } from '#lib/core/fit/gentler.ts';
 import type { Prescribed, Trace } from '#lib/core/decision/trace.ts';
 import { changeText, decisionSentence } from '#lib/wording/decision.ts';
+import { setupText } from '#lib/wording/setup.ts';
 import { stepTitle } from '#lib/wording/steps.ts';
 import { append } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { lockClient } from '../repo/client-repo.ts';
 import { answeredSlips } from '../repo/decision-repo.ts';
 import type { PrescriptionKind } from '../repo/exercise-repo.ts';
-import { allow, conflict, invalid, notFound, type Context, type Outcome } from './actor.ts';
-import { delegated, writePrescription } from './prescribe.ts';
+import { allow, ConflictError, conflict, invalid, notFound, type Context, type Outcome } from './actor.ts';
+import { delegated, unitOf, writePrescription } from './prescribe.ts';
 import { advancesToday, fitContextOf, loadRecords, slipOf, versions, type ClientRecord, type Slip } from './record.ts';
 
 export interface Answer {
@@ -81,12 +82,13 @@ function nextOf(ctx: Context, r: ClientRecord, slip: Slip, a: Answer): Outcome<N
 	const { trace } = slip;
 	if (a.answer === 'accepted') return ok(acceptedOf(trace, slip));
 	if (a.instead === undefined) return invalid('instead', 'Say what is prescribed instead.');
-	const family = FAMILIES[slip.exercise.family];
+	const family = r.families[slip.exercise.family];
 	const step = family === undefined ? undefined : stepOf(family, a.instead.step);
 	if (step === undefined) return invalid('step', `There is no step ${a.instead.step} in this family.`);
 	const { sets, reps, loadKg, setup } = a.instead;
 	const now = slip.chain.head;
-	const dose = { ...now.dose, sets, reps, loadKg, target: step.usualDose.target };
+	const { unit: _, ...kept } = now.dose;
+	const dose = { ...kept, ...unitOf(step), sets, reps, loadKg, target: step.usualDose.target };
 	const prescribed: Prescribed = { step: step.id, dose, setup: settledSetup(ctx, r, slip, step, setup) };
 	if (a.answer === 'altered') {
 		if (trace.decision === 'stop' || trace.decision === 'refer') return invalid('answer', 'After a stop or a referral nothing gentler is prescribed here; a licensed user clears it first.');
@@ -108,9 +110,14 @@ function settledSetup(ctx: Context, r: ClientRecord, slip: Slip, step: Step, typ
 	const { head } = slip.chain;
 	const base = proposed?.step === step.id ? proposed.setup : head.step === step.id ? head.setup : undefined;
 	const own = base ?? setupFor(step, fitStep(step, fitContextOf(r, ctx.today)));
-	const { seatCm = own.seatCm, thighDeg = own.thighDeg, heelWedgeCm = own.heelWedgeCm } = typed ?? {};
-	if (step.posture.adjust === 'seat') return seatCm === undefined ? {} : { seatCm, ...(seatCm === own.seatCm && own.build !== undefined ? { build: own.build } : {}) };
-	return { ...(thighDeg === undefined ? {} : { thighDeg }), ...(heelWedgeCm === undefined ? {} : { heelWedgeCm }) };
+	const length = lengthIn(own);
+	const chosen = length === null ? undefined : (typed?.[length.of] ?? length.value);
+	const heelWedgeCm = length?.of === 'seatCm' ? undefined : (typed?.heelWedgeCm ?? own.heelWedgeCm);
+	return {
+		...(length === null || chosen === undefined ? {} : { [length.of]: chosen }),
+		...(length?.of === 'seatCm' && chosen === own.seatCm && own.build !== undefined ? { build: own.build } : {}),
+		...(heelWedgeCm === undefined ? {} : { heelWedgeCm })
+	};
 }
 
 /** Why something is bolder than what was proposed; undefined when it is gentler or equal. */
@@ -118,8 +125,9 @@ export function bolderThan(p: Prescribed, proposal: Prescribed, steps: readonly 
 	if (!steps.includes(p.step)) return `${stepTitle(p.step)} is another step; gentler stays with ${[...new Set(steps)].map(stepTitle).join(' or ')}.`;
 	if (doseVolume(p.dose) > doseVolume(proposal.dose)) return `${p.dose.sets}×${p.dose.reps} is more than the proposed ${proposal.dose.sets}×${proposal.dose.reps}; gentler is less or equal. Bolder takes an override.`;
 	if (p.dose.loadKg > proposal.dose.loadKg) return `${p.dose.loadKg} kg is more than the proposed ${proposal.dose.loadKg} kg.`;
-	if (p.setup?.seatCm !== undefined && proposal.setup?.seatCm !== undefined && p.step === proposal.step && p.setup.seatCm < proposal.setup.seatCm) return `A ${p.setup.seatCm} cm seat is lower than the proposed ${proposal.setup.seatCm} cm; gentler is higher or equal.`;
-	if (p.setup?.thighDeg !== undefined && proposal.setup?.thighDeg !== undefined && p.step === proposal.step && p.setup.thighDeg > proposal.setup.thighDeg) return `A depth of ${p.setup.thighDeg}° is deeper than the proposed ${proposal.setup.thighDeg}°.`;
+	const [own, proposed] = [lengthIn(p.setup), lengthIn(proposal.setup)];
+	if (p.step === proposal.step && own !== null && proposed !== null && own.of === proposed.of && (own.value - proposed.value) * own.harder > 0)
+		return own.of === 'seatCm' ? `A ${own.value} cm seat is lower than the proposed ${proposed.value} cm; gentler is higher or equal.` : own.of === 'thighDeg' ? `A depth of ${own.value}° is deeper than the proposed ${proposed.value}°.` : `${setupText(p.setup)} is harder than the proposed ${setupText(proposal.setup)}.`;
 	return undefined;
 }
 
@@ -151,7 +159,7 @@ async function write(t: PracticeTransaction, ctx: Context, r: ClientRecord, slip
 	};
 	if ((await append(t, 'decision', row, recordedAt)) === 'conflict') return conflict('This slip was already answered.');
 	if (next === null) return ok({ text, changed: false });
-	const family = FAMILIES[exercise.family];
+	const family = r.families[exercise.family];
 	const step = family === undefined ? undefined : stepOf(family, next.prescribed.step);
 	if (family === undefined || step === undefined) return invalid('step', 'This step is no longer in the catalogue; choose another.');
 	const written = await writePrescription(
@@ -181,12 +189,10 @@ async function write(t: PracticeTransaction, ctx: Context, r: ClientRecord, slip
 }
 
 /** A conflict found after something was written: rolls the transaction back. */
-export class ConflictError extends Error {}
-
 function textOf(slip: Slip, a: Answer, next: NextPrescription | null, today: string): string {
 	if (a.answer === 'accepted') return slip.trace.change === null ? decisionSentence(slip.trace, today) : `${slip.trace.decision === 'regress' ? 'Regress' : 'Advance'}: ${changeText(slip.trace.change)}.`;
 	if (next === null) return 'No change.';
 	const { step, dose, setup } = next.prescribed;
-	const where = setup?.seatCm !== undefined ? `, seat ${setup.seatCm} cm` : setup?.thighDeg !== undefined ? `, thigh ${setup.thighDeg}°` : '';
-	return `${a.answer === 'altered' ? 'Gentler' : 'Overridden'}: ${stepTitle(step)} ${dose.sets}×${dose.reps}${dose.loadKg > 0 ? ` ${dose.loadKg} kg` : ''}${where}.`;
+	const where = setupText(setup);
+	return `${a.answer === 'altered' ? 'Gentler' : 'Overridden'}: ${stepTitle(step)} ${doseText(dose)}${where === '' ? '' : `, ${where}`}.`;
 }

@@ -3,26 +3,12 @@
  * keys with it and is under row security. Appended tables can be inserted and read by the application role, nothing else.
  */
 
-/** Columns every appended row has. */
-const APPENDED = `
-	written_by uuid not null,
-	recorded_at timestamptz not null default now(),
-	content_hash text not null,
-	replaces_id uuid,
-	voided boolean not null default false,
-	reason text`;
-
-interface Table {
-	readonly name: string;
-	readonly columns: string;
-	readonly appended?: boolean;
-	readonly keys?: string;
-}
+import { createTable, PRACTICE, type Table } from './table.ts';
 
 const CLIENT = 'foreign key (practice_id, client_id) references client (practice_id, id)';
 const EXERCISE = 'foreign key (practice_id, exercise_id) references exercise (practice_id, id)';
 
-const TABLES: readonly Table[] = [
+export const TABLES: readonly Table[] = [
 	{ name: 'member', columns: `user_id text not null, name text not null, roles text[] not null, licence_no text, licensed_until date, ended_at date`, keys: 'unique (practice_id, user_id)' },
 	{ name: 'client', columns: `tz text not null, status text not null default 'active', opened_on date not null` },
 	{ name: 'person', columns: `client_id uuid not null, name text not null, born date not null, occupation text`, keys: CLIENT },
@@ -124,18 +110,6 @@ create index on auth."verification" (identifier);
 grant usage on schema auth to bolster_app;
 grant select, insert, update, delete on all tables in schema auth to bolster_app;`;
 
-const PRACTICE = `(select nullif(current_setting('bolster.practice', true), '')::uuid)`;
-
-function createTable({ name, columns, appended = false, keys }: Table): string {
-	const parts = ['practice_id uuid not null references practice (id)', 'id uuid not null', columns, ...(appended ? [APPENDED] : []), 'primary key (practice_id, id)'];
-	if (appended) parts.push('unique (practice_id, replaces_id)', `foreign key (practice_id, replaces_id) references ${name} (practice_id, id)`);
-	if (keys !== undefined) parts.push(keys);
-	return `create table ${name} (${parts.join(',\n')});
-alter table ${name} enable row level security;
-create policy ${name}_practice on ${name} using (practice_id = ${PRACTICE}) with check (practice_id = ${PRACTICE});
-grant select${name === 'member' ? '' : ', insert'}${appended || name === 'member' ? '' : ', update'} on ${name} to bolster_app;`;
-}
-
 export const name = '0001-foundation';
 
 export const up = [
@@ -154,7 +128,3 @@ revoke all on function member_of(text) from public;
 grant execute on function member_of(text) to bolster_app;`,
 	AUTH
 ].join('\n');
-
-/** For tests: what is appended, and what belongs to a practice. */
-export const APPENDED_TABLES = TABLES.filter((t) => t.appended === true).map((t) => t.name);
-export const PRACTICE_TABLES = TABLES.map((t) => t.name);

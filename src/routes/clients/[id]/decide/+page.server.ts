@@ -18,6 +18,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 		const used = advancesToday(r, ctx.today);
 		return {
 			ctx: fitContextOf(r, ctx.today),
+			own: Object.values(r.families).filter((f) => f.id.startsWith('own-')),
 			undoIds: formIds(ctx, 2),
 			closeId: formIds(ctx, 1)[0] as string,
 			slips: r.exercises.map((e) => {

@@ -1,7 +1,9 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { FAMILIES } from '#lib/catalogue/families.ts';
-	import { stepOf, type ExerciseFamily } from '#lib/core/exercise/family.ts';
+	import { findStep } from '#lib/catalogue/families.ts';
+	import { doseText } from '#lib/core/dose/dose.ts';
+	import { stepOf, type ExerciseFamily, type Step } from '#lib/core/exercise/family.ts';
+	import { lengthIn, type Length } from '#lib/core/fit/context.ts';
 	import Act from '#lib/ui/Act.svelte';
 	import Choice from '#lib/ui/Choice.svelte';
 	import Field from '#lib/ui/Field.svelte';
@@ -14,19 +16,25 @@
 	import { onKeys } from '#lib/ui/keys.ts';
 	import { figureOfStep } from '#lib/ui/scene.ts';
 	import { shortDay } from '#lib/wording/days.ts';
+	import { LENGTH_NAME, setupText } from '#lib/wording/setup.ts';
 	import { DECISION_WORD, POLICY_NAME, regionName } from '#lib/wording/names.ts';
 
 	let { data, form } = $props();
-	const family = FAMILIES.squat as ExerciseFamily;
+	const holding = $derived(data.head.flags.filter((f) => f.severity !== 'caution'));
 	type Given = (typeof data.slips)[number]['now'];
+	/** The ladder a step stands on: the catalogue's, or the practice's own. */
+	const familyOf = (id: string): ExerciseFamily | undefined => findStep(id)?.family ?? data.own.find((f) => stepOf(f, id) !== undefined);
+	const stepIn = (id: string): Step | undefined => {
+		const family = familyOf(id);
+		return family === undefined ? undefined : stepOf(family, id);
+	};
 	function drawn(given: { step: string; setup?: Given['setup'] | undefined }) {
-		const step = stepOf(family, given.step);
-		return step === undefined ? null : { title: step.title, ...figureOfStep(step, data.ctx, given.setup ?? null) };
+		const step = stepIn(given.step);
+		return step === undefined ? null : { title: step.title, figure: figureOfStep(step, data.ctx, given.setup ?? null) };
 	}
-	const doseText = (d: Given['dose']): string => `${d.sets}×${d.reps}${d.loadKg > 0 ? ` ${d.loadKg} kg` : ''}`;
-	const lengthText = (s: Given['setup'] | undefined): string => (s?.seatCm !== undefined ? `seat ${s.seatCm} cm` : s?.thighDeg !== undefined ? `thigh ${s.thighDeg}°` : '');
 	let mode = $state<'none' | 'altered' | 'overridden'>('none');
-	let instead = $state({ step: '', sets: '', reps: '', loadKg: '', seatCm: '', thighDeg: '', reason: '' });
+	let instead = $state({ step: '', sets: '', reps: '', loadKg: '', length: '', reason: '' });
+	let lengthOf = $state<Length | null>(null);
 	function begin(kind: 'altered' | 'overridden'): void {
 		const slip = data.slips[0];
 		if (slip === undefined) return;
@@ -36,10 +44,10 @@
 			sets: String(from.dose.sets),
 			reps: String(kind === 'altered' ? Math.max(3, from.dose.reps - 2) : from.dose.reps),
 			loadKg: String(from.dose.loadKg),
-			seatCm: String(from.setup?.seatCm ?? ''),
-			thighDeg: String(from.setup?.thighDeg ?? ''),
+			length: String(lengthIn(from.setup)?.value ?? ''),
 			reason: ''
 		};
+		lengthOf = lengthIn(from.setup)?.of ?? null;
 		mode = mode === kind ? 'none' : kind;
 	}
 	const keys = onKeys({
@@ -59,7 +67,7 @@
 
 <svelte:head><title>Decide · {data.head.name}</title></svelte:head>
 <svelte:window onkeydown={keys} />
-<KeyHelp keys={[['a', 'agree and sign'], ['g', 'something gentler'], ['o', 'override with a reason'], ['u', 'undo the last decision'], ['1 … 6', 'other pages of this client']]} />
+<KeyHelp keys={[['a', 'agree and sign'], ['g', 'something gentler'], ['o', 'override with a reason'], ['u', 'undo the last decision'], ['0 … 9', 'other pages of this client']]} />
 <main class="page max-w-6xl">
 	<Said done={form && 'done' in form ? form.done : undefined} refused={lost || (form && 'message' in form && !['sets', 'reps', 'reason', 'note', 'step', 'instead'].includes(form.field ?? '') ? form.message : undefined)} />
 	{#if data.slips.length === 0}
@@ -86,13 +94,13 @@
 				{#if before}
 					<figure class="sheet px-4 pt-3 pb-2">
 						<FigureView figure={before.figure} heights height={190} label="Now: {before.title}" mirror={slip.region.endsWith('left')} />
-						<figcaption class="text-center"><span class="label block">now</span><strong>{doseText(slip.now.dose)}</strong><br /><span class="text-sm">{before.title}, {lengthText(slip.now.setup)}</span></figcaption>
+						<figcaption class="text-center"><span class="label block">now</span><strong>{doseText(slip.now.dose)}</strong><br /><span class="text-sm">{before.title}, {setupText(slip.now.setup)}</span></figcaption>
 					</figure>
 				{/if}
 				{#if after && slip.next}
 					<figure class="sheet px-4 pt-3 pb-2 outline-2 outline-accent">
 						<FigureView figure={after.figure} heights height={190} label="Next: {after.title}" mirror={slip.region.endsWith('left')} />
-						<figcaption class="text-center"><span class="label block">next: {slip.change}</span><strong>{doseText(slip.next.dose)}</strong><br /><span class="text-sm">{after.title}, {lengthText(slip.next.setup)}</span></figcaption>
+						<figcaption class="text-center"><span class="label block">next: {slip.change}</span><strong>{doseText(slip.next.dose)}</strong><br /><span class="text-sm">{after.title}, {setupText(slip.next.setup)}</span></figcaption>
 					</figure>
 				{:else}
 					<p class="label max-w-40 self-center">{slip.state === 'stopped' ? 'Stopped until a licensed user clears it.' : slip.decision === 'stop' ? 'Signing stops this exercise until a licensed user clears it.' : 'Nothing changes in the prescription.'}</p>
@@ -138,13 +146,12 @@
 						<div class="sheet flex w-full flex-wrap items-end gap-3 p-4">
 							<h3 class="w-full">{mode === 'altered' ? 'Something gentler instead' : 'Override: prescribe this instead, with the reason'}</h3>
 							{#if mode === 'overridden'}
-								<Choice name="step" label="Step" bind:value={instead.step} items={family.steps.map((s) => ({ value: s.id, name: s.title }))} />
+								<Choice name="step" label="Step" bind:value={instead.step} items={(familyOf(slip.now.step)?.steps ?? []).map((s) => ({ value: s.id, name: s.title }))} />
 							{:else}<input type="hidden" name="step" value={instead.step} />{/if}
 							<Field name="sets" label="Sets" bind:value={instead.sets} inputmode="numeric" wrong={wrong('sets')} width="w-16" />
 							<Field name="reps" label="Reps" bind:value={instead.reps} inputmode="numeric" wrong={wrong('reps')} width="w-16" />
 							<Field name="loadKg" label="Load" unit="kg" bind:value={instead.loadKg} inputmode="decimal" wrong={wrong('loadKg')} width="w-18" />
-							{#if instead.seatCm !== ''}<Field name="seatCm" label="Seat" unit="cm" bind:value={instead.seatCm} inputmode="decimal" wrong={wrong('seatCm')} width="w-18" />{/if}
-							{#if instead.thighDeg !== ''}<Field name="thighDeg" label="Thigh" unit="°" bind:value={instead.thighDeg} inputmode="decimal" wrong={wrong('thighDeg')} width="w-18" />{/if}
+							{#if lengthOf !== null}<Field name={lengthOf} label={LENGTH_NAME[lengthOf].replace(/^./, (c) => c.toUpperCase())} unit={lengthOf === 'thighDeg' ? '°' : 'cm'} bind:value={instead.length} inputmode="decimal" wrong={wrong(lengthOf)} width="w-18" />{/if}
 							<Field name="reason" label={mode === 'overridden' ? 'Reason (needed)' : 'Reason'} bind:value={instead.reason} wrong={wrong('reason')} width="w-72" />
 							{#if wrong('instead') ?? wrong('step')}<p class="w-full text-stop" data-testid="field-wrong">{wrong('instead') ?? wrong('step')}</p>{/if}
 							<Act name="answer" value={mode}>Sign {mode === 'altered' ? 'the gentler one' : 'the override'}</Act>
@@ -163,15 +170,16 @@
 			{/if}
 		</article>
 	{/each}
-	{#if data.head.flags.length > 0 && data.head.licensed}
+	{#if holding.length > 0 && data.head.licensed}
 		<section class="rule mt-6 pt-3" aria-label="Open flags">
 			<h3>Open flags</h3>
-			{#each data.head.flags as f (f.id)}
+			<p class="label">What was cleared outside the practice is entered, with its document, under <a href="/clients/{data.head.id}/screen">Screen</a>.</p>
+			{#each holding as f (f.id)}
 				<form method="POST" action="?/close-flag" class="mt-2 flex flex-wrap items-end gap-3" use:enhance={settled}>
 					<input type="hidden" name="id" value={data.closeId} />
 					<input type="hidden" name="flagId" value={f.id} />
-					<span class="pb-2 font-semibold text-stop">{f.code}, since {shortDay(f.day)}</span>
-					<Field name="note" label="Closed because" bind:value={note} wrong={wrong('note')} width="w-80" />
+					<span class="pb-2 font-semibold text-stop">{f.name}, since {shortDay(f.day)}</span>
+					<Field of={f.id} name="note" label="Closed because" bind:value={note} wrong={wrong('note')} width="w-80" />
 					<Act kind="danger">Close the flag</Act>
 				</form>
 			{/each}

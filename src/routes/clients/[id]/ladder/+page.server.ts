@@ -1,27 +1,31 @@
-import { FAMILIES } from '#lib/catalogue/families.ts';
+import { findStep } from '#lib/catalogue/families.ts';
 import { prescribeForm, setupOf } from '#lib/contract/setup-form.ts';
+import { doseText } from '#lib/core/dose/dose.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { refusal, refuseField } from '#lib/server/http/respond.ts';
-import { prescribe } from '#lib/server/usecase/prescribe.ts';
-import { advancesToday, fitContextOf, gatesOf, slipOf } from '#lib/server/usecase/record.ts';
+import { laddersView } from '#lib/server/usecase/ladders-view.ts';
+import { prescribe, unitOf } from '#lib/server/usecase/prescribe.ts';
+import { advancesToday, slipOf } from '#lib/server/usecase/record.ts';
 import { decisionSentence } from '#lib/wording/decision.ts';
-import { gateText } from '#lib/wording/gates.ts';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = ({ locals, params }) =>
+export const load: PageServerLoad = ({ locals, params, url }) =>
 	clientPage(locals, params.id, 'ladder', (r, _, ctx) => {
-		const exercise = r.exercises.find((e) => e.family === 'squat');
+		const view = laddersView(r, ctx.today);
+		const asked = url.searchParams.get('family') ?? '';
+		const family = r.families[asked] === undefined ? (view.now.squat === undefined ? (Object.keys(view.now)[0] ?? 'squat') : 'squat') : asked;
+		const now = view.now[family] ?? null;
+		const exercise = now === null ? undefined : r.exercises.find((e) => e.id === now.exerciseId);
 		const slip = exercise === undefined ? null : slipOf(r, exercise, ctx.today, advancesToday(r, ctx.today), false);
 		const [id, exerciseId] = formIds(ctx, 2);
 		return {
-			family: 'squat',
-			ctx: fitContextOf(r, ctx.today),
-			regions: Object.keys(r.head.setting.usual),
-			gates: Object.fromEntries((FAMILIES.squat?.steps ?? []).map((s) => [s.id, gatesOf(r, s).map((g) => ({ met: g.met, text: gateText(g) }))])),
-			frontOfKnee: r.head.setting.frontOfKnee,
-			now: slip === null ? null : { step: slip.chain.head.step, dose: slip.chain.head.dose, setup: slip.chain.head.setup, state: slip.chain.head.state },
+			...view,
+			nowBy: view.now,
+			family,
+			wanted: url.searchParams.get('step'),
+			now,
 			slip: slip === null ? null : { decision: slip.trace.decision, sentence: decisionSentence(slip.trace, ctx.today) },
-			ids: { id: id as string, exerciseId: exercise?.id ?? (exerciseId as string) }
+			ids: { id: id as string, exerciseId: now?.exerciseId ?? (exerciseId as string) }
 		};
 	});
 
@@ -30,9 +34,10 @@ export const actions: Actions = {
 		const form = await request.formData();
 		const parsed = prescribeForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
-		const { id, exerciseId, step, region, sets, reps, loadKg = 0, reason } = parsed.data;
+		const { id, exerciseId, family, step, region, sets, reps, loadKg = 0, reason } = parsed.data;
 		const setup = setupOf(parsed.data);
-		const done = await prescribe(contextIn(locals), { id, exerciseId, clientId: params.id, family: 'squat', step, region, sets, reps, loadKg, ...(Object.keys(setup).length === 0 ? {} : { setup }), ...(reason ? { reason } : {}) });
-		return done.ok ? { done: `Prescribed ${sets}×${reps}.` } : refusal(form, done.refusal);
+		const done = await prescribe(contextIn(locals), { id, exerciseId, clientId: params.id, family, step, region, sets, reps, loadKg, ...(Object.keys(setup).length === 0 ? {} : { setup }), ...(reason ? { reason } : {}) });
+		const known = findStep(step)?.step;
+		return done.ok ? { done: `Prescribed ${doseText({ sets, reps, loadKg: 0, ...(known === undefined ? {} : unitOf(known)) })}.` } : refusal(form, done.refusal);
 	}
 };

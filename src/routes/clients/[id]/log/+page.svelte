@@ -10,6 +10,7 @@
 	import Score from '#lib/ui/Score.svelte';
 	import { keepForm } from '#lib/ui/keep-form.ts';
 	import { sending } from '#lib/ui/sending.ts';
+	import { setupText } from '#lib/wording/setup.ts';
 	import { shortDay } from '#lib/wording/days.ts';
 	import { regionName, SYMPTOM_NAME } from '#lib/wording/names.ts';
 
@@ -46,7 +47,7 @@
 </script>
 
 <svelte:head><title>Log · {data.head.name}</title></svelte:head>
-<KeyHelp keys={[['1 … 6', 'other pages of this client']]} />
+<KeyHelp keys={[['0 … 9', 'other pages of this client']]} />
 <main class="page max-w-2xl text-[18px]">
 	{#if form && 'emergency' in form && form.emergency}
 		<div role="alert" class="mb-4 border-4 border-stop bg-sheet p-4" data-testid="emergency">
@@ -69,7 +70,7 @@
 	{:else}
 		<h2 class="text-xl">{head.snapshot.title}</h2>
 		<p class="text-2xl font-bold">
-			{head.dose.sets} × {head.dose.reps}{head.dose.loadKg > 0 ? ` · ${head.dose.loadKg} kg` : ''}{head.setup?.seatCm !== undefined ? ` · seat ${head.setup.seatCm} cm` : head.setup?.thighDeg !== undefined ? ` · thigh ${head.setup.thighDeg}°` : ''}
+			{head.dose.sets} × {head.dose.reps}{head.dose.unit === 'sec' ? ' s' : head.dose.unit === undefined ? '' : ` ${head.dose.unit}`}{head.dose.loadKg > 0 ? ` · ${head.dose.loadKg} kg` : ''}{setupText(head.setup) === '' ? '' : ` · ${setupText(head.setup)}`}
 		</p>
 		<ol class="my-1 list-decimal pl-6 text-base">{#each head.snapshot.cues as cue (cue)}<li>{cue}</li>{/each}</ol>
 		<p class="border-l-4 border-caution pl-3 text-base">{head.snapshot.cautions.find((c) => c.startsWith('Stop')) ?? head.snapshot.cautions[0]}</p>

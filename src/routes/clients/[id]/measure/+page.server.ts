@@ -1,50 +1,64 @@
 import { parseSheet, bodyForm, wayForm } from '#lib/contract/measure-form.ts';
-import { AXES, SIDES } from '#lib/core/body/axis.ts';
-import { bodyOf } from '#lib/core/body/body.ts';
+import { FUNCTION_TESTS } from '#lib/catalogue/function-tests.ts';
+import { RANGES } from '#lib/catalogue/ranges.ts';
+import { ageOn } from '#lib/core/base/calendar-day.ts';
+import { SIDES } from '#lib/core/body/axis.ts';
+import { RANGE_IDS } from '#lib/core/measure/range-kind.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
-import { orError, refusal, refuseField } from '#lib/server/http/respond.ts';
+import { catchConflict, orError, refusal, refuseField } from '#lib/server/http/respond.ts';
 import { changeSetting } from '#lib/server/usecase/change-setting.ts';
-import { fitContextOf } from '#lib/server/usecase/record.ts';
-import { saveMeasurements } from '#lib/server/usecase/save-measurements.ts';
+import { testsShown } from '#lib/server/usecase/intake-shown.ts';
+import { saveSheet } from '#lib/server/usecase/save-sheet.ts';
 import { showClient } from '#lib/server/usecase/show-client.ts';
-import { AXIS_NAME } from '#lib/wording/names.ts';
+import { regionsOf } from '#lib/server/usecase/record.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, params }) =>
-	clientPage(locals, params.id, 'measure sheet', (r, _, ctx) => ({
-		ids: formIds(ctx, 8),
-		licensed: ctx.actor.licensed,
-		latest: AXES.flatMap((axis) => SIDES.flatMap((side) => r.measurements.filter((m) => m.axis === axis && m.side === side).slice(-1))),
-		ctx: fitContextOf(r, ctx.today),
-		body: r.head.setting
-	}));
+	clientPage(locals, params.id, 'measure sheet', async (r, t, ctx) => {
+		const { results, totals } = await testsShown(t, params.id);
+		const { heightCm, massKg } = r.head.setting;
+		const lastOf = (axis: (typeof RANGE_IDS)[number], side: (typeof SIDES)[number]) => r.measurements.filter((m) => m.axis === axis && m.side === side).pop();
+		return {
+			ids: formIds(ctx, 2 * RANGE_IDS.length + 2 * FUNCTION_TESTS.length + 3),
+			licensed: ctx.actor.licensed,
+			last: Object.fromEntries(RANGE_IDS.map((axis) => [axis, Object.fromEntries(SIDES.flatMap((side) => {
+				const m = lastOf(axis, side);
+				return m === undefined ? [] : [[side, m] as const];
+			}))])),
+			tests: results.map(({ test, side, value, day }) => ({ test, side, value, day })),
+			totals,
+			who: { age: ageOn(r.head.born, ctx.today), sex: r.head.sex, heightCm, massKg },
+			regions: regionsOf(r),
+			body: r.body,
+			setting: r.head.setting
+		};
+	});
 
 export const actions: Actions = {
-	ranges: async ({ request, locals, params }) => {
+	sheet: async ({ request, locals, params }) => {
 		const form = await request.formData();
 		const ctx = contextIn(locals);
 		const { record } = orError(await showClient(ctx, params.id, 'measure', () => null, 'measure'));
-		const sheet = parseSheet(new Map([...form].map(([k, v]) => [k, String(v)])), record.body, AXIS_NAME);
+		const sheet = parseSheet(new Map([...form].map(([k, v]) => [k, String(v)])), record.body, RANGES, FUNCTION_TESTS);
 		if (!sheet.ok) return refuseField(form, sheet.refusal.field ?? '', sheet.refusal.message);
-		const saved = await saveMeasurements(ctx, params.id, sheet.value.day, sheet.value.values);
-		return saved.ok ? { done: `Saved ${saved.value} ${saved.value === 1 ? 'range' : 'ranges'}.` } : refusal(form, saved.refusal);
+		const saved = await catchConflict(() => saveSheet(ctx, params.id, sheet.value));
+		return saved.ok ? { done: `Saved ${saved.value} ${saved.value === 1 ? 'reading' : 'readings'}.` } : refusal(form, saved.refusal);
 	},
 	way: async ({ request, locals, params }) => {
 		const form = await request.formData();
 		const parsed = wayForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
-		const { id, technique, policyId } = parsed.data;
-		const saved = await changeSetting(contextIn(locals), params.id, id, { technique: technique === '' ? null : technique, policyId });
-		return saved.ok ? { done: 'Saved technique and policy.' } : refusal(form, saved.refusal);
+		const { id, technique, policyId, brace } = parsed.data;
+		const saved = await changeSetting(contextIn(locals), params.id, id, { technique: technique === '' ? null : technique, policyId, brace });
+		return saved.ok ? { done: 'Saved technique, brace and policy.' } : refusal(form, saved.refusal);
 	},
 	body: async ({ request, locals, params }) => {
 		const form = await request.formData();
 		const parsed = bodyForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
-		const { id, heightCm, massKg, shankCm, thighCm } = parsed.data;
-		const body = bodyOf({ heightCm: heightCm as number, massKg: massKg as number });
-		if (!body.ok) return refuseField(form, body.refusal.field ?? '', body.refusal.message);
-		const saved = await changeSetting(contextIn(locals), params.id, id, { heightCm: heightCm as number, massKg: massKg as number, shankCm: shankCm ?? null, thighCm: thighCm ?? null });
+		const { id, heightCm, massKg, ...segments } = parsed.data;
+		const { shankCm = null, thighCm = null, trunkCm = null, footCm = null, shoeHeelCm = null } = segments;
+		const saved = await changeSetting(contextIn(locals), params.id, id, { heightCm: heightCm as number, massKg: massKg as number, shankCm, thighCm, trunkCm, footCm, shoeHeelCm });
 		return saved.ok ? { done: 'Saved the body.' } : refusal(form, saved.refusal);
 	}
 };

@@ -1,158 +1,235 @@
 <script lang="ts">
+	import { onMount } from 'svelte';
 	import { enhance } from '$app/forms';
-	import { AXES, SIDES, USUAL_RANGE, type Axis, type Side } from '#lib/core/body/axis.ts';
-	import { dorsiflexionFromWall } from '#lib/core/posture/lunge-test.ts';
-	import { FIELDS, type SheetField } from '#lib/contract/measure-form.ts';
-	import { measuredRange } from '#lib/core/measure/range.ts';
 	import { POLICY_IDS } from '#lib/catalogue/policies.ts';
+	import { FUNCTION_TESTS } from '#lib/catalogue/function-tests.ts';
+	import { QUESTIONNAIRES, questionnaire } from '#lib/catalogue/questionnaires.ts';
+	import { RANGES } from '#lib/catalogue/ranges.ts';
+	import type { Side } from '#lib/core/body/axis.ts';
+	import { judgeTest, TEST_GROUPS, type TestSpec } from '#lib/core/measure/function-test.ts';
+	import { acceptTotal, totalChange } from '#lib/core/measure/questionnaire.ts';
+	import { RANGE_IDS, usualFor, usualSpan, type RangeId } from '#lib/core/measure/range-kind.ts';
 	import { TECHNIQUES } from '#lib/core/posture/problem.ts';
+	import { degreesTyped } from '#lib/contract/measure-form.ts';
+	import { streamCsv } from '#lib/exchange/stream-csv.ts';
+	import { BRACE } from '#lib/catalogue/brace.ts';
+	import { BRACES } from '#lib/core/exercise/family.ts';
 	import Act from '#lib/ui/Act.svelte';
 	import Choice from '#lib/ui/Choice.svelte';
+	import DeviceDock from '#lib/ui/DeviceDock.svelte';
 	import Field from '#lib/ui/Field.svelte';
+	import Fold from '#lib/ui/Fold.svelte';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import RangeFigure from '#lib/ui/RangeFigure.svelte';
+	import RangeRow from '#lib/ui/RangeRow.svelte';
 	import Said from '#lib/ui/Said.svelte';
+	import TestRow from '#lib/ui/TestRow.svelte';
 	import { keepForm } from '#lib/ui/keep-form.ts';
 	import { sending } from '#lib/ui/sending.ts';
-	import { ago } from '#lib/wording/days.ts';
-	import { AXIS_HOW, AXIS_NAME, POLICY_NAME, sideWord, TECHNIQUE_NAME } from '#lib/wording/names.ts';
+	import type { StreamOutcome } from '#lib/ui/stream-outcome.ts';
+	import type { StreamAnswer } from '#lib/workers/stream.worker.ts';
+	import StreamWorker from '#lib/workers/stream.worker.ts?worker';
+	import { changeText, togetherText } from '#lib/wording/measure.ts';
+	import { POLICY_NAME, TECHNIQUE_NAME } from '#lib/wording/names.ts';
 
 	let { data, form } = $props();
-	const WALL = 'weightBearingDorsiflexion';
-	const typedBefore = (name: string): string => (form && 'typed' in form ? (form.typed[name] ?? '') : '');
-	let values: Record<string, string> = $state(Object.fromEntries(AXES.flatMap((a) => SIDES.flatMap((s) => FIELDS.map((f) => [`${a}.${s}.${f}`, typedBefore(`${a}.${s}.${f}`)])))));
+	const JOINTS = ['knee', 'hip and trunk', 'hip', 'ankle', 'big toe'] as const;
+	let values: Record<string, string> = $state({});
+	$effect.pre(() => {
+		// What was refused comes back as it was typed.
+		if (form && 'typed' in form) for (const [k, v] of Object.entries(form.typed)) if (/^(test|[a-zA-Z]+)\./.test(k) && values[k] === undefined) values[k] = v;
+	});
 	let day = $state('');
 	$effect.pre(() => {
 		if (day === '') day = data.head.today;
 	});
-	const wrong = (name: string): string | undefined => (form && 'field' in form && form.field === name ? form.message : undefined);
-	const latest = (axis: Axis, side: Side) => data.latest.find((m) => m.axis === axis && m.side === side);
-	const number = (text: string | undefined): number | undefined => (text === undefined || text.trim() === '' ? undefined : Number(text.replace(',', '.')));
-
-	/** Degrees of what is typed; knee to wall by this body's geometry. */
-	function degrees(axis: Axis, side: Side, field: SheetField): number | undefined {
-		const n = number(values[`${axis}.${side}.${field}`]);
-		if (n === undefined || Number.isNaN(n)) return undefined;
-		return axis === WALL && field !== 'pain' ? dorsiflexionFromWall(data.ctx.body, n) : n;
-	}
-	const ends = (axis: Axis, side: Side): number | undefined => degrees(axis, side, 'end') ?? degrees(axis, side, 'tolerable') ?? latest(axis, side)?.end;
-	function difference(axis: Axis): string {
-		const [l, r] = [ends(axis, 'left'), ends(axis, 'right')];
-		if (l === undefined || r === undefined) return '';
-		const d = Math.round(l - r);
-		return d === 0 ? 'sides equal' : `${d > 0 ? 'right' : 'left'} ${Math.abs(d)}° less`;
-	}
-	function trouble(axis: Axis, side: Side): string | undefined {
-		const range: { onset?: number; tolerable?: number; end?: number } = {};
-		for (const f of ['onset', 'tolerable', 'end'] as const) {
-			const n = degrees(axis, side, f);
-			if (n !== undefined) range[f] = Math.round(n * 10) / 10;
-		}
-		if (Object.keys(range).length === 0) return undefined;
-		const r = measuredRange(axis, range);
-		return r.ok ? undefined : r.refusal.message;
-	}
-	let focused: { axis: Axis; side: Side } = $state({ axis: 'kneeFlexion', side: 'right' });
-	const shown = $derived(degrees(focused.axis, focused.side, 'tolerable') ?? degrees(focused.axis, focused.side, 'end') ?? latest(focused.axis, focused.side)?.tolerable);
-	const id = (axis: Axis, side: Side): string => data.ids[AXES.indexOf(axis) * 2 + SIDES.indexOf(side)] as string;
-	let body = $state({ heightCm: '', massKg: '', shankCm: '', thighCm: '' });
-	$effect.pre(() => {
-		if (body.heightCm === '') {
-			const b = data.body;
-			body = { heightCm: String(b.heightCm), massKg: String(b.massKg), shankCm: b.shankCm === null ? '' : String(b.shankCm), thighCm: b.thighCm === null ? '' : String(b.thighCm) };
-		}
-	});
-	let technique = $derived(data.body.technique ?? '');
-	let policyId = $derived<string>(data.body.policyId);
+	const wrong = $derived(form && 'field' in form ? { field: form.field, message: form.message ?? '' } : undefined);
+	const at = (name: string): string | undefined => (wrong?.field === name ? wrong.message : undefined);
+	const sore = $derived<Side | null>(data.regions[0]?.endsWith('left') ? 'left' : data.regions[0]?.endsWith('right') ? 'right' : null);
 	let lost = $state('');
 	const say = (text: string): void => void (lost = text);
 	const saved = sending(say, () => {
 		for (const k of Object.keys(values)) values[k] = '';
+		instrument = '';
+		total = '';
 	});
+	let instrument = $state('');
+	let total = $state('');
+	const count = $derived(Object.entries(values).filter(([k, v]) => v.trim() !== '' && v !== 'on' && !k.endsWith('.method') && !k.endsWith('.id')).length + (total.trim() === '' ? 0 : 1));
+
+	/** What a device measures for: the field in focus. */
+	type Focus = { readonly kind: RangeId; readonly side: Side } | { readonly test: TestSpec; readonly side: Side | null };
+	let focused = $state.raw({ kind: 'kneeFlexion', side: 'right' } as Focus);
+	const kind = $derived('kind' in focused ? RANGES[focused.kind] : undefined);
+	const target = $derived('kind' in focused ? `${RANGES[focused.kind].name} ${focused.side}` : `${focused.test.title}${focused.side === null ? '' : ` ${focused.side}`}`);
+	const wants = $derived('kind' in focused ? 'angle' : focused.test.unit === 'N' ? 'force' : 'press');
+	const usual = $derived(kind === undefined ? undefined : usualSpan(usualFor(kind, data.who.age, data.who.sex)));
+	const lastRange = $derived('kind' in focused ? data.last[focused.kind]?.[focused.side] : undefined);
+	const about = $derived.by(() => {
+		if ('kind' in focused) return lastRange?.tolerable ?? usual?.low ?? 60;
+		const { test, side } = focused;
+		const before = data.tests.filter((t) => t.test === test.id && t.side === side).pop()?.value;
+		return before ?? (test.unit === 'N' ? 260 : 11);
+	});
+	const bent = $derived.by(() => {
+		if (!('kind' in focused)) return undefined;
+		for (const f of ['tolerable', 'end', 'onset']) {
+			const d = degreesTyped(RANGES[focused.kind], values[`${focused.kind}.${focused.side}.${f}`] ?? '', data.body);
+			if (d.ok && d.value !== undefined) return d.value;
+		}
+		return lastRange?.tolerable;
+	});
+
+	let worker: Worker | undefined;
+	/** Questions on their way to the worker, by number; nothing on the page depends on them. */
+	const waiting: Record<number, (a: StreamAnswer) => void> = {};
+	onMount(() => {
+		worker = new StreamWorker();
+		worker.onmessage = ({ data: a }: MessageEvent<StreamAnswer>) => {
+			waiting[a.ask]?.(a);
+			delete waiting[a.ask];
+		};
+		return () => worker?.terminate();
+	});
+	let asked = 0;
+	async function analyse(question: object): Promise<StreamOutcome> {
+		const ask = ++asked;
+		const answer = await new Promise<StreamAnswer>((done) => {
+			waiting[ask] = done;
+			worker?.postMessage({ ask, ...question });
+		});
+		if ('refused' in answer) return { kind: 'refused', message: answer.refused };
+		return answer.quantity === 'angle' ? { kind: 'angle', ...answer } : { kind: 'force', ...answer };
+	}
+	function put(o: StreamOutcome): void {
+		if (o.kind === 'angle' && o.answer.kind === 'movement' && 'kind' in focused) {
+			const { kind: id, side } = focused;
+			const degrees = (n: number): string => `${RANGES[id].signed === true && n > 0 ? '+' : ''}${Math.round(n)}`;
+			if (RANGES[id].readCm !== true) {
+				values[`${id}.${side}.end`] = degrees(o.answer.movement.peakDeg);
+				if (o.answer.movement.onsetDeg !== undefined) values[`${id}.${side}.onset`] = degrees(o.answer.movement.onsetDeg);
+			}
+		}
+		if (o.kind === 'force' && o.answer.kind === 'force' && 'test' in focused) putValue(String(Math.round(o.answer.peakN)));
+	}
+	function putValue(text: string): void {
+		if (!('test' in focused)) return;
+		const prefix = focused.side === null ? `test.${focused.test.id}` : `test.${focused.test.id}.${focused.side}`;
+		values[`${prefix}.value`] = text;
+		values[`${prefix}.method`] = 'device';
+	}
+	const seed = $derived([...`${data.head.id} ${target}`].reduce((h, c) => (h * 31 + c.charCodeAt(0)) % 4_294_967_291, 7));
+
+	const chosen = $derived(questionnaire(instrument));
+	const lastTotal = $derived(data.totals.filter((t) => t.instrument === instrument).pop());
+	const totalText = $derived.by(() => {
+		if (chosen === undefined) return '';
+		const about_ = `${chosen.range[0]}–${chosen.range[1]}, ${chosen.better === 'higher' ? 'more' : 'less'} is better${chosen.licence === 'licensed' ? '; the practice needs its own licence' : ''}${chosen.note ? `; ${chosen.note}` : ''}`;
+		const n = Number(total.replace(',', '.'));
+		if (total.trim() === '' || Number.isNaN(n)) return about_;
+		const ok = acceptTotal(chosen, n);
+		if (!ok.ok) return ok.refusal.message;
+		return lastTotal === undefined ? about_ : `${changeText(totalChange(chosen, lastTotal.total, n), lastTotal.total, 'points')}; ${about_}`;
+	});
+	const typedNumber = (name: string): number | undefined => {
+		const t = (values[name] ?? '').trim().replace(',', '.');
+		return t === '' || !Number.isFinite(Number(t)) ? undefined : Number(t);
+	};
+	const readAs = (id: string, norm: string): string | undefined => {
+		const v = typedNumber(`test.${id}.value`);
+		const spec = FUNCTION_TESTS.find((t) => t.id === id);
+		return v === undefined || spec === undefined ? undefined : judgeTest(spec, v, { hands: values[`test.${id}.hands`] === 'on' ? 1 : undefined }, data.who).readings.find((r) => r.norm === norm)?.class;
+	};
+	const together = $derived(togetherText((id, side) => typedNumber(`test.${id}.${side === undefined ? '' : `${side}.`}value`), (id, extra) => typedNumber(`test.${id}.${extra}`), readAs));
+	const testIds = (i: number): string[] => data.ids.slice(2 * RANGE_IDS.length + 2 * i, 2 * RANGE_IDS.length + 2 * i + 2);
+	const openGroup = (group: string): boolean => FUNCTION_TESTS.some((t) => t.group === group && (data.tests.some((r) => r.test === t.id) || Object.keys(values).some((k) => k.startsWith(`test.${t.id}.`) && (values[k] ?? '') !== '' && !k.endsWith('.id') && !k.endsWith('.method'))));
+
+	let body = $state({ heightCm: '', massKg: '', shankCm: '', thighCm: '', trunkCm: '', footCm: '', shoeHeelCm: '' });
+	$effect.pre(() => {
+		if (body.heightCm !== '') return;
+		const s = data.setting;
+		const text = (n: number | null): string => (n === null ? '' : String(n));
+		body = { heightCm: text(s.heightCm), massKg: text(s.massKg), shankCm: text(s.shankCm), thighCm: text(s.thighCm), trunkCm: text(s.trunkCm), footCm: text(s.footCm), shoeHeelCm: text(s.shoeHeelCm) };
+	});
+	let technique = $derived(data.setting.technique ?? '');
+	let policyId = $derived<string>(data.setting.policyId);
 </script>
 
 <svelte:head><title>Measure · {data.head.name}</title></svelte:head>
-<KeyHelp keys={[['Tab', 'next value, left then right'], ['Enter', 'save the sheet'], ['1 … 6', 'other pages of this client']]} />
-<main class="page grid grid-cols-[1fr_19rem] gap-8 max-lg:grid-cols-1">
-	<form method="POST" action="?/ranges" use:enhance={saved} use:keepForm={'ranges'} novalidate>
-		<div class="mb-2 flex flex-wrap items-end gap-5">
+<KeyHelp keys={[['Tab', 'next value: left, then right'], ['↑ ↓', 'the same value of the movement above, below'], ['t', 'in a timed test: start and stop the clock'], ['+', 'in a counted test: one more'], ['Enter', 'save the sheet'], ['0 … 9', 'other pages of this client']]} />
+<main class="page grid grid-cols-[1fr_18.5rem] gap-6 max-xl:grid-cols-1">
+	<form method="POST" action="?/sheet" use:enhance={saved} use:keepForm={'sheet'} novalidate>
+		<div class="mb-1 flex flex-wrap items-end gap-x-5 gap-y-1">
 			<h2>Ranges</h2>
-			<Field name="day" label="Measured on" type="date" max={data.head.today} bind:value={day} wrong={wrong('day')} width="w-40" />
-			<p class="label max-w-96">Onset is where pain starts, tolerable where it becomes too much, end where it stops. Leave empty what was not measured.</p>
+			<Field name="day" label="Measured on" type="date" max={data.head.today} bind:value={day} wrong={at('day')} width="w-40" />
+			<p class="label max-w-lg">Onset is where pain starts, tolerable where it becomes too much, end where it stops. Faint is what was read last; leave empty what was not measured.</p>
 		</div>
-		<Said refused={lost || (form && 'message' in form && !form.field ? form.message : undefined)} done={form && 'done' in form ? form.done : undefined} />
-		{#each AXES as axis (axis)}
-			<fieldset class="rule mt-2 pt-2">
-				<legend class="sr-only">{AXIS_NAME[axis]}</legend>
-				<div class="flex flex-wrap items-baseline gap-x-4">
-					<h3>{AXIS_NAME[axis]}</h3>
-					<span class="label">{AXIS_HOW[axis]}{axis === WALL ? '; in cm, turned into degrees by this shank' : ''}</span>
-					<span class="label">usual {Math.round(USUAL_RANGE[axis])}°</span>
-					<span class="label text-ink">{difference(axis)}</span>
-				</div>
-				<div class="grid grid-cols-2 gap-x-8 max-sm:grid-cols-1">
-					{#each SIDES as side (side)}
-						{@const last = latest(axis, side)}
-						<div onfocusin={() => (focused = { axis, side })} class="py-1.5">
-							<input type="hidden" name="{axis}.{side}.id" value={id(axis, side)} />
-							<div class="flex items-end gap-2.5">
-								<span class="w-10 pb-2 font-semibold">{sideWord(side)}</span>
-								{#each FIELDS as field (field)}
-									{@const name = `${axis}.${side}.${field}`}
-									<Field
-										{name}
-										label={field}
-										bind:value={values[name]}
-										inputmode="decimal"
-										autocomplete="off"
-										width="w-17"
-										aria-label="{AXIS_NAME[axis]} {side} {field}"
-										aria-invalid={wrong(name) ? 'true' : undefined}
-									/>
-								{/each}
-								{#if axis === WALL && (degrees(axis, side, 'end') ?? degrees(axis, side, 'tolerable')) !== undefined}
-									<span class="pb-2 font-semibold">{Math.round(degrees(axis, side, 'end') ?? degrees(axis, side, 'tolerable') ?? 0)}°</span>
-								{/if}
-							</div>
-							{#each FIELDS as field (field)}{#if wrong(`${axis}.${side}.${field}`)}<p class="text-sm text-stop" data-testid="field-wrong">{wrong(`${axis}.${side}.${field}`)}</p>{/if}{/each}
-							{#if trouble(axis, side) && !FIELDS.some((f) => wrong(`${axis}.${side}.${f}`))}<p class="text-sm text-caution">{trouble(axis, side)}</p>{/if}
-							<p class="label pl-12">
-								{#if last}last {last.onset}° · {last.tolerable}° · {last.end}°{last.rawCm === null ? '' : ` (${last.rawCm} cm)`}, pain {last.pain}, {ago(last.day, data.head.today)}{:else}not measured yet{/if}
-							</p>
-						</div>
-					{/each}
-				</div>
-			</fieldset>
+		<Said refused={lost || (wrong && wrong.field === '' ? wrong.message : undefined)} done={form && 'done' in form ? form.done : undefined} />
+		<div class="grid grid-cols-[10.5rem_15rem_15rem_1fr] gap-x-3 pt-1 text-xs text-quiet max-lg:hidden" aria-hidden="true">
+			<span></span>
+			{#each ['Left', 'Right'] as s (s)}<span><span class="block text-sm font-bold text-ink">{s}</span><span class="flex gap-1">{#each ['onset', 'tolerable', 'end', 'pain'] as h (h)}<span class="w-[3.1rem] text-center leading-tight whitespace-nowrap">{h}</span>{/each}</span></span>{/each}
+			<span class="self-end">difference, usual</span>
+		</div>
+		{#each JOINTS as joint (joint)}
+			{#each RANGE_IDS.filter((id) => RANGES[id].joint === joint) as id (id)}
+				{@const i = RANGE_IDS.indexOf(id)}
+				<RangeRow kind={RANGES[id]} ids={[data.ids[2 * i] as string, data.ids[2 * i + 1] as string]} body={data.body} age={data.who.age} sex={data.who.sex} today={data.head.today} last={data.last[id] ?? {}} {values} {wrong} onfocus={(side) => (focused = { kind: id, side })} />
+			{/each}
 		{/each}
-		<div class="mt-4 flex items-center gap-4"><Act>Save ranges</Act><a href="/clients/{data.head.id}/ladder">See the ladder move</a></div>
-	</form>
-	<aside class="max-lg:order-first">
-		<div class="sheet p-4">
-			<h3>{AXIS_NAME[focused.axis]}, {focused.side}</h3>
-			<RangeFigure axis={focused.axis} degrees={shown} mirror={focused.side === 'left'} />
-			<p class="label">{shown === undefined ? 'Type a range and the figure bends along.' : `${Math.round(shown)}° tolerable; usual ${Math.round(USUAL_RANGE[focused.axis])}°`}</p>
+		<h2 class="mt-6">Function tests</h2>
+		<p class="label">Against published norms of {data.who.sex ?? 'no sex given'}, {data.who.age} years. Outside a table’s ages there is no norm.</p>
+		{#each TEST_GROUPS as group (group)}
+			<Fold title={group.replace(/^./, (c) => c.toUpperCase())} needed={openGroup(group)} class="mt-1 cursor-pointer py-1 font-semibold text-accent">
+				{#each FUNCTION_TESTS.filter((t) => t.group === group) as spec (spec.id)}
+					<TestRow {spec} ids={testIds(FUNCTION_TESTS.indexOf(spec))} who={data.who} {sore} last={data.tests.filter((t) => t.test === spec.id)} today={data.head.today} {values} {wrong} onfocus={(side) => (focused = { test: spec, side })} />
+				{/each}
+			</Fold>
+		{/each}
+		{#each together as t (t)}<p class="mt-1 border-l-4 border-edge bg-sheet px-3 py-1" data-testid="together">{t}</p>{/each}
+		<h2 class="mt-6">Questionnaire total</h2>
+		<div class="rule flex flex-wrap items-end gap-4 pt-2">
+			<input type="hidden" name="total.id" value={data.ids[data.ids.length - 3]} />
+			<Choice name="total.instrument" label="Questionnaire" bind:value={instrument} items={[{ value: '', name: 'none' }, ...QUESTIONNAIRES.map((q) => ({ value: q.id, name: `${q.name} (${q.about})` }))]} />
+			<Field name="total.version" label="Version: language, year" autocomplete="off" wrong={at('total.version')} width="w-40" />
+			<Field name="total.value" label="Total" inputmode="decimal" bind:value={total} wrong={at('total.value')} width="w-20" />
 		</div>
-		<form method="POST" action="?/body" class="mt-6 grid gap-3" use:enhance={sending(say)} use:keepForm={'body'} novalidate>
-			<h2>Body</h2>
-			<input type="hidden" name="id" value={data.ids[6]} />
-			<div class="flex gap-4">
-				<Field name="heightCm" label="Height" unit="cm" inputmode="decimal" bind:value={body.heightCm} wrong={wrong('heightCm')} width="w-20" />
-				<Field name="massKg" label="Mass" unit="kg" inputmode="decimal" bind:value={body.massKg} wrong={wrong('massKg')} width="w-20" />
+		<p class="label mt-1">{at('total.instrument') ?? (totalText || 'Only the total, its version and the day are kept; no items.')}</p>
+		<div class="sticky bottom-0 mt-4 flex items-center gap-4 border-t bg-paper py-2"><Act>Save the sheet</Act><span class="label">{count === 0 ? 'nothing entered yet' : `${count} ${count === 1 ? 'value' : 'values'} entered`}</span><a href="/clients/{data.head.id}/envelope">See the envelope</a></div>
+	</form>
+	<aside class="grid content-start gap-5 self-start max-xl:order-first max-sm:order-last xl:sticky xl:top-4 max-xl:grid-cols-2 max-sm:grid-cols-1">
+		{#if 'kind' in focused}
+			<div class="sheet p-4 max-sm:hidden">
+				<h3>{target}</h3>
+				<RangeFigure kind={focused.kind} degrees={bent} mirror={focused.side === 'left'} />
+				<p class="label">{bent === undefined ? RANGES[focused.kind].how : `${Math.round(bent)}°${usual ? `; usual ${Math.round(usual.low)}${usual.high === usual.low ? '' : `–${Math.round(usual.high)}`}°` : ''}`}</p>
 			</div>
-			<div class="flex gap-4">
-				<Field name="shankCm" label="Shank, if measured" unit="cm" inputmode="decimal" bind:value={body.shankCm} wrong={wrong('shankCm')} width="w-20" />
-				<Field name="thighCm" label="Thigh, if measured" unit="cm" inputmode="decimal" bind:value={body.thighCm} wrong={wrong('thighCm')} width="w-20" />
-			</div>
-			<p class="label">Measuring shank and thigh takes most of the error out of a solved seat.</p>
-			<div><Act kind="quiet">Save body</Act></div>
-		</form>
-		<form method="POST" action="?/way" class="mt-6 grid gap-3" use:enhance={sending(say)} use:keepForm={'way'}>
-			<h2>Way of working</h2>
-			<input type="hidden" name="id" value={data.ids[7]} />
-			<Choice name="technique" label="Technique taught" bind:value={technique} disabled={!data.licensed} items={[{ value: '', name: 'none: the ordinary rise' }, ...TECHNIQUES.map((t) => ({ value: t, name: TECHNIQUE_NAME[t] }))]} />
-			<Choice name="policyId" label="Pain policy" bind:value={policyId} disabled={!data.licensed} items={POLICY_IDS.map((p) => ({ value: p, name: POLICY_NAME[p] ?? p }))} />
-			{#if wrong('policyId')}<p class="text-sm text-stop">{wrong('policyId')}</p>{/if}
-			{#if data.licensed}<div><Act kind="quiet">Save way of working</Act></div>{:else}<p class="label">Technique and policy are a licensed user’s choice.</p>{/if}
-		</form>
+		{/if}
+		<DeviceDock {target} {about} {wants} {seed} {analyse} csvOf={streamCsv} {put} putSeconds={(s) => putValue(s.toFixed(1))} />
+		<Fold title="Body and shoes" needed={wrong !== undefined && wrong.field in body} class="cursor-pointer font-semibold">
+			<form method="POST" action="?/body" class="mt-2 grid gap-3" use:enhance={sending(say)} use:keepForm={'body'} novalidate>
+				<input type="hidden" name="id" value={data.ids[data.ids.length - 2]} />
+				<div class="grid grid-cols-2 gap-3">
+					<Field name="heightCm" label="Height" unit="cm" inputmode="decimal" bind:value={body.heightCm} wrong={at('heightCm')} width="w-18" />
+					<Field name="massKg" label="Mass" unit="kg" inputmode="decimal" bind:value={body.massKg} wrong={at('massKg')} width="w-18" />
+					<Field name="shankCm" label="Shank, if measured" unit="cm" inputmode="decimal" bind:value={body.shankCm} wrong={at('shankCm')} width="w-18" />
+					<Field name="thighCm" label="Thigh, if measured" unit="cm" inputmode="decimal" bind:value={body.thighCm} wrong={at('thighCm')} width="w-18" />
+					<Field name="trunkCm" label="Trunk, if measured" unit="cm" inputmode="decimal" bind:value={body.trunkCm} wrong={at('trunkCm')} width="w-18" />
+					<Field name="footCm" label="Foot, if measured" unit="cm" inputmode="decimal" bind:value={body.footCm} wrong={at('footCm')} width="w-18" />
+					<Field name="shoeHeelCm" label="Heel of the shoe" unit="cm" inputmode="decimal" bind:value={body.shoeHeelCm} wrong={at('shoeHeelCm')} width="w-18" />
+				</div>
+				<p class="label">Measured segments take most of the error out of a solved seat; a raised heel works like a wedge.</p>
+				<div><Act kind="quiet">Save body</Act></div>
+			</form>
+		</Fold>
+		<Fold title="Way of working" needed={wrong?.field === 'policyId' || wrong?.field === 'technique'} class="cursor-pointer font-semibold">
+			<form method="POST" action="?/way" class="mt-2 grid gap-3" use:enhance={sending(say)} use:keepForm={'way'}>
+				<input type="hidden" name="id" value={data.ids[data.ids.length - 1]} />
+				<Choice name="technique" label="Technique taught" bind:value={technique} disabled={!data.licensed} items={[{ value: '', name: 'none: the ordinary rise' }, ...TECHNIQUES.map((t) => ({ value: t, name: TECHNIQUE_NAME[t] }))]} />
+				<Choice name="brace" label="Bracing" value={data.setting.brace} disabled={!data.licensed} items={BRACES.map((b) => ({ value: b, name: BRACE[b].title }))} />
+				<Choice name="policyId" label="Pain policy" bind:value={policyId} disabled={!data.licensed} items={POLICY_IDS.map((p) => ({ value: p, name: POLICY_NAME[p] ?? p }))} />
+				{#if at('policyId')}<p class="text-sm text-stop">{at('policyId')}</p>{/if}
+				{#if data.licensed}<div><Act kind="quiet">Save way of working</Act></div>{:else}<p class="label">Technique, bracing and policy are a licensed user’s choice.</p>{/if}
+			</form>
+		</Fold>
 	</aside>
 </main>

@@ -5,11 +5,12 @@ import { orError, refusal, refuseField } from '#lib/server/http/respond.ts';
 import { checkIn } from '#lib/server/usecase/check-in.ts';
 import { showClient } from '#lib/server/usecase/show-client.ts';
 import { regionName } from '#lib/wording/names.ts';
+import { regionsOf } from '#lib/server/usecase/record.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, params }) =>
 	clientPage(locals, params.id, 'mornings', (r, _, ctx) => {
-		const regions = Object.keys(r.head.setting.usual);
+		const regions = regionsOf(r);
 		const ids = formIds(ctx, regions.length + 1);
 		return {
 			regions: regions.map((region, i) => ({ region, id: ids[i] as string })),
@@ -25,7 +26,7 @@ export const actions: Actions = {
 		const form = await request.formData();
 		const ctx = contextIn(locals);
 		const { record } = orError(await showClient(ctx, params.id, 'enter a morning', () => null, 'check in'));
-		const parsed = parseMorning(form, Object.keys(record.head.setting.usual), regionName);
+		const parsed = parseMorning(form, regionsOf(record), regionName);
 		if (!parsed.ok) return refuseField(form, parsed.field, parsed.message);
 		const done = await checkIn(ctx, { clientId: params.id, ...parsed.value });
 		return done.ok ? { done: done.value.corrected ? 'Corrected; the earlier entry is kept beside it.' : 'Entered.' } : refusal(form, done.refusal);

@@ -49,7 +49,7 @@
 </script>
 
 <svelte:head><title>Morning · {data.head.name}</title></svelte:head>
-<KeyHelp keys={[['1 … 6', 'other pages of this client']]} />
+<KeyHelp keys={[['0 … 9', 'other pages of this client']]} />
 <main class="page max-w-2xl">
 	<h2>Next morning</h2>
 	<p class="label">Before getting going. A session’s next morning is the entry of the following day; an entry for a day that has one corrects it.</p>

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { dayNumber } from '#lib/core/base/calendar-day.ts';
-	import { AXES, SIDES, type Axis, type Side } from '#lib/core/body/axis.ts';
+	import { MAIN_AXES, SIDES, type Axis, type Side } from '#lib/core/body/axis.ts';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import PainChart from '#lib/ui/PainChart.svelte';
 	import RangeTrend from '#lib/ui/RangeTrend.svelte';
@@ -20,7 +20,7 @@
 </script>
 
 <svelte:head><title>Trend · {data.head.name}</title></svelte:head>
-<KeyHelp keys={[['1 … 6', 'other pages of this client']]} />
+<KeyHelp keys={[['0 … 9', 'other pages of this client']]} />
 <main class="page">
 	{#each data.regions as r (r.region)}
 		<section aria-label="Pain">
@@ -32,7 +32,7 @@
 	<div class="mt-5 grid grid-cols-[20rem_1fr] gap-9 max-lg:grid-cols-1">
 		<section aria-label="Range over time">
 			<h2>Tolerable range over time</h2>
-			{#each AXES as axis (axis)}
+			{#each MAIN_AXES as axis (axis)}
 				<div class="rule py-2">
 					<h3 class="text-base">{AXIS_NAME[axis]}</h3>
 					{#if points(axis).length > 0}<RangeTrend points={points(axis)} />{/if}

@@ -1,0 +1,87 @@
+/** Writing a step in few lines: what most steps share is filled in here, and nowhere guessed. */
+import type { Dials, Dial } from '../core/exercise/dial.ts';
+import type { Counts, Dose, Equipment, Fault, Gate, Purpose, Step, Tag } from '../core/exercise/family.ts';
+import type { StepPosture } from '../core/exercise/step-posture.ts';
+import { FAULTS } from './faults.ts';
+
+export interface Bare {
+	readonly dials: Dials;
+	readonly posture: StepPosture;
+	readonly gates?: readonly Gate[];
+	/** Start and end of the usual dose. */
+	readonly dose: readonly [start: Dose, target: Dose];
+	readonly counts?: Counts;
+	readonly easier?: string;
+	readonly next?: Readonly<Record<string, Dial>>;
+	readonly tags?: readonly Tag[];
+	readonly kit?: readonly (Equipment | readonly Equipment[])[];
+	readonly serves?: readonly Purpose[];
+	readonly cautions?: readonly string[];
+	readonly faults: readonly string[];
+	readonly cues?: readonly string[];
+	readonly tempo?: readonly [down: number, pause: number, up: number];
+	readonly sources?: readonly string[];
+	readonly drawn?: Step['drawn'];
+}
+
+export const step = (id: string, title: string, short: string, what: string, b: Bare): Step => ({
+	id,
+	title,
+	short,
+	what,
+	dials: b.dials,
+	posture: b.posture,
+	gates: b.gates ?? [],
+	usualDose: { start: b.dose[0], target: b.dose[1] },
+	...(b.counts === undefined ? {} : { counts: b.counts }),
+	easier: b.easier ?? null,
+	next: Object.entries(b.next ?? {}).map(([to, dial]) => ({ to, dial })),
+	tags: b.tags ?? [],
+	...(b.kit === undefined ? {} : { equipment: b.kit }),
+	...(b.serves === undefined ? {} : { serves: b.serves }),
+	cautions: b.cautions ?? [],
+	faults: b.faults,
+	...(b.cues === undefined ? {} : { cues: b.cues }),
+	...(b.tempo === undefined ? {} : { tempo: b.tempo }),
+	...(b.drawn === undefined ? {} : { drawn: b.drawn }),
+	sources: b.sources ?? ['common-practice']
+});
+
+const dose = (sets: number, reps: number): Dose => ({ sets, reps });
+/** Doses as habit has them: five when learning, ten to three tens. */
+export const DOSE = {
+	learning: [dose(1, 5), dose(3, 10)],
+	ten: [dose(1, 10), dose(3, 10)],
+	eachSide: [dose(1, 5), dose(2, 10)],
+	eight: [dose(1, 8), dose(3, 10)],
+	squeeze: [dose(1, 8), dose(2, 20)],
+	high: [dose(2, 12), dose(4, 15)],
+	calf: [dose(2, 10), dose(3, 20)],
+	stance: [dose(2, 10), dose(3, 20)],
+	isometric: [dose(3, 30), dose(5, 45)],
+	hold: [dose(2, 10), dose(3, 30)],
+	stretch: [dose(2, 30), dose(4, 45)],
+	walk: [dose(2, 10), dose(5, 15)],
+	power: [dose(1, 5), dose(3, 8)],
+	drill: [dose(1, 4), dose(2, 6)],
+	minutes: [dose(1, 60), dose(3, 60)],
+	breaths: [dose(1, 5), dose(2, 10)]
+} as const satisfies Readonly<Record<string, readonly [Dose, Dose]>>;
+
+export const clean = (step: string, sets: number, reps: number): Gate => ({ kind: 'clean-reps', step, sets, reps });
+export const held = (step: string, sec: number): Gate => ({ kind: 'held', step, sec });
+export const mastered = (step: string): Gate => ({ kind: 'mastered', step });
+export const sides = (step: string, share: number): Gate => ({ kind: 'sides-within', step, share });
+export const faultFree = (step: string, fault: string): Gate => ({ kind: 'fault-free', step, fault });
+export const felt = (step: string): Gate => ({ kind: 'felt', step });
+export const confident = (step: string, least: number): Gate => ({ kind: 'confidence', step, least });
+
+/** The faults a family watches for, from the one list. */
+export const watch = (...ids: readonly string[]): readonly Fault[] =>
+	ids.map((id) => {
+		const fault = FAULTS.find((f) => f.id === id);
+		if (fault === undefined) throw new Error(`no fault ${id}`);
+		return fault;
+	});
+/** Those that any of the steps names. */
+export const faultsOf = (steps: readonly Step[]): readonly Fault[] => watch(...new Set(steps.flatMap((s) => s.faults)));

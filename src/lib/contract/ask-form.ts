@@ -1,0 +1,52 @@
+/** What hurts, goals and the arrival card as forms. */
+import { z } from 'zod';
+import { partOf, SPOTS } from '#lib/core/body/place.ts';
+import { SIDES } from '#lib/core/body/axis.ts';
+import { PAIN_AT } from '#lib/core/session/record.ts';
+import { region, text, typed, uuid } from './basics.ts';
+
+const needed = (label: string) =>
+	typed(label, 0, 10).transform((v, ctx) => {
+		if (v !== undefined && Number.isInteger(v)) return v;
+		ctx.addIssue({ code: 'custom', message: `${label}: choose 0 to 10.` });
+		return z.NEVER;
+	});
+const answer = (label: string) => z.enum(['yes', 'no', 'unknown'], `${label}: answer yes, no or unknown.`);
+
+export const POSITIONS = ['standing', 'stairs', 'squatting', 'sitting', 'rising', 'bending', 'kneeling', 'lying', 'walking'] as const;
+
+export const complaintForm = z
+	.object({
+		id: uuid,
+		settingId: uuid,
+		region,
+		spot: text(40),
+		usualMorning: needed('Usual morning'),
+		worst: needed('Worst'),
+		easing: text(200),
+		stiffnessMin: typed('Stiffness', 0, 600, 'min'),
+		painAt: z.union([z.literal(''), z.enum(PAIN_AT)]),
+		loaded: answer('Only under load'),
+		position: z.union([z.literal(''), z.enum(POSITIONS)])
+	})
+	.superRefine((f, ctx) => {
+		const part = partOf(f.region);
+		if (part === undefined) ctx.addIssue({ code: 'custom', path: ['region'], message: 'Choose a place on the map or from the list.' });
+		else if (!SPOTS[part].includes(f.spot)) ctx.addIssue({ code: 'custom', path: ['spot'], message: `Where in the ${part}: ${SPOTS[part].join(', ')}.` });
+	});
+
+export const goalForm = z.object({
+	id: uuid,
+	replaces: z.union([z.literal(''), uuid]),
+	activity: text(40).min(1, 'Choose an activity.'),
+	label: text(120),
+	score: needed('Able now'),
+	confidence: z.union([z.literal('').transform(() => undefined), needed('Confidence')]),
+	side: z.enum(['', ...SIDES]),
+	tie: z.union([z.literal(''), z.string().regex(/^[a-z-]{1,30}:[a-z-]{1,40}$/, 'Choose a point from the list.')]),
+	heightCm: typed('Height', 5, 80, 'cm'),
+	sets: typed('Sets', 1, 20).optional(),
+	reps: typed('Repetitions', 1, 100).optional()
+});
+
+export const arriveForm = z.object({ id: uuid, fever: answer('Fever'), fall: answer('A fall'), newSwelling: answer('New swelling') });

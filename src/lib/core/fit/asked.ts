@@ -1,0 +1,201 @@
+/**
+ * What a step asks of a body in a set-up, whatever its movement: degrees by axis of the working leg and of the other, relative moments,
+ * and whether the pose stands at all. One table over the movements; the models are in `posture`.
+ */
+import { MODEL_ERROR, type Axis, type Side } from '../body/axis.ts';
+import { unreachable } from '../base/result.ts';
+import type { Step } from '../exercise/family.ts';
+import type { StepPosture } from '../exercise/step-posture.ts';
+import { isSquat } from '../exercise/step-posture.ts';
+import { bridge } from '../posture/bridge.ts';
+import { heelRaise } from '../posture/heel-raise.ts';
+import { hinge } from '../posture/hinge.ts';
+import { kneeExtension } from '../posture/knee-extension.ts';
+import { legPress } from '../posture/leg-press.ts';
+import { postureInShort } from '../posture/posture.ts';
+import type { CheckId, Limits, SquatProblem } from '../posture/problem.ts';
+import { splitSquat, type SplitSquatProblem } from '../posture/split-squat.ts';
+import { asSquat, type StepDownProblem } from '../posture/step-down.ts';
+import { stepUp } from '../posture/step-up.ts';
+import type { Demand, MovementCheckId } from '../posture/verdict.ts';
+import { asksOfPoses } from '../figure/key-pose.ts';
+import type { FitContext, SolvedSetup } from './context.ts';
+import { axisLimit } from './limits.ts';
+import { ankleCap, depthFor, isSquatStep, standAt, techniqueFor } from './squat-stand.ts';
+
+export interface JointMoments {
+	readonly knee?: number;
+	readonly hip?: number;
+	readonly back?: number;
+	readonly ankle?: number;
+}
+
+export interface Asked {
+	/** Of the working leg, or of both. */
+	readonly demand: Demand;
+	/** Of the other leg, where the legs do different things. */
+	readonly other: Demand | null;
+	/** Relative, N·m per leg; for comparing set-ups. */
+	readonly moments: JointMoments;
+	/** Balance and reach hold; ranges are judged elsewhere. */
+	readonly stands: boolean;
+	readonly failing: readonly (CheckId | MovementCheckId)[];
+}
+
+/** Extra knee bend while the foot swings over a step's edge, degrees. @source common-practice 20–25° */
+export const SWING_CLEARANCE = 20;
+
+const SQUAT_AXES: readonly Axis[] = ['kneeFlexion', 'thighTrunkFlexion', 'weightBearingDorsiflexion'];
+const AXES_OF: Readonly<Record<Exclude<StepPosture['movement'], 'pose'>, readonly Axis[]>> = {
+	squat: SQUAT_AXES,
+	'sit-to-stand': SQUAT_AXES,
+	'step-up': SQUAT_AXES,
+	'step-down': SQUAT_AXES,
+	'split-squat': [...SQUAT_AXES, 'hipExtension', 'bigToeExtension'],
+	hinge: ['kneeFlexion', 'thighTrunkFlexion', 'straightLegRaise'],
+	bridge: ['kneeFlexion'],
+	'knee-extension': ['kneeFlexion'],
+	'leg-press': ['kneeFlexion', 'thighTrunkFlexion'],
+	'heel-raise': ['weightBearingDorsiflexion', 'bigToeExtension', 'kneeFlexion']
+};
+
+const axesKnown = new WeakMap<StepPosture, readonly Axis[]>();
+/** Steps that ask the same axes share one array, so that what is worked out for it is found again. */
+const same = new Map<string, readonly Axis[]>();
+
+/** The axes a step asks for, in the order they are shown; the same array each time. */
+export function axesOf(step: Step): readonly Axis[] {
+	const known = axesKnown.get(step.posture);
+	if (known !== undefined) return known;
+	const asks = axesOfPosture(step.posture);
+	const axes = same.get(asks.join()) ?? asks;
+	same.set(asks.join(), axes);
+	axesKnown.set(step.posture, axes);
+	return axes;
+}
+
+function axesOfPosture(p: StepPosture): readonly Axis[] {
+	if (p.movement === 'pose') return Object.keys(asksOfPoses(p)) as Axis[];
+	if (p.movement === 'heel-raise') return AXES_OF['heel-raise'].filter((a) => (a === 'weightBearingDorsiflexion' ? p.dropDeg !== undefined || p.kneeDeg !== undefined : a === 'kneeFlexion' ? p.kneeDeg !== undefined : true));
+	return AXES_OF[p.movement];
+}
+
+/** Error of a demand: a feet-back rise swings on the trunk, so its hip band is wider. @source common-practice posture bands */
+export const errorOf = (axis: Axis, step: Step, ctx: FitContext): number =>
+	axis === 'thighTrunkFlexion' && step.posture.movement === 'sit-to-stand' && techniqueFor(step, ctx.technique, ctx.teach) === undefined ? 9 : MODEL_ERROR[axis];
+
+/** The rear heel may stand lower where the toes bend less, but not below this, or the foot is flat. @source common-practice */
+const LEAST_PITCH = 45;
+const PITCH = 60;
+
+const pitches = new WeakMap<FitContext, number>();
+
+/** Heel height of the rear foot, degrees: what the toes of the side behind allow, between 45 and 60. */
+function rearPitch(ctx: FitContext): number {
+	const found = pitches.get(ctx);
+	if (found !== undefined) return found;
+	const behind: readonly Side[] = ctx.side === undefined ? ['left', 'right'] : [ctx.side === 'left' ? 'right' : 'left'];
+	const known = behind.flatMap((side) => {
+		const l = axisLimit('bigToeExtension', side, ctx.envelope, ctx.protocolLimits ?? [], ctx.rules, ctx.today, true);
+		return l.kind === 'known' ? [Math.floor(l.limit - l.margin - MODEL_ERROR.bigToeExtension)] : [];
+	});
+	const pitch = Math.min(PITCH, Math.max(LEAST_PITCH, Math.min(...known)));
+	pitches.set(ctx, pitch);
+	return pitch;
+}
+
+/** The split squat of a step in a set-up. */
+export function splitOf(step: Step, ctx: FitContext, setup: SolvedSetup | null, limits: Limits): SplitSquatProblem {
+	const p = step.posture;
+	if (p.movement !== 'split-squat') throw new Error(`${step.id} is no split squat`);
+	const thighDeg = setup?.thighDeg ?? p.thighDeg;
+	return {
+		body: ctx.body,
+		technique: techniqueFor(step, ctx.technique, ctx.teach) ?? 'parallel',
+		limits,
+		rearPitchDeg: rearPitch(ctx),
+		...(thighDeg === undefined ? {} : { thighDeg }),
+		...(p.stride === undefined ? {} : { strideCm: 100 * p.stride * ctx.body.heightM }),
+		...(p.frontElevationCm === undefined ? {} : { frontElevationCm: p.frontElevationCm }),
+		...(p.load === undefined ? {} : { load: p.load })
+	};
+}
+
+/** The step-down of a step in a set-up. */
+export function stepDownOf(step: Step, ctx: FitContext, setup: SolvedSetup | null, limits: Limits): StepDownProblem {
+	const p = step.posture;
+	if (p.movement !== 'step-down') throw new Error(`${step.id} is no step-down`);
+	return {
+		body: ctx.body,
+		stepCm: setup?.stepCm ?? p.stepCm,
+		technique: techniqueFor(step, ctx.technique, ctx.teach) ?? 'parallel',
+		freeLegDeg: p.freeLegDeg,
+		limits,
+		...(p.heelWedgeCm === undefined ? {} : { heelWedgeCm: p.heelWedgeCm }),
+		...(p.load === undefined ? {} : { load: p.load })
+	};
+}
+
+/** Range checks are judged against limits elsewhere: what is left says whether the pose stands. */
+const BALANCE: ReadonlySet<string> = new Set(['comAheadOfHeelLimit', 'comBehindToeLimit', 'reach', 'anatomicalKnee', 'trunkLean']);
+const failingOf = (checks: readonly { readonly id: CheckId | MovementCheckId; readonly slack: number }[]): readonly (CheckId | MovementCheckId)[] => checks.filter((c) => BALANCE.has(c.id) && c.slack < -1e-6).map((c) => c.id);
+
+const asked = (demand: Demand, moments: JointMoments, checks: readonly { readonly id: CheckId | MovementCheckId; readonly slack: number }[], other: Demand | null = null): Asked => {
+	const failing = failingOf(checks);
+	return { demand, other, moments, stands: failing.length === 0, failing };
+};
+
+function askedOfSquat(problem: SquatProblem): Asked {
+	const { angles, moments, failing } = postureInShort(problem);
+	const { kneeFlexion, thighTrunkFlexion, weightBearingDorsiflexion } = angles;
+	return { demand: { kneeFlexion, thighTrunkFlexion, weightBearingDorsiflexion }, other: null, moments: { knee: moments.kneePerLeg, hip: moments.hipPerLeg, back: moments.lumbosacral }, stands: failing.length === 0, failing };
+}
+
+/** Asks the model. `limits` only steer techniques that spend the ankle; they are judged by the caller. */
+export function askedBy(step: Step, ctx: FitContext, setup: SolvedSetup | null, limits: Limits = {}): Asked {
+	const p = step.posture;
+	const { body } = ctx;
+	if (isSquatStep(step)) {
+		return askedOfSquat({ ...standAt(step, ctx, setup), depth: depthFor(step, setup), limits: ankleCap(limits) });
+	}
+	if (isSquat(p)) throw new Error('unreachable: a squat posture is a squat step');
+	switch (p.movement) {
+		case 'step-up': {
+			const q = stepUp({ body, stepCm: setup?.stepCm ?? p.stepCm, swingClearanceDeg: SWING_CLEARANCE, ...(p.load === undefined ? {} : { load: p.load }) });
+			return asked(q.demand, { knee: q.moments.kneePerLeg, hip: q.moments.hipPerLeg, back: q.moments.lumbosacral }, q.checks);
+		}
+		case 'step-down':
+			return askedOfSquat(asSquat(stepDownOf(step, ctx, setup, ankleCap(limits))));
+		case 'split-squat': {
+			const q = splitSquat(splitOf(step, ctx, setup, ankleCap(limits)));
+			return asked(q.demand, { knee: q.moments.kneePerLeg, hip: q.moments.hipPerLeg, back: q.moments.lumbosacral }, q.checks, q.rearDemand);
+		}
+		case 'hinge': {
+			const q = hinge({ body, handleCm: setup?.handleCm ?? p.handleCm, close: p.close, loadKg: p.load?.kg ?? 0, ...(p.bar === undefined ? {} : { bar: p.bar }), ...(p.oneLeg === true ? { oneLeg: true } : {}) });
+			const { weightBearingDorsiflexion: _, ...demand } = q.demand;
+			return asked(demand, { knee: q.moments.kneePerLeg, hip: q.moments.hipPerLeg, back: q.moments.lumbosacral }, q.checks);
+		}
+		case 'bridge': {
+			const q = bridge({ body, legs: p.legs, loadKg: p.load?.kg ?? 0, ...(setup?.feetCm === undefined ? { kneeDeg: p.kneeDeg } : { footDistCm: setup.feetCm }), ...(p.shoulderCm === undefined ? {} : { shoulderCm: p.shoulderCm }), ...(p.footCm === undefined ? {} : { footCm: p.footCm }) });
+			return asked({ kneeFlexion: q.kneeFlexion }, { knee: q.moments.kneePerLeg, hip: q.moments.hipPerLeg, back: q.moments.lumbosacral }, q.checks);
+		}
+		case 'knee-extension': {
+			const at = p.toDeg;
+			const q = kneeExtension({ body, kneeDeg: at, ...(p.by === 'cuff' ? { cuffKg: p.load?.kg ?? 0 } : p.by === 'machine' ? { machineKg: p.load?.kg ?? 0 } : {}) });
+			return asked({ kneeFlexion: Math.max(p.fromDeg, p.toDeg) }, { knee: q.total, hip: 0, back: 0 }, []);
+		}
+		case 'leg-press': {
+			const q = legPress({ body, sledCm: setup?.sledCm ?? p.sledCm, railDeg: p.railDeg, backDeg: p.backDeg, legs: p.legs, loadKg: p.load?.kg ?? 0 });
+			return asked({ kneeFlexion: q.kneeFlexion, thighTrunkFlexion: q.thighTrunkFlexion }, { knee: q.moments.kneePerLeg, hip: q.moments.hipPerLeg, back: 0 }, q.checks);
+		}
+		case 'heel-raise': {
+			const q = heelRaise({ body, pitchDeg: p.pitchDeg, legs: p.legs, loadKg: p.load?.kg ?? 0, ...(p.kneeDeg === undefined ? {} : { kneeDeg: p.kneeDeg }) });
+			const drop = p.dropDeg === undefined ? {} : { weightBearingDorsiflexion: Math.max(p.dropDeg, q.demand.weightBearingDorsiflexion ?? 0) };
+			return asked({ ...q.demand, ...drop }, { knee: 0, hip: 0, back: 0, ankle: q.moment }, []);
+		}
+		case 'pose':
+			return asked(asksOfPoses(p), {}, []);
+		default:
+			return unreachable(p);
+	}
+}

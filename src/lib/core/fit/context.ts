@@ -1,0 +1,75 @@
+/** What a fit is judged in: body, technique, envelope, limits, the room and what was seen. And what a step is set up to. */
+import type { Side } from '../body/axis.ts';
+import type { Body } from '../body/body.ts';
+import type { Day } from '../base/calendar-day.ts';
+import type { Envelope, ProtocolLimit } from '../client/envelope.ts';
+import type { Withheld } from '../client/screening.ts';
+import type { Equipment, Position } from '../exercise/family.ts';
+import type { Technique } from '../posture/problem.ts';
+import type { Build, Furniture } from './furniture.ts';
+import type { FitRules } from './rules.ts';
+
+/** The lengths of a set-up; a step has at most one of its own, and a wedge. */
+export interface SolvedSetup {
+	readonly seatCm?: number;
+	readonly thighDeg?: number;
+	readonly stepCm?: number;
+	readonly handleCm?: number;
+	readonly sledCm?: number;
+	readonly feetCm?: number;
+	readonly heelWedgeCm?: number;
+	readonly build?: Build;
+}
+
+/** The lengths in the order they are shown, with their unit. A larger value is harder (1) or gentler (−1). */
+export const LENGTHS = [
+	['seatCm', 'cm', -1],
+	['thighDeg', 'deg', 1],
+	['stepCm', 'cm', 1],
+	['handleCm', 'cm', -1],
+	['sledCm', 'cm', -1],
+	['feetCm', 'cm', -1]
+] as const;
+export type Length = (typeof LENGTHS)[number][0];
+
+export interface Observed {
+	readonly step: string;
+	readonly setup: SolvedSetup;
+	readonly date: Day;
+}
+
+export type Tolerance = 'yes' | 'no' | 'unknown';
+
+export interface FitContext {
+	readonly body: Body;
+	/** The technique being taught; undefined is the ordinary rise for seats and parallel for squats. */
+	readonly technique?: Technique;
+	readonly rules: FitRules;
+	readonly today: Day;
+	readonly envelope: Envelope;
+	readonly protocolLimits?: readonly ProtocolLimit[];
+	readonly furniture?: Furniture;
+	readonly observed?: readonly Observed[];
+	/** Side that works in one-sided steps; left out, both are asked. */
+	readonly side?: Side;
+	/** Heel of the shoes that are worn, cm. */
+	readonly shoeHeelCm?: number;
+	/** Tags that open flags withhold: a step that carries one is blocked, whatever was seen. */
+	readonly withheld?: readonly Withheld[];
+	/** The technique is being taught, so that even daily seats are done in it. */
+	readonly teach?: boolean;
+	/** What is at hand; left out, equipment is not asked about. */
+	readonly equipment?: readonly Equipment[];
+	/** Positions the client can be in; what is not named is unknown. */
+	readonly positions?: Readonly<Partial<Record<Position, Tolerance>>>;
+}
+
+/** The set-up's own length, whichever it is. */
+export function lengthIn(setup: SolvedSetup | null | undefined): { readonly of: Length; readonly value: number; readonly unit: 'cm' | 'deg'; readonly harder: 1 | -1 } | null {
+	if (setup === null || setup === undefined) return null;
+	for (const [of, unit, harder] of LENGTHS) {
+		const value = setup[of];
+		if (value !== undefined) return { of, value, unit, harder };
+	}
+	return null;
+}

@@ -1,0 +1,80 @@
+/**
+ * Distance to a goal that is a point on a ladder: edges still to climb, centimetres still to lower, degrees still missing. Worked out
+ * from today's step and this client's fit; it says how far, not how long.
+ */
+import type { Axis, Side } from '../body/axis.ts';
+import type { LadderPoint } from '../client/goal.ts';
+import { stepOf, type ExerciseFamily, type Step } from '../exercise/family.ts';
+import { lengthOf } from '../exercise/step-posture.ts';
+import { reachOf } from './compare-techniques.ts';
+import type { FitContext } from './context.ts';
+import { bothLimits, fitStep, type StepFit } from './fit.ts';
+import { solveSetup } from './solve.ts';
+import { isSquatStep } from './squat-stand.ts';
+
+export interface GoalDistance {
+	/** Edges from the current step; null when no path leads there, or nothing is prescribed yet. */
+	readonly edges: number | null;
+	/** The height today's ranges allow, and how far from the goal it lies; null where the goal has no height. */
+	readonly height: 'seat' | 'step' | null;
+	readonly heightNow: number | null;
+	readonly cmToGo: number | null;
+	readonly short: { readonly axis: Axis; readonly side: Side; readonly degrees: number } | null;
+	readonly verdict: StepFit['verdict'];
+	readonly reached: boolean;
+}
+
+/** The step as it would be at the goal's own height: a seat, or a step. */
+function stepAt(step: Step, heightCm: number | undefined): Step {
+	if (heightCm === undefined) return step;
+	const p = step.posture;
+	if (isSquatStep(step) && step.posture.adjust === 'seat') return { ...step, posture: { ...step.posture, depth: { seatCm: heightCm } } };
+	return p.movement === 'step-up' || p.movement === 'step-down' ? { ...step, posture: { ...p, stepCm: heightCm } } : step;
+}
+
+/** Does the goal's height matter to this step? */
+export const takesHeight = (step: Step): 'seat' | 'step' | null => {
+	const length = lengthOf(step.posture);
+	return length === 'seat' || length === 'step' ? length : null;
+};
+
+/** Undefined when the family does not know the step. */
+export function goalDistance(family: ExerciseFamily, point: LadderPoint, currentStep: string | undefined, ctx: FitContext): GoalDistance | undefined {
+	const step = stepOf(family, point.step);
+	if (step === undefined) return undefined;
+	const wanted = stepAt(step, point.heightCm);
+	const fit = fitStep(wanted, ctx);
+	const height = point.heightCm === undefined ? null : takesHeight(step);
+	const heightNow = height === 'seat' ? (solveSetup(wanted, ctx, bothLimits(wanted, ctx))?.setup.seatCm ?? null) : height === 'step' ? floored(reachOf(wanted, ctx)?.value) : null;
+	const open = fit.verdict === 'fits' || fit.verdict === 'watch';
+	const cmToGo = heightNow === null || point.heightCm === undefined ? null : open ? 0 : Math.max(0, height === 'seat' ? heightNow - point.heightCm : point.heightCm - heightNow);
+	const worst = fit.limiting.find((l) => l.short > 0);
+	const edges = currentStep === undefined ? null : pathLength(family, currentStep, point.step);
+	return {
+		edges,
+		height,
+		heightNow,
+		cmToGo,
+		short: worst === undefined ? null : { axis: worst.axis, side: worst.side, degrees: worst.short },
+		verdict: fit.verdict,
+		reached: edges === 0 && open
+	};
+}
+
+/** Fewest edges of the ladder from one step to another; null when none lead there. */
+export function pathLength(family: ExerciseFamily, from: string, to: string): number | null {
+	const seen = new Map<string, number>([[from, 0]]);
+	const todo = [from];
+	for (let id = todo.shift(); id !== undefined; id = todo.shift()) {
+		const far = seen.get(id) as number;
+		if (id === to) return far;
+		for (const e of stepOf(family, id)?.next ?? [])
+			if (!seen.has(e.to)) {
+				seen.set(e.to, far + 1);
+				todo.push(e.to);
+			}
+	}
+	return null;
+}
+
+const floored = (cm: number | undefined): number | null => (cm === undefined || !Number.isFinite(cm) ? null : Math.floor(cm));

@@ -1,0 +1,142 @@
+/**
+ * Function tests as nouns: what is done, what is written down, how it is scored, and which numbers follow from it. Times in seconds,
+ * counts in repetitions, distances in m or cm, force in N. Classes are read off published norms, which come in as data.
+ */
+import type { Better } from './symmetry.ts';
+import type { ChangeRule } from './change.ts';
+import { conflicting, readNorm, type Norm, type Person, type Reading } from './norm.ts';
+
+export const TEST_GROUPS = ['rising and walking', 'balance', 'endurance', 'hops and reach', 'strength', 'trunk'] as const;
+export type TestGroup = (typeof TEST_GROUPS)[number];
+
+/** One more number or tick that a test needs. */
+export interface Extra {
+	readonly id: string;
+	readonly label: string;
+	readonly unit: string;
+	readonly possible: readonly [number, number];
+	readonly needed?: true;
+	/** A yes-or-no fact: 1 or 0. */
+	readonly tick?: true;
+}
+
+export interface TestSpec {
+	readonly id: string;
+	readonly title: string;
+	readonly group: TestGroup;
+	readonly unit: 's' | 'reps' | 'm' | 'cm' | 'N' | 'points';
+	readonly better: Better;
+	readonly sided: boolean;
+	/** How it is taken: with the timer, the counter, or typed. */
+	readonly take: 'timer' | 'counter' | 'typed' | 'force';
+	readonly possible: readonly [number, number];
+	readonly whole?: true;
+	/** Readings above it count as it: the clock is stopped there. */
+	readonly ceiling?: number;
+	readonly protocol: readonly string[];
+	readonly caution?: string;
+	readonly extras: readonly Extra[];
+	readonly norms: readonly Norm[];
+	readonly changes: readonly ChangeRule[];
+	readonly sources: readonly string[];
+}
+
+export type Extras = Readonly<Record<string, number | undefined>>;
+
+export interface TestPerson extends Person {
+	readonly heightCm: number;
+	readonly massKg: number;
+}
+
+/** The score that counts: hands used in a chair stand score nothing; a stance is stopped at its ceiling. */
+export function scored(spec: TestSpec, value: number, extras: Extras): number {
+	if (extras.hands === 1 && spec.id === 'chair-stand-30s') return 0;
+	return spec.ceiling === undefined ? value : Math.min(value, spec.ceiling);
+}
+
+const G = 9.81;
+
+/** What follows from a reading, by name. Absent where something it needs is absent. */
+export function derived(spec: TestSpec, value: number, x: Extras, who: TestPerson): Readonly<Record<string, number>> {
+	const out: Record<string, number> = {};
+	const put = (name: string, n: number | undefined): void => void (n !== undefined && Number.isFinite(n) && (out[name] = n));
+	const has = (...names: string[]): boolean => names.every((n) => x[n] !== undefined);
+	const at = (n: string): number => x[n] as number;
+	if (spec.id === 'walk-40m') put('speed', 40 / value);
+	if (spec.id === 'gait-4m') put('speed', 4 / value);
+	if (spec.id === 'sit-to-stand-5x') put('points', chairPoints(value));
+	if (spec.id === 'gait-4m') put('points', gaitPoints(value));
+	if (spec.id === 'four-stage-balance' && has('sideBySide', 'semiTandem')) put('points', balancePoints(at('sideBySide'), at('semiTandem'), value));
+	if (spec.id === 'stair-climb' && has('steps', 'riseCm', 'upSec')) put('power', stairPower(who.massKg, (at('steps') * at('riseCm')) / 100, at('upSec')));
+	if (spec.id === 'six-minute-walk') {
+		const p = predictedWalk(who);
+		put('predicted', p?.metres);
+		put('overLowerLimit', p === undefined ? undefined : value - p.lowerLimit);
+		put('percentOfPredicted', p === undefined ? undefined : (100 * value) / p.metres);
+	}
+	if (spec.unit === 'N') {
+		put('bodyWeightPercent', (100 * value) / (who.massKg * G));
+		if (has('leverCm')) put('torque', (value * at('leverCm')) / 100);
+		if (has('leverCm')) put('torquePerKg', (value * at('leverCm')) / 100 / who.massKg);
+	}
+	if (spec.id === 'reach' && has('posteromedial', 'posterolateral', 'limbCm')) put('composite', reachComposite(value, at('posteromedial'), at('posterolateral'), at('limbCm')));
+	return out;
+}
+
+export interface Judged {
+	readonly test: string;
+	readonly value: number;
+	readonly derived: Readonly<Record<string, number>>;
+	readonly readings: readonly Reading[];
+	/** Sources that speak of this person disagree. */
+	readonly conflict: boolean;
+}
+
+/** Reads every norm of a test for one person. */
+export function judgeTest(spec: TestSpec, raw: number, extras: Extras, who: TestPerson): Judged {
+	const value = scored(spec, raw, extras);
+	const more = derived(spec, value, extras, who);
+	const readings = spec.norms.map((n) => readNorm(n, n.of === undefined ? value : more[n.of], who));
+	return { test: spec.id, value, derived: more, readings, conflict: conflicting(readings) };
+}
+
+/** Chair points of the short battery; undefined time is unable. @source guralnik-1994 edges (from memory) */
+export function chairPoints(seconds: number | undefined): number {
+	if (seconds === undefined || seconds > 60) return 0;
+	return seconds < 11.2 ? 4 : seconds < 13.7 ? 3 : seconds < 16.7 ? 2 : 1;
+}
+
+/** Points of a 4 m walk. @source guralnik-1994 (from memory) */
+export function gaitPoints(seconds: number | undefined): number {
+	if (seconds === undefined) return 0;
+	return seconds < 4.82 ? 4 : seconds <= 6.2 ? 3 : seconds <= 8.7 ? 2 : 1;
+}
+
+/** Points of the three stances, seconds held. @source guralnik-1994 (from memory) */
+export function balancePoints(sideBySide: number, semiTandem: number, tandem: number): number {
+	const t = tandem >= 10 ? 2 : tandem >= 3 ? 1 : 0;
+	if (sideBySide < 10) return 0;
+	return semiTandem < 10 ? 1 : 2 + t;
+}
+
+/** Watts of climbing h metres in t seconds: m·g·h/t. */
+export const stairPower = (massKg: number, riseM: number, seconds: number): number => (massKg * G * riseM) / seconds;
+
+/**
+ * Predicted six-minute distance and the lower limit of normal, m; only for 40–80 years and a known sex.
+ * @source enright-1998 (from memory)
+ */
+export function predictedWalk({ age, sex, heightCm, massKg }: TestPerson): { readonly metres: number; readonly lowerLimit: number } | undefined {
+	if (sex === null || age < 40 || age > 80) return undefined;
+	const metres = sex === 'male' ? 7.57 * heightCm - 5.02 * age - 1.76 * massKg - 309 : 2.11 * heightCm - 2.29 * massKg - 5.78 * age + 667;
+	return { metres, lowerLimit: metres - (sex === 'male' ? 153 : 139) };
+}
+
+/** Reach in three directions over three limb lengths, per cent. @source plisky-2006 (from memory) */
+export const reachComposite = (anterior: number, posteromedial: number, posterolateral: number, limbCm: number): number => (100 * (anterior + posteromedial + posterolateral)) / (3 * limbCm);
+
+/** Difference of forward reach, cm: more than 4 by one source, 4 or more by another. @source plisky-2006; smith-2015 (from memory) */
+export function forwardReachDifference(left: number, right: number): { readonly cm: number; readonly plisky: boolean; readonly smith: boolean } {
+	const cm = Math.round(1000 * Math.abs(left - right)) / 1000;
+	return { cm, plisky: cm > 4, smith: cm >= 4 };
+}

@@ -1,0 +1,135 @@
+/** Every ladder with a record behind it: other families prescribed and decided, positions and clearances, a practice's own steps. */
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { as, client, cloneOf, type TestDatabase } from '../../../../tests/database.ts';
+import { FAMILIES, findStep } from '#lib/catalogue/families.ts';
+import type { ExerciseFamily, Step } from '#lib/core/exercise/family.ts';
+import { fitFamily, fitStep } from '#lib/core/fit/fit.ts';
+import { gatesOf, atHand, decideInputOf, fitContextOf, loadRecords, slipOf, type ClientRecord } from './record.ts';
+import type { Context, Outcome } from './actor.ts';
+import { changeSetting } from './change-setting.ts';
+import { laddersView } from './ladders-view.ts';
+import { logVisit } from './log-visit.ts';
+import { ownFamilies, saveFamilies } from './own-families.ts';
+import { prescribe, type NewPrescription } from './prescribe.ts';
+
+let d: TestDatabase;
+let physio: Context;
+let trainer: Context;
+beforeAll(async () => {
+	d = await cloneOf('template_demo');
+	[physio, trainer] = [await as(d, 'physiotherapist'), await as(d, 'trainer')];
+});
+afterAll(() => d.close());
+
+const TODAY = '2026-03-12';
+const value = <T>(o: Outcome<T>): T => {
+	if (!o.ok) throw new Error(`${o.refusal.field ?? ''}: ${o.refusal.message}`);
+	return o.value;
+};
+const reload = async (id: string): Promise<ClientRecord> => (await physio.inPractice((t) => loadRecords(t, id)))[0] as ClientRecord;
+const give = (r: ClientRecord, family: string, step: string, patch: Partial<NewPrescription> = {}) =>
+	prescribe(physio, { id: randomUUID(), exerciseId: randomUUID(), clientId: r.head.id, family, step, region: Object.keys(r.head.setting.usual)[0] as string, sets: 1, reps: 5, loadKg: 0, ...patch });
+
+describe('prescribing on other ladders', () => {
+	it('a step-up is given at the height that was solved, a hold counts seconds, and both come to a slip', async () => {
+		const r = await client(physio, 'Tamsin');
+		value(await give(r, 'step', 'low-step-up'));
+		value(await give(r, 'isometrics', 'wall-slide-hold', { sets: 3, reps: 30 }));
+		const after = await reload(r.head.id);
+		const [step, hold] = [after.exercises.find((e) => e.family === 'step'), after.exercises.find((e) => e.family === 'isometrics')];
+		expect(step?.prescriptions[0]).toMatchObject({ step: 'low-step-up', setup: { stepCm: 8 } });
+		expect(step?.purpose).toBe('stairs');
+		expect(hold?.prescriptions[0]?.dose).toMatchObject({ sets: 3, reps: 30, unit: 'sec', target: { sets: 5, reps: 45 } });
+		for (const e of [step, hold]) if (e !== undefined) expect(['hold', 'wait', 'advance', 'regress'], e.family).toContain(slipOf(after, e, TODAY, 0, true).trace.decision);
+		// Two exercises of one region: each knows of the other.
+		if (step !== undefined) expect(decideInputOf(after, step, TODAY, 0).input.others.length).toBeGreaterThanOrEqual(2);
+	});
+	it('a step with a set-up past a limit is refused with the joint that stops it; inside, the set-up is kept', async () => {
+		const r = await client(physio, 'Wren');
+		expect(await give(r, 'leg-press', 'leg-press', { setup: { sledCm: 40 } })).toMatchObject({ ok: false, refusal: { field: 'reason' } });
+		value(await give(r, 'leg-press', 'leg-press', { setup: { sledCm: 74 } }));
+		expect((await reload(r.head.id)).exercises.find((e) => e.family === 'leg-press')?.prescriptions[0]?.setup).toEqual({ sledCm: 74 });
+	});
+	it('what was seen and logged on a step opens the gate that asked for it', async () => {
+		const r = await reload((await client(physio, 'Tamsin')).head.id);
+		const step = r.exercises.find((e) => e.family === 'step');
+		const head = step?.prescriptions[0];
+		if (step === undefined || head === undefined) throw new Error('no step');
+		const session = { date: TODAY, observed: true, prescribed: { sets: 1, reps: 8 }, sets: [{ reps: 8, effort: 4, cleanReps: 8 }], pains: [{ region: step.region, before: 1, peak: 1, after: 1 }], symptoms: [], faults: {} };
+		value(await logVisit(physio, { id: randomUUID(), visitId: randomUUID(), clientId: r.head.id, exerciseId: step.id, prescriptionId: head.id, session }));
+		const after = await reload(r.head.id);
+		// Eight clean open what asked for eight clean.
+		const gates = gatesOf(after, findStep('lateral-step-up')?.step as Step);
+		expect(gates).toMatchObject([{ met: true, shown: '1×8 (best set 8)' }]);
+	});
+});
+
+describe('positions, clearances, equipment', () => {
+	it('a position that is not tolerated closes its steps; a trainer may enter it', async () => {
+		const r = await client(physio, 'Lotte');
+		value(await changeSetting(trainer, r.head.id, randomUUID(), { positions: { kneeling: 'no', prone: 'yes' } }));
+		const after = await reload(r.head.id);
+		const ctx = fitContextOf(after, TODAY);
+		expect(fitStep(findStep('kneeling-hinge')?.step as Step, ctx)).toMatchObject({ verdict: 'blocked', positions: [{ position: 'kneeling', answer: 'no' }, { position: 'floor-transfer', answer: 'unknown' }] });
+		expect(await give(after, 'hinge', 'kneeling-hinge')).toMatchObject({ ok: false, refusal: { message: expect.stringContaining('kneeling') as string } });
+	});
+	it('impact is cleared by a licensed user only, and opens its gate', async () => {
+		const r = await client(physio, 'Odile');
+		expect(await changeSetting(trainer, r.head.id, randomUUID(), { clearances: ['impact'] })).toMatchObject({ ok: false, refusal: { why: 'not-allowed' } });
+		const gate = async () => gatesOf(await reload(r.head.id), findStep('squat-jump')?.step as Step).find((g) => g.gate.kind === 'clearance')?.met;
+		expect(await gate()).toBe(false);
+		value(await changeSetting(physio, r.head.id, randomUUID(), { clearances: ['impact'] }));
+		expect(await gate()).toBe(true);
+	});
+	it('at home there is what the home kit says, in the practice what its list says', async () => {
+		const r = await client(physio, 'Lotte');
+		expect(atHand(r, 'home')).toEqual(['wall', 'chair']);
+		expect(atHand(r, 'practice')).toEqual(expect.arrayContaining(['leg-press', 'step', 'wedge']));
+		const view = laddersView(r, TODAY);
+		const blocked = (place: 'home' | 'both') => Object.values(FAMILIES).flatMap((f) => fitFamily(f, { ...view.ctx, equipment: view.kit[place] })).filter((x) => x.missing.length > 0).length;
+		expect(blocked('home')).toBeGreaterThan(20);
+		expect(blocked('both')).toBe(0);
+	});
+	it('the balance that was tested counts for its gate, side by side', async () => {
+		const r = await client(physio, 'Wren');
+		const gates = gatesOf(r, findStep('single-leg-head-turns')?.step as Step);
+		expect(gates[0]?.shown).toMatch(/left \d+ s, right \d+ s/);
+	});
+});
+
+describe('a practice’s own steps', () => {
+	const seat = FAMILIES.squat?.steps.find((s) => s.id === 'standard-seat') as Step;
+	const rise: Step = { ...seat, id: 'own-punt-rise', title: 'Punt seat rise', short: 'Punt', gates: [], next: [], easier: null, sources: ['practice-setting'] };
+	const family = (steps: readonly Step[]): ExerciseFamily => ({ id: 'own-punt', title: 'Punt ladder', purposes: ['sit-to-stand'], steps, faults: [], cues: { ordinary: ['Feet under you', 'Push the deck away'] }, cautions: [] });
+	it('are written by a licensed user, all of a file or nothing, with the line of what is wrong', async () => {
+		expect(await saveFamilies(trainer, JSON.stringify(family([rise])))).toMatchObject({ ok: false, refusal: { why: 'not-allowed' } });
+		const text = JSON.stringify([family([rise]), { ...family([{ ...rise, id: 'own-other', gates: [{ kind: 'mastered', step: 'nowhere' }] }]), id: 'own-second' }], null, 1);
+		const refused = value(await saveFamilies(physio, text));
+		expect(refused).toMatchObject({ faults: [{ place: 'own-second/own-other', message: expect.stringContaining('nowhere') as string }] });
+		if ('faults' in refused) expect(text.split('\n').slice((refused.faults[0]?.line as number) - 1, (refused.faults[0]?.line as number) + 2).join()).toContain('own-other');
+		expect(value(await ownFamilies(physio))).toEqual([]);
+		expect(value(await saveFamilies(physio, JSON.stringify(family([rise]))))).toEqual({ saved: ['Punt ladder'] });
+		expect(value(await ownFamilies(trainer))).toMatchObject([{ id: 'own-punt' }]);
+	});
+	it('are prescribed, solved and decided like the rest', async () => {
+		const r = await reload((await client(physio, 'Amos')).head.id);
+		value(await give(r, 'own-punt', 'own-punt-rise'));
+		const after = await reload(r.head.id);
+		const e = after.exercises.find((x) => x.family === 'own-punt');
+		expect(e?.prescriptions[0]).toMatchObject({ step: 'own-punt-rise', snapshot: { title: 'Punt seat rise' } });
+		expect(e?.prescriptions[0]?.setup?.seatCm).toBeGreaterThanOrEqual(46);
+		if (e !== undefined) expect(slipOf(after, e, TODAY, 0, true).input.exercise.gentler?.length).toBeGreaterThan(0);
+	});
+	it('a retired one still renders in an old prescription, and is given to nobody new', async () => {
+		const low: Step = { ...rise, id: 'own-punt-low', title: 'Low punt', dials: { ...rise.dials, tempo: 'slow' } };
+		expect(value(await saveFamilies(physio, JSON.stringify(family([low]))))).toMatchObject({ faults: [{ message: expect.stringContaining('retired') as string }] });
+		value(await saveFamilies(physio, JSON.stringify(family([{ ...rise, retired: { replacedBy: 'own-punt-low' } }, low]))));
+		const r = await reload((await client(physio, 'Amos')).head.id);
+		const e = r.exercises.find((x) => x.family === 'own-punt');
+		expect(e?.prescriptions[0]?.snapshot.title).toBe('Punt seat rise');
+		if (e !== undefined) expect(slipOf(r, e, TODAY, 0, true).trace.rule).not.toBe('');
+		expect(await give(await reload((await client(physio, 'Wren')).head.id), 'own-punt', 'own-punt-rise')).toMatchObject({ ok: false, refusal: { message: expect.stringContaining('no longer given') as string } });
+		expect(fitFamily(r.families['own-punt'] as ExerciseFamily, fitContextOf(r, TODAY)).map((f) => f.step)).toEqual(['own-punt-low']);
+	});
+});

@@ -1,0 +1,56 @@
+/** What the ladders of a client are drawn from: fit context, gates in words, what is prescribed where, what is at hand. */
+import type { Day } from '#lib/core/base/calendar-day.ts';
+import type { PrescribedDose } from '#lib/core/dose/dose.ts';
+import type { Brace, Equipment, ExerciseFamily } from '#lib/core/exercise/family.ts';
+import type { FitContext, SolvedSetup } from '#lib/core/fit/context.ts';
+import { gateAsks, gateText } from '#lib/wording/gates.ts';
+import { effectiveChain } from './effective-chain.ts';
+import { atHand, fitContextOf, gatesOf, PLACES, regionsOf, shownOf, type ClientRecord, type Place } from './record.ts';
+
+export interface NowView {
+	readonly exerciseId: string;
+	readonly step: string;
+	readonly region: string;
+	readonly dose: PrescribedDose;
+	readonly setup: SolvedSetup | null;
+	readonly state: 'active' | 'stopped' | 'set-aside';
+}
+
+/** A gate in words: what it asks, and the same with what was shown so far. */
+export interface GateView {
+	readonly met: boolean;
+	readonly asks: string;
+	readonly text: string;
+}
+
+export interface LaddersView {
+	readonly ctx: FitContext;
+	readonly regions: readonly string[];
+	readonly gates: Readonly<Record<string, readonly GateView[]>>;
+	/** What is prescribed, by family; the first region's where a family has more. */
+	readonly now: Readonly<Record<string, NowView>>;
+	readonly kit: Readonly<Record<Place, readonly Equipment[]>>;
+	readonly frontOfKnee: boolean;
+	readonly brace: Brace;
+	/** The practice's own families, beside the catalogue's. */
+	readonly own: readonly ExerciseFamily[];
+}
+
+export function laddersView(r: ClientRecord, today: Day): LaddersView {
+	const shown = shownOf(r);
+	const now: Record<string, NowView> = {};
+	for (const e of r.exercises) {
+		const { head } = effectiveChain(e.prescriptions);
+		now[e.family] ??= { exerciseId: e.id, step: head.step, region: e.region, dose: head.dose, setup: head.setup, state: head.state };
+	}
+	return {
+		ctx: fitContextOf(r, today),
+		regions: regionsOf(r),
+		gates: Object.fromEntries(Object.values(r.families).flatMap((f) => f.steps.filter((s) => s.gates.length > 0).map((s) => [s.id, gatesOf(r, s, shown).map((g) => ({ met: g.met, asks: gateAsks(g.gate), text: gateText(g) }))]))),
+		now,
+		kit: Object.fromEntries(PLACES.map((p) => [p, atHand(r, p)])) as unknown as LaddersView['kit'],
+		frontOfKnee: r.head.setting.frontOfKnee,
+		brace: r.head.setting.brace,
+		own: Object.values(r.families).filter((f) => f.id.startsWith('own-'))
+	};
+}

@@ -1,0 +1,45 @@
+/** A practice's own ladders: read, saved and imported as data; all families of a file or none. Appended, never overwritten. */
+import { checkOwn } from '#lib/catalogue/check-own.ts';
+import { lineOf, readFamilies, type ReadFault } from '#lib/contract/own-family.ts';
+import { ok } from '#lib/core/base/result.ts';
+import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
+import { append } from '../db/append.ts';
+import { ownFamilyRows } from '../repo/own-family-repo.ts';
+import { allow, ConflictError, type Context, type Outcome } from './actor.ts';
+import { newId } from './new-id.ts';
+
+export async function ownFamilies(ctx: Context): Promise<Outcome<readonly ExerciseFamily[]>> {
+	const may = allow(ctx.actor, 'show client');
+	if (!may.ok) return may;
+	return ctx.inPractice(async (t) => ok((await ownFamilyRows(t)).map((r) => r.family)));
+}
+
+export type Saved = { readonly saved: readonly string[] } | { readonly faults: readonly ReadFault[] };
+
+/** Saves the families of a file. Faults are an answer, each with its line and mend; nothing is saved then. */
+export async function saveFamilies(ctx: Context, file: string): Promise<Outcome<Saved>> {
+	const may = allow(ctx.actor, 'write own steps');
+	if (!may.ok) return may;
+	const read = readFamilies(file);
+	if (!read.ok) return ok({ faults: read.faults });
+	return ctx.inPractice(async (t) => {
+		const standing = await ownFamilyRows(t);
+		const faults = checkOwn(read.families, standing.map((s) => s.family));
+		if (faults.length > 0) return ok({ faults: faults.map((f) => ({ ...f, line: lineOfPlace(file, read.families, f.place) })) });
+		for (const family of read.families) {
+			const before = standing.find((s) => s.family.id === family.id);
+			const written = await append(t, 'own_family', { id: newId(ctx.now), family: family.id, content: JSON.stringify(family), local_day: ctx.today, ...(before === undefined ? {} : { replaces_id: before.rowId, reason: 'changed' }) });
+			if (written === 'conflict') throw new ConflictError('Somebody saved this family meanwhile; reload to see it.');
+		}
+		return ok({ saved: read.families.map((f) => f.title) });
+	});
+}
+
+/** The line where the family or step of a place begins. */
+function lineOfPlace(file: string, families: readonly ExerciseFamily[], place: string): number {
+	const [familyId, stepId] = place.split('/');
+	const at = families.findIndex((f) => f.id === familyId);
+	const step = families[at]?.steps.findIndex((s) => s.id === stepId) ?? -1;
+	const list = file.trimStart().startsWith('[') ? [String(at)] : [];
+	return lineOf(file, step < 0 ? list : [...list, 'steps', String(step)]);
+}

@@ -1,0 +1,159 @@
+/**
+ * Saves a measure sheet: ranges, function tests and totals, all of it or nothing; the same sheet twice is one. What looks wrong but
+ * could be right (sides swapped against the last sheet) is asked about once and saved when confirmed.
+ */
+import { testSpec } from '#lib/catalogue/function-tests.ts';
+import { questionnaire } from '#lib/catalogue/questionnaires.ts';
+import { methodOf, RANGES } from '#lib/catalogue/ranges.ts';
+import { dayNumber, type Day } from '#lib/core/base/calendar-day.ts';
+import { ok } from '#lib/core/base/result.ts';
+import type { Side } from '#lib/core/body/axis.ts';
+import { walkGate } from '#lib/core/client/acute.ts';
+import type { Extras, TestSpec } from '#lib/core/measure/function-test.ts';
+import { acceptTotal } from '#lib/core/measure/questionnaire.ts';
+import { looksSwapped, measuredRange, type MeasuredRange, type RangeInput } from '#lib/core/measure/range.ts';
+import { RANGE_IDS, type RangeId } from '#lib/core/measure/range-kind.ts';
+import { append } from '../db/append.ts';
+import type { PracticeTransaction } from '../db/in-practice.ts';
+import { lockClient } from '../repo/client-repo.ts';
+import { measurements } from '../repo/measurement-repo.ts';
+import { allow, ConflictError, invalid, notFound, type Context, type Outcome } from './actor.ts';
+
+export interface MeasuredValue {
+	readonly id: string;
+	readonly axis: RangeId;
+	readonly side: Side;
+	readonly range: RangeInput;
+	readonly method: string;
+	/** Knee to wall as read, cm. */
+	readonly rawCm?: number;
+	readonly loaded: boolean;
+}
+
+export interface TakenTest {
+	readonly id: string;
+	readonly test: string;
+	readonly side: Side | null;
+	readonly value: number;
+	readonly extras: Extras;
+	readonly method: string;
+}
+
+export interface TakenTotal {
+	readonly id: string;
+	readonly instrument: string;
+	readonly version: string;
+	readonly total: number;
+}
+
+export interface NewSheet {
+	readonly day: Day;
+	readonly ranges: readonly MeasuredValue[];
+	readonly tests: readonly TakenTest[];
+	readonly totals: readonly TakenTotal[];
+	/** Range kinds whose sides were confirmed to be as entered. */
+	readonly confirmed?: readonly RangeId[];
+}
+
+const SHEET_CHANGED = 'This sheet was already saved with other values; reload to see them.';
+
+export async function saveSheet(ctx: Context, clientId: string, sheet: NewSheet, recordedAt?: Date): Promise<Outcome<number>> {
+	const may = allow(ctx.actor, 'measure');
+	if (!may.ok) return may;
+	if (dayNumber(sheet.day) > dayNumber(ctx.today)) return invalid('day', `The day ${sheet.day} is in the future; today is ${ctx.today}.`);
+	const count = sheet.ranges.length + sheet.tests.length + sheet.totals.length;
+	if (count === 0) return invalid('', 'Nothing was entered: give at least one value.');
+	const ranges: { v: MeasuredValue; r: MeasuredRange }[] = [];
+	for (const v of sheet.ranges) {
+		const r = measuredRange(RANGES[v.axis], v.range);
+		if (!r.ok) return invalid(`${v.axis}.${v.side}.${r.refusal.field ?? 'end'}`, `${v.side === 'left' ? 'Left' : 'Right'}: ${r.refusal.message}`);
+		ranges.push({ v, r: r.value });
+	}
+	for (const taken of sheet.tests) {
+		const wrong = testTrouble(taken);
+		if (wrong !== undefined) return invalid(...wrong);
+	}
+	for (const total of sheet.totals) {
+		const spec = questionnaire(total.instrument);
+		const accepted = spec === undefined ? undefined : acceptTotal(spec, total.total);
+		if (accepted === undefined) return invalid('total.instrument', 'Choose a questionnaire from the list.');
+		if (!accepted.ok) return invalid('total.value', accepted.refusal.message);
+	}
+	return ctx.inPractice(async (t) => {
+		if (!(await lockClient(t, clientId))) return notFound;
+		const swapped = await swappedKind(t, clientId, ranges, sheet.confirmed ?? []);
+		if (swapped !== undefined) return invalid(`${swapped}.swap`, `${RANGES[swapped].name}: left and right look swapped against the last sheet. Correct them, or tick that they are as entered.`);
+		await write(t, clientId, sheet, ranges, recordedAt);
+		return ok(count);
+	});
+}
+
+/** A sheet of ranges alone. */
+export const saveMeasurements = (ctx: Context, clientId: string, day: Day, ranges: readonly MeasuredValue[], recordedAt?: Date): Promise<Outcome<number>> =>
+	saveSheet(ctx, clientId, { day, ranges, tests: [], totals: [] }, recordedAt);
+
+function testTrouble(taken: TakenTest): [string, string] | undefined {
+	const spec = testSpec(taken.test);
+	if (spec === undefined) return ['', `There is no test ${taken.test}.`];
+	const field = taken.side === null ? `test.${spec.id}.value` : `test.${spec.id}.${taken.side}.value`;
+	const [low, high] = spec.possible;
+	if (!(taken.value >= low && taken.value <= high)) return [field, `${spec.title}: ${taken.value} is outside ${low} to ${high} ${spec.unit}.`];
+	if (spec.whole === true && !Number.isInteger(taken.value)) return [field, `${spec.title} is counted in whole ${spec.unit}.`];
+	for (const e of spec.extras) {
+		const x = taken.extras[e.id];
+		const at = field.replace(/value$/, e.id);
+		if (x === undefined && e.needed === true) return [at, `${spec.title} needs ${e.label}: without it the result cannot be compared.`];
+		if (x !== undefined && !(x >= e.possible[0] && x <= e.possible[1])) return [at, `${spec.title}, ${e.label}: ${x} is outside ${e.possible[0]} to ${e.possible[1]} ${e.unit}.`];
+	}
+	return gateTrouble(spec, taken, field);
+}
+
+/** A six-minute walk above its resting lines is not a result to keep without saying so. */
+function gateTrouble(spec: TestSpec, { extras }: TakenTest, field: string): [string, string] | undefined {
+	if (spec.id !== 'six-minute-walk') return undefined;
+	const { restingPulse: pulse, systolic, diastolic } = extras;
+	const gate = walkGate({ ...(pulse === undefined ? {} : { pulse }), ...(systolic === undefined ? {} : { systolic }), ...(diastolic === undefined ? {} : { diastolic }) });
+	return gate.allowed ? undefined : [field, `The six-minute walk is not started with a resting pulse over 120 or pressure over 180/100 (${gate.reasons.join(', ').replaceAll('-', ' ')}): ask a doctor first.`];
+}
+
+async function swappedKind(t: PracticeTransaction, clientId: string, ranges: readonly { v: MeasuredValue; r: MeasuredRange }[], confirmed: readonly RangeId[]): Promise<RangeId | undefined> {
+	const last = await measurements(t, clientId);
+	const known = new Set(last.map((m) => m.id));
+	return RANGE_IDS.find((id) => {
+		if (confirmed.includes(id)) return false;
+		const now = (side: Side) => ranges.find(({ v }) => v.axis === id && v.side === side && !known.has(v.id));
+		const before = (side: Side): number | undefined => last.filter((m) => m.axis === id && m.side === side).pop()?.tolerable;
+		const [l, r, bl, br] = [now('left'), now('right'), before('left'), before('right')];
+		return l !== undefined && r !== undefined && bl !== undefined && br !== undefined && looksSwapped({ left: l.r.tolerable, right: r.r.tolerable }, { left: bl, right: br }, methodOf(l.v.method).errorDeg);
+	});
+}
+
+async function write(t: PracticeTransaction, clientId: string, sheet: NewSheet, ranges: readonly { v: MeasuredValue; r: MeasuredRange }[], recordedAt?: Date): Promise<void> {
+	const tenths = (deg: number): number => Math.round(deg * 10);
+	// A conflict half-way rolls the whole sheet back.
+	const kept = (written: string): void => {
+		if (written === 'conflict') throw new ConflictError(SHEET_CHANGED);
+	};
+	for (const { v, r } of ranges) {
+		const row = {
+			id: v.id,
+			client_id: clientId,
+			axis: v.axis,
+			side: v.side,
+			onset_tenths: tenths(r.painFree),
+			tolerable_tenths: tenths(r.tolerable),
+			end_tenths: tenths(r.end),
+			pain: Math.round(r.pain),
+			local_day: sheet.day,
+			method: v.method,
+			raw_value: v.rawCm === undefined ? null : Math.round(v.rawCm * 10),
+			loaded: v.loaded
+		};
+		kept(await append(t, 'measurement', row, recordedAt));
+	}
+	for (const x of sheet.tests) {
+		const extras = JSON.stringify(Object.fromEntries(Object.entries(x.extras).filter(([, n]) => n !== undefined)));
+		kept(await append(t, 'test_result', { id: x.id, client_id: clientId, test: x.test, side: x.side, value_hundredths: Math.round(x.value * 100), extras, method: x.method, local_day: sheet.day }, recordedAt));
+	}
+	for (const q of sheet.totals) kept(await append(t, 'questionnaire_total', { id: q.id, client_id: clientId, instrument: q.instrument, version: q.version, total_hundredths: Math.round(q.total * 100), local_day: sheet.day }, recordedAt));
+}

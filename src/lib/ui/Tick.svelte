@@ -1,0 +1,12 @@
+<script lang="ts">
+	/** A box to tick, with its words. */
+	interface Props {
+		readonly name: string;
+		readonly label: string;
+		readonly value?: string;
+		readonly [key: string]: unknown;
+	}
+	let { name, label, value = 'on', ...rest }: Props = $props();
+</script>
+
+<label class="flex min-h-8 cursor-pointer items-center gap-2"><input type="checkbox" {name} {value} {...rest} class="size-4.5 shrink-0 accent-(--accent)" /><span>{label}</span></label>

@@ -1,0 +1,52 @@
+/** Registering, asking and arriving in words. */
+import type { Arrival, ArrivalReason } from '../core/decision/arrival.ts';
+import { regionName } from './names.ts';
+import { flagName } from './screening.ts';
+
+export const CONSENT_TEXT: Readonly<Record<string, string>> = {
+	'keep-record': 'keeping a health record here, to plan and check the exercises (needed)',
+	'phone-link': 'a private link on the client’s phone for exercises and mornings',
+	letters: 'letters to the referrer or family doctor',
+	teaching: 'using the record, without name, for teaching in this practice'
+};
+
+export const KIT_NAME: Readonly<Record<string, string>> = { chair: 'chair', counter: 'counter or rail', step: 'step or kerb', band: 'band, about 1 m', 'book-bag': 'book bag', bottles: 'bottles', towel: 'towel', pillow: 'pillow', stick: 'stick' };
+export const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'] as const;
+export const LANGUAGE_NAME: Readonly<Record<string, string>> = { en: 'English' };
+
+/** What a client is told in their own language; a further language is a further row. */
+export const HANDOUT: Readonly<Record<string, { readonly stop: string; readonly call: string }>> = {
+	en: {
+		stop: 'Stop for chest pain, fainting, new numbness between the legs, a joint that locks or gives way, or pain that shoots further down the leg.',
+		call: 'Chest pain, fainting, numbness between the legs: call the emergency number now. Anything else on this list: call the practice before the next session.'
+	}
+};
+export const handout = (language: string) => HANDOUT[language] ?? HANDOUT.en;
+
+export const PAIN_AT_NAME: Readonly<Record<string, string>> = { early: 'early', middle: 'in the middle', late: 'late, at the bottom', return: 'on the way back', throughout: 'throughout' };
+
+const REASON: Readonly<Record<ArrivalReason['code'], (r: ArrivalReason) => string>> = {
+	pain: (r) => (r.value === undefined ? `pain now of the ${regionName(r.region ?? '')}` : `${regionName(r.region ?? '')} is ${r.value}, its usual is ${r.usual}`),
+	flag: (r) => `a flag is open: ${flagName(r.flag ?? '')}`,
+	fever: () => 'fever',
+	fall: () => 'a fall',
+	'new-swelling': () => 'new swelling',
+	'no-regions': () => 'what hurts: nothing is mapped yet'
+};
+
+/** The arrival card in one sentence. */
+export function arrivalSentence(a: Arrival): string {
+	const why = a.reasons.map((r) => REASON[r.code](r)).join('; ');
+	switch (a.answer) {
+		case 'go':
+			return 'Go: no more than usual.';
+		case 'lighter':
+			return `Lighter today, about ${Math.round(100 * a.setsShare)} % of the sets: ${why}.`;
+		case 'not-today':
+			return `Not today: ${why}. Ask a licensed user before anything else.`;
+		case 'ask':
+			return `Ask first: ${why}.`;
+	}
+}
+
+export const AVAILABILITY_WORD = { yes: 'range is there', borderline: 'borderline, within the error of a reading', no: 'short', 'not-measured': 'not measured' } as const;

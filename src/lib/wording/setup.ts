@@ -1,0 +1,28 @@
+/** A set-up's own length in words: "seat 52 cm", "step 12 cm", "thigh 70°". */
+import { lengthIn, type Length, type SolvedSetup } from '#lib/core/fit/context.ts';
+
+export const LENGTH_NAME: Readonly<Record<Length, string>> = { seatCm: 'seat', thighDeg: 'thigh', stepCm: 'step', handleCm: 'handle', sledCm: 'sled', feetCm: 'feet' };
+
+const unitOf = (length: Length): string => (length === 'thighDeg' ? '°' : ' cm');
+
+/** Only the number: "52 cm". */
+export const lengthValue = (setup: SolvedSetup | null | undefined): string => {
+	const l = lengthIn(setup);
+	return l === null ? '' : `${Math.round(l.value * 10) / 10}${unitOf(l.of)}`;
+};
+
+export const setupText = (setup: SolvedSetup | null | undefined): string => {
+	const l = lengthIn(setup);
+	return l === null ? '' : `${LENGTH_NAME[l.of]} ${lengthValue(setup)}`;
+};
+
+/** Harder and gentler of a length, as one says it. */
+export const HARDER_WORD: Readonly<Record<Length, string>> = { seatCm: 'lowest', thighDeg: 'deepest', stepCm: 'highest', handleCm: 'lowest', sledCm: 'nearest', feetCm: 'nearest' };
+export const SOFTEN: Readonly<Record<Length, string>> = {
+	seatCm: 'raise it 2–3 cm if it hurts',
+	thighDeg: 'go shallower if it hurts',
+	stepCm: 'take a lower one if it hurts',
+	handleCm: 'raise it if the back rounds or it hurts',
+	sledCm: 'stop the sled earlier if the pelvis lifts or it hurts',
+	feetCm: 'move the feet farther away if the knee hurts'
+};

@@ -1,0 +1,57 @@
+import { activity, ACTIVITIES } from '#lib/catalogue/activities.ts';
+import { FAMILIES } from '#lib/catalogue/families.ts';
+import { complaintForm, goalForm } from '#lib/contract/ask-form.ts';
+import { uuid } from '#lib/contract/basics.ts';
+import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
+import { catchConflict, refusal, refuseField } from '#lib/server/http/respond.ts';
+import { dropGoal, saveComplaint, saveGoal } from '#lib/server/usecase/ask.ts';
+import { goalMean, goalViews } from '#lib/server/usecase/goal-views.ts';
+import { intakeShown } from '#lib/server/usecase/intake-shown.ts';
+import { fitContextOf, regionsOf } from '#lib/server/usecase/record.ts';
+import { regionName } from '#lib/wording/names.ts';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = ({ locals, params }) =>
+	clientPage(locals, params.id, 'what hurts', async (r, t, ctx) => {
+		const { complaints, goals } = await intakeShown(t, params.id);
+		return {
+			ids: formIds(ctx, 5),
+			complaints,
+			goals: goalViews(r, goals, ctx.today),
+			mean: goalMean(goals, regionsOf(r)),
+			activities: ACTIVITIES.map(({ id, title, ladder }) => ({ id, title, ladder: ladder ?? null })),
+			points: Object.values(FAMILIES).flatMap((f) => f.steps.map((s) => ({ value: `${f.id}:${s.id}`, name: s.title }))),
+			ctx: fitContextOf(r, ctx.today)
+		};
+	});
+
+export const actions: Actions = {
+	complaint: async ({ request, locals, params }) => {
+		const form = await request.formData();
+		const parsed = complaintForm.safeParse(Object.fromEntries(form));
+		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
+		const { easing, stiffnessMin, painAt, position, ...c } = parsed.data;
+		const optional = { ...(easing === '' ? {} : { easing }), ...(stiffnessMin === undefined ? {} : { stiffnessMin }), ...(painAt === '' ? {} : { painAt }), ...(position === '' ? {} : { position }) };
+		const done = await catchConflict(() => saveComplaint(contextIn(locals), { ...c, ...optional, clientId: params.id }));
+		return done.ok ? { done: `Saved: ${regionName(c.region)}, usual morning ${c.usualMorning}, worst ${c.worst}.` } : refusal(form, done.refusal);
+	},
+	goal: async ({ request, locals, params }) => {
+		const form = await request.formData();
+		const parsed = goalForm.safeParse(Object.fromEntries(form));
+		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
+		const { tie, heightCm, sets, reps, side, label, confidence, replaces, ...g } = parsed.data;
+		const [family, step] = tie.split(':');
+		const point = family === undefined || step === undefined ? undefined : { family, step, ...(heightCm === undefined ? {} : { heightCm }), ...(sets === undefined ? {} : { sets }), ...(reps === undefined ? {} : { reps }) };
+		const title = activity(g.activity)?.title ?? g.activity;
+		if (label === '' && g.activity === 'own') return refuseField(form, 'label', 'Say in the client’s own words what it is.');
+		const done = await saveGoal(contextIn(locals), { ...g, clientId: params.id, label: label === '' ? title : label, ...(side === '' ? {} : { side }), ...(confidence === undefined ? {} : { confidence }), ...(point === undefined ? {} : { point }), ...(replaces === '' ? {} : { replaces }) });
+		return done.ok ? { done: `${replaces === '' ? 'Goal kept' : 'Scored again'}: ${label === '' ? title : label}, ${g.score} of 10.` } : refusal(form, done.refusal);
+	},
+	drop: async ({ request, locals, params }) => {
+		const form = await request.formData();
+		const [id, goalId] = ['id', 'goalId'].map((k) => uuid.safeParse(form.get(k)).data);
+		if (id === undefined || goalId === undefined) return refuseField(form, '', 'The form has lost its ids; reload the page.');
+		const done = await dropGoal(contextIn(locals), { id, goalId, clientId: params.id });
+		return done.ok ? { done: 'Dropped; it stays in the record.' } : refusal(form, done.refusal);
+	}
+};

@@ -1,0 +1,43 @@
+import { redirect } from '@sveltejs/kit';
+import { uuid } from '#lib/contract/basics.ts';
+import { HOME_KIT, parseBuild, registerForm } from '#lib/contract/register-form.ts';
+import { contextIn, formIds } from '#lib/server/http/client-page.ts';
+import { refusal, refuseField } from '#lib/server/http/respond.ts';
+import { CONSENT_PURPOSES, registerClient } from '#lib/server/usecase/register-client.ts';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = ({ locals }) => {
+	const ctx = contextIn(locals);
+	return { ids: formIds(ctx, 3 + CONSENT_PURPOSES.length), today: ctx.today, units: ctx.units, purposes: CONSENT_PURPOSES, kit: HOME_KIT };
+};
+
+export const actions: Actions = {
+	default: async ({ request, locals }) => {
+		const form = await request.formData();
+		const all = Object.fromEntries(form);
+		const parsed = registerForm.safeParse(all);
+		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
+		const build = parseBuild(all);
+		if (!build.success) return refuseField(form, String(build.error.issues[0]?.path[0] ?? ''), build.error.issues[0]?.message ?? '');
+		const consents = CONSENT_PURPOSES.map((purpose) => ({ id: uuid.safeParse(form.get(`consent.${purpose}.id`)).data ?? '', purpose, given: form.get(`consent.${purpose}`) === 'on' }));
+		if (consents.some((c) => c.id === '')) return refuseField(form, '', 'The form has lost its ids; reload the page.');
+		const { sex, occupation, minutes, ...who } = parsed.data;
+		const kept = (name: string): string[] => form.getAll(name).map(String);
+		const done = await registerClient(contextIn(locals), {
+			...who,
+			...build.data,
+			...(sex === '' ? {} : { sex }),
+			...(occupation === '' ? {} : { occupation }),
+			...(minutes === undefined ? {} : { minutes }),
+			technique: null,
+			policyId: 'pain-monitored',
+			frontOfKnee: false,
+			usual: {},
+			homeKit: kept('kit').filter((k) => (HOME_KIT as readonly string[]).includes(k)),
+			days: kept('days').map(Number).filter((d) => Number.isInteger(d) && d >= 0 && d <= 6),
+			consents
+		});
+		if (!done.ok) return refusal(form, done.refusal);
+		redirect(303, `/clients/${done.value}/screen`);
+	}
+};
