@@ -31,7 +31,9 @@ export default defineConfig({
 		include: ['src/**/*.test.ts', 'tests/**/*.test.ts'],
 		exclude: ['**/node_modules/**', ...(fast ? ['**/*.db.test.ts'] : [])],
 		globalSetup: fast ? [] : ['tests/global-database.ts'],
-		testTimeout: 60_000,
+		// One for each core of a small machine; the default leaves one idle.
+		maxWorkers: 2,
+		testTimeout: 120_000,
 		hookTimeout: 120_000
 	}
 });

@@ -1,12 +1,12 @@
 /**
- * npm run check: types, lint, floors, unit and database tests, browser flows. --fast leaves database and browser out.
+ * npm run check: types, lint, floors, build, unit and database tests, browser flows. --fast leaves database and browser out.
  * Ends with `N passed, N failed`; exit code 1 if anything failed.
  */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, existsSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { ensureBuild, ensureChromium, root } from './ensure.mjs';
+import { ensureChromium, root } from './ensure.mjs';
 import { ensurePostgres } from './cluster.mjs';
 
 const fast = process.argv.includes('--fast');
@@ -17,13 +17,27 @@ let failed = 0;
 
 const run = (name, args, env = {}) => spawnSync(bin(name), args, { cwd: root, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...env } });
 
-/** A check that is one pass or one fail. */
-function single(title, name, args) {
+/** A check that is one pass or one fail; what it printed comes in one piece, for another may run beside it. */
+function single(title, command, args) {
 	const started = Date.now();
-	const ok = run(name, args).status === 0;
-	if (ok) passed++;
-	else failed++;
-	console.log(`${ok ? 'ok' : 'FAILED'}  ${title} (${((Date.now() - started) / 1000).toFixed(1)} s)`);
+	return new Promise((done) => {
+		const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+		const printed = [];
+		for (const stream of [child.stdout, child.stderr]) stream.on('data', (d) => printed.push(d));
+		child.on('error', (e) => printed.push(Buffer.from(`${e.message}\n`)));
+		child.on('close', (status) => {
+			if (status === 0) passed++;
+			else failed++;
+			process.stdout.write(Buffer.concat(printed));
+			console.log(`${status === 0 ? 'ok' : 'FAILED'}  ${title} (${((Date.now() - started) / 1000).toFixed(1)} s)`);
+			done();
+		});
+	});
+}
+
+/** Checks one after another; two lanes run side by side, one for each core. */
+async function lane(...checks) {
+	for (const [title, command, args] of checks) await single(title, command, args);
 }
 
 /** Counts of a runner that wrote a JSON report; a runner that wrote none, or ran nothing, has failed. */
@@ -40,17 +54,21 @@ if (!fast) {
 	ensureChromium();
 }
 run('svelte-kit', ['sync']);
-single('core and catalogue without DOM or Node types', 'tsc', ['-p', 'tsconfig.core.json']);
-single('types of pages and server', 'svelte-check', ['--threshold', 'warning', '--output', 'human', '--fail-on-warnings']);
-single('lint', 'eslint', ['.', '--max-warnings', '0']);
-single('floors and cycles', 'depcruise', ['src', 'demo', 'tests', '--config', '.dependency-cruiser.mjs', '--output-type', 'err']);
+const built = ['the application builds', process.execPath, [join(root, 'scripts/build.mjs')]];
+await Promise.all([
+	lane(
+		['core and catalogue without DOM or Node types', bin('tsc'), ['-p', 'tsconfig.core.json']],
+		['lint', bin('eslint'), ['.', '--max-warnings', '0']],
+		['floors and cycles', bin('depcruise'), ['src', 'demo', 'tests', '--config', '.dependency-cruiser.mjs', '--output-type', 'err']]
+	),
+	lane(['types of pages and server', bin('svelte-check'), ['--threshold', 'warning', '--output', 'human', '--fail-on-warnings']], ...(fast ? [] : [built]))
+]);
 
 const unit = join(out, 'unit.json');
 const tests = run('vitest', ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${unit}`], fast ? { BOLSTER_FAST: '1' } : {});
 counted('unit, property and database tests', tests.status, unit, (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests + r.testResults.filter((f) => f.status === 'failed' && f.assertionResults.length === 0).length }));
 
 if (!fast) {
-	ensureBuild();
 	const flows = join(out, 'flows.json');
 	const e2e = run('playwright', ['test'], { PLAYWRIGHT_JSON_OUTPUT_NAME: flows });
 	counted('browser flows', e2e.status, flows, (r) => ({ passed: r.stats.expected + r.stats.flaky, failed: r.stats.unexpected }));

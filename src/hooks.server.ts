@@ -70,7 +70,8 @@ async function whoIs(headers: Headers): Promise<Context | undefined> {
 
 const HEADERS: Readonly<Record<string, string>> = {
 	'x-content-type-options': 'nosniff',
-	'referrer-policy': 'no-referrer',
+	// Nothing to other sites; to our own the origin, without which a form sent before the scripts arrived counts as a stranger's.
+	'referrer-policy': 'same-origin',
 	'x-frame-options': 'DENY',
 	'permissions-policy': 'camera=(), microphone=(), geolocation=()',
 	'cross-origin-opener-policy': 'same-origin',

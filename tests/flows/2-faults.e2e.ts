@@ -16,6 +16,14 @@ test('wrong password, then too little: nobody gets in, and the page says why', a
 	await expect(page.getByLabel('E-mail')).toHaveValue('physio@tidewater.example');
 });
 
+test.describe('before the scripts have arrived', () => {
+	test.use({ javaScriptEnabled: false });
+	test('signing in works as a plain form', async ({ page }) => {
+		await signIn(page);
+		await expect(page.getByRole('link', { name: /Wren Hollis/ })).toBeVisible();
+	});
+});
+
 test('security headers, a nonce policy, and no request leaves the machine', async ({ page }) => {
 	const outside: string[] = [];
 	page.on('request', (r) => {
@@ -30,7 +38,7 @@ test('security headers, a nonce policy, and no request leaves the machine', asyn
 	expect(headers['content-security-policy']).toMatch(/script-src 'self' 'nonce-/);
 	expect(headers['content-security-policy']).toContain("object-src 'none'");
 	expect(headers['x-content-type-options']).toBe('nosniff');
-	expect(headers['referrer-policy']).toBe('no-referrer');
+	expect(headers['referrer-policy']).toBe('same-origin');
 	expect(headers['cache-control']).toContain('no-store');
 	expect(outside).toEqual([]);
 	expect(errors).toEqual([]);

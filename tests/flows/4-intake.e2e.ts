@@ -188,7 +188,7 @@ const SHEET: readonly (readonly [label: string, value: string])[] = [
 ];
 
 test('fills a sheet of 24 values by keyboard alone in under two minutes, with the pace of a hand', async ({ page }) => {
-	test.setTimeout(180_000);
+	test.setTimeout(300_000);
 	await signIn(page);
 	await visit(page, `/clients/${id}/measure`);
 	for (const group of ['Rising and walking', 'Balance']) await page.getByText(group, { exact: true }).click();
@@ -350,7 +350,7 @@ test('the arrival card: go, lighter, not today, and asks what was left open', as
 });
 
 test('every emergency answer stops everything until a licensed user closes it', async ({ page }) => {
-	test.setTimeout(240_000);
+	test.setTimeout(480_000);
 	await signIn(page);
 	const tamsin = await openClient(page, 'Tamsin', 'screen');
 	await visit(page, `/clients/${tamsin}/decide`);

@@ -28,9 +28,10 @@ export async function openClient(page: Page, name: string, to: string): Promise<
 	return id;
 }
 
-/** Nothing serious or critical by axe. */
-export async function accessible(page: Page): Promise<void> {
-	const { violations } = await new AxeBuilder({ page }).analyze();
+/** Nothing serious or critical by axe; by these rules only, where they are given. */
+export async function accessible(page: Page, rules: string[] = []): Promise<void> {
+	const axe = new AxeBuilder({ page });
+	const { violations } = await (rules.length === 0 ? axe : axe.withRules(rules)).analyze();
 	const bad = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
 	expect(bad.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')}`)).toEqual([]);
 }
