@@ -156,6 +156,7 @@ class Life {
 		const ending = addDays(w.today, -ENDING_DAYS);
 		for (let day = addDays(w.start, 2); day < ending; day = addDays(day, 1)) await this.ordinaryDay(day);
 		await this.end(ending);
+		await this.also();
 	}
 
 	private async intake(): Promise<void> {
@@ -272,6 +273,25 @@ class Life {
 				at(day, 11)
 			)
 		);
+	}
+
+	/** Further exercises beside the first: easy, seen, and with nothing to tell. */
+	private async also(): Promise<void> {
+		const { c, w } = this;
+		for (const { family, step: stepId, daysAgo, done } of c.also ?? []) {
+			const begun = addDays(w.today, -daysAgo);
+			const ladder = FAMILIES[family];
+			const step = ladder === undefined ? undefined : stepOf(ladder, stepId);
+			if (step === undefined) throw new Error(stepId);
+			const { sets, reps } = step.usualDose.start;
+			const exerciseId = w.intakeId(begun);
+			const prescriptionId = must(await prescribe(w.as('physio', begun), { id: w.intakeId(begun), exerciseId, clientId: this.clientId, family, step: stepId, region: c.region, sets, reps, loadKg: 0 }, at(begun, 11)));
+			for (const before of done) {
+				const day = addDays(w.today, -before);
+				const session: Session = { date: day, observed: true, prescribed: { sets, reps, loadKg: 0 }, sets: Array.from({ length: sets }, () => ({ reps, effort: 5, cleanReps: reps })), pains: [{ region: c.region, before: c.usual, peak: c.usual, after: c.usual }], symptoms: [], faults: {}, soreness: 2, confidence: 7 };
+				must(await logVisit(w.as('physio', day), { id: w.intakeId(day), visitId: w.intakeId(day), clientId: this.clientId, exerciseId, prescriptionId, session }, at(day, 16)));
+			}
+		}
 	}
 
 	private async head(day: Day): Promise<Prescription | undefined> {

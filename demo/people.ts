@@ -62,6 +62,8 @@ export interface DemoClient {
 	readonly frontOfKnee: boolean;
 	readonly goal: string;
 	readonly firstStep: string;
+	/** Further exercises, begun so many days ago and done on the days the first one was. */
+	readonly also?: readonly { readonly family: string; readonly step: string; readonly daysAgo: number; readonly done: readonly number[] }[];
 	readonly ranges: Ranges;
 	readonly limit?: { readonly axis: MainAxis; readonly side: Side; readonly maxDeg: number; readonly source: string; readonly operatedOn: number; readonly reviewIn: number };
 	readonly ending: Ending;
@@ -100,6 +102,7 @@ export const CLIENTS: readonly DemoClient[] = [
 		tests: [{ test: 'chair-stand-30s', first: 8, gain: 3 }, { test: 'timed-up-and-go', first: 13.4, gain: -1.6 }, { test: 'four-stage-balance', first: 7.8, gain: 1.4, extras: { sideBySide: 10, semiTandem: 10, oneLeg: 0 } }, { test: 'gait-4m', first: 4.9, gain: -0.4 }],
 		more: { kneeExtension: [-6, -2] },
 		policyId: 'pain-monitored', frontOfKnee: false, goal: 'Ten rises before breakfast', firstStep: 'raised-seat-hands',
+		also: [{ family: 'bridge', step: 'bridge', daysAgo: 8, done: [6, 4, 1] }, { family: 'calf', step: 'heel-raise', daysAgo: 8, done: [6, 4] }],
 		ranges: { kneeFlexion: { left: [80, 98, 112], right: [100, 116, 125] }, thighTrunkFlexion: both(112, 124, 130), weightBearingDorsiflexion: both(28, 32, 34) }, ending: 'regress-pain'
 	},
 	{

@@ -34,7 +34,7 @@
 <main class="page">
 	<div class="mb-3 flex flex-wrap items-baseline gap-x-4">
 		<h1>Today</h1>
-		<p class="text-quiet">{data.rows.length} clients by need; {waiting} {waiting === 1 ? 'slip waits' : 'slips wait'} for an answer</p>
+		<p class="text-quiet">{data.rows.length} clients by need; {waiting} {waiting === 1 ? 'waits' : 'wait'} for an answer</p>
 		<a href="/clients/new" class="ml-auto">Register a client</a>
 	</div>
 	{#if data.rows.length === 0}
@@ -53,6 +53,7 @@
 					<span><span class="font-semibold">{row.name}</span><span class="label block">{row.regions}{row.step ? ` · ${row.step}` : ''}</span></span>
 					<span class="max-lg:col-span-2">
 						{row.decision === 'advance' ? `${row.step}: ${rest(row.sentence)}` : rest(row.sentence)}
+						{#if row.others.length > 0}<span class="label block">also {row.others.map((o) => `${o.step}: ${DECISION_WORD[o.decision].toLowerCase()}`).join(' · ')}</span>{/if}
 						{#if row.notes.length > 0}<span class="block text-sm text-caution">{row.notes.join(' · ')}</span>{/if}
 					</span>
 					<span class="label text-right max-lg:text-left">{row.answered ? 'answered' : row.lastSession ? `last session ${ago(row.lastSession, data.today)}` : ''}</span>

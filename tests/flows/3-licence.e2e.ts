@@ -123,6 +123,47 @@ test('by keyboard alone: from Today to a slip, its ladder and back', async ({ pa
 	await expect(page.getByTestId('sentence')).toBeVisible();
 });
 
+test('several exercises of one client: the most pressing slip first, the next by key, each with its own trend', async ({ page }) => {
+	await signIn(page);
+	await expect(page.getByRole('link', { name: /Bertil/ })).toContainText(/also .*Bridge: hold/);
+	const id = await openClient(page, 'Bertil', 'decide');
+	const slips = page.getByRole('navigation', { name: 'Slips of this client' }).getByRole('link');
+	await expect(slips).toHaveCount(3);
+	await expect(page.getByTestId('slip')).toHaveCount(1);
+	await expect(slips.first()).toHaveAttribute('aria-current', 'true');
+	await page.keyboard.press('n');
+	await expect(slips.nth(1)).toHaveAttribute('aria-current', 'true');
+	const sentence = await page.getByTestId('sentence').textContent();
+	await page.keyboard.press('a');
+	await expect(page.getByTestId('done')).toBeVisible();
+	await expect(page.getByTestId('slip')).toContainText('Answered by Ines Quarrel');
+	await expect(page.getByTestId('sentence')).toHaveText(sentence ?? '');
+	await visit(page, `/clients/${id}/trend`);
+	await expect(page.getByRole('region', { name: 'Pain' })).toHaveCount(3);
+	await expect(page.getByTestId('history')).toContainText('Heel raise');
+});
+
+test('aids for a referral letter: points never clear a calf, a line met sends to X-ray, pressure names what waits', async ({ page }) => {
+	await signIn(page, 'trainer');
+	await openClient(page, 'Saskia', 'screen');
+	const aids = page.getByTestId('aids');
+	await aids.getByText('For a referral letter').click();
+	await expect(aids.getByTestId('clot')).toContainText('0 points: unlikely (two levels), low (three levels). A suspected clot is seen by a doctor the same day');
+	await aids.getByLabel('a clot before').check();
+	await aids.getByLabel('the whole leg swollen').check();
+	await expect(aids.getByTestId('clot')).toContainText('2 points: likely (two levels), moderate');
+	await expect(aids.getByTestId('acute-knee')).toContainText('only for a fresh injury');
+	await aids.getByLabel('a fresh injury').check();
+	await aids.getByLabel('Bends to').fill('90');
+	await aids.getByLabel('Steps taken').fill('4');
+	await expect(aids.getByTestId('acute-knee')).toContainText('No line is met. That is no all-clear');
+	await aids.getByLabel('Bends to').fill('89');
+	await expect(aids.getByTestId('acute-knee')).toContainText('Refer for an X-ray: does not bend to 90°');
+	await aids.getByLabel('Upper').fill('181');
+	await expect(aids.getByTestId('resting')).toContainText('Heavy resistance work: not today, upper pressure over 180');
+	await expect(aids.getByTestId('resting')).toContainText('Other effort tests: no line met');
+});
+
 test.describe('dark', () => {
 	test.use({ colorScheme: 'dark' });
 	for (const view of ['screen', 'ask', 'measure', 'envelope', 'arrive', 'ladders', 'ladder', 'log', 'morning', 'decide', 'trend'])

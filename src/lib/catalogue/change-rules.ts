@@ -28,6 +28,15 @@ export const PAIN_CHANGES: readonly ChangeRule[] = [
 	matters('outpatients-large', 3.5, ['musculoskeletal'], 'abbott-2014', { tier: 'large' })
 ];
 
+/** For whom a change of pain in a region is judged. */
+export function painPopulations(region: string, { frontOfKnee, longStanding }: { readonly frontOfKnee: boolean; readonly longStanding: boolean }): readonly string[] {
+	const place = region.startsWith('knee') && frontOfKnee ? ['front-of-knee'] : region.startsWith('back') ? ['back'] : [];
+	return ['musculoskeletal', ...place, ...(longStanding ? ['chronic'] : [])];
+}
+
+/** The rules that hold for any of these populations. */
+export const painChangesFor = (populations: readonly string[]): readonly ChangeRule[] => PAIN_CHANGES.filter((r) => r.populations.some((p) => populations.includes(p)));
+
 /** Mean of the client's own activities, 0–10 able. Populations: any · knee · back · musculoskeletal. */
 export const ACTIVITY_MEAN_CHANGES: readonly ChangeRule[] = [
 	error('mean-2', 2, ['any'], 'stratford-1995'),

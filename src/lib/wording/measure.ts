@@ -67,8 +67,9 @@ const SHARE = { all: 'yes', some: 'by some sources', none: 'no', 'no-rule': 'no 
 
 /** `+3 since 11: beyond error yes; matters by some sources`. */
 export function changeText(c: Change, from: number, unit: string): string {
+	if (c.direction === 'same') return `same as ${round(from)}`;
 	const counts = c.rules.length === 0 ? 'no published change value' : `beyond error ${SHARE[c.beyondError]}, matters ${SHARE[c.matters]}`;
-	return `${c.direction === 'same' ? 'same as' : `${c.direction} by ${round(Math.abs(c.gain))} ${unit} since`} ${round(from)}: ${counts}`;
+	return `${c.direction} by ${round(Math.abs(c.gain))} ${unit} since ${round(from)}: ${counts}`;
 }
 
 export const usualText = (values: readonly UsualValue[]): string => values.map((u) => `${u.value}° ${u.source}${u.sex === undefined ? '' : `, ${u.sex}`}${u.ages === undefined ? '' : ` ${u.ages[0]}–${u.ages[1]}`}`).join('; ');

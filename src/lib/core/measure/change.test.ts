@@ -1,7 +1,7 @@
 /** Change that matters and symmetry, against published rules and worked examples 3, 7, 9 and 13 (from memory, sources in the rules). */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { ACTIVITY_CHANGES, ACTIVITY_MEAN_CHANGES, PAIN_CHANGES, SYMMETRY_CHANGES, TEST_CHANGES } from '../../catalogue/change-rules.ts';
+import { ACTIVITY_CHANGES, ACTIVITY_MEAN_CHANGES, PAIN_CHANGES, painChangesFor, painPopulations, SYMMETRY_CHANGES, TEST_CHANGES } from '../../catalogue/change-rules.ts';
 import { questionnaire, QUESTIONNAIRES } from '../../catalogue/questionnaires.ts';
 import { activityMean } from '../client/goal.ts';
 import { changeOf, detectable90, detectable95, standardError, type Change } from './change.ts';
@@ -23,6 +23,17 @@ describe('worked example 7: is the change important?', () => {
 		expect([met(c, 'farrar-raw'), met(c, 'farrar-percent'), met(c, 'back-2'), met(c, 'salaffi-much'), met(c, 'salaffi-much-percent')]).toEqual([raw, percent, back, much, muchPercent]);
 		expect(c.direction).toBe('better');
 		expect(met(c, 'salaffi-slightly')).toBe(from - to >= 1);
+	});
+	it.each([
+		['knee-left', true, false, ['front-of-knee-1.2', 'front-of-knee-2', 'outpatients-small'], ['back-2', 'farrar-raw']],
+		['knee-left', false, false, ['outpatients-small', 'salaffi-much'], ['front-of-knee-1.2', 'back-2', 'farrar-raw']],
+		['back', true, false, ['back-2', 'outpatients-small'], ['front-of-knee-1.2', 'farrar-raw']],
+		['hip-right', true, true, ['farrar-raw', 'immpact-moderate', 'salaffi-much'], ['front-of-knee-2', 'back-2']]
+	])('%s, front of the knee %s, long-standing %s: the rules of its populations and no others', (region, frontOfKnee, longStanding, held, left) => {
+		const ids = painChangesFor(painPopulations(region, { frontOfKnee, longStanding })).map((r) => r.id);
+		expect(ids).toEqual(expect.arrayContaining(held));
+		for (const id of left) expect(ids).not.toContain(id);
+		expect(new Set(ids).size).toBe(ids.length);
 	});
 	it('from nothing to 2: per cent is undefined, and it is worse by 2', () => {
 		const c = pain(0, 2);

@@ -1,8 +1,7 @@
 /** The client header, from the record. */
 import { RANGES } from '#lib/catalogue/ranges.ts';
 import { ageOn, type Day } from '#lib/core/base/calendar-day.ts';
-import { FAMILIES } from '#lib/catalogue/families.ts';
-import { fitFamily } from '#lib/core/fit/fit.ts';
+import { fitSteps } from '#lib/core/fit/fit.ts';
 import { URGENCIES } from '#lib/core/client/screening.ts';
 import type { HeadView } from '#lib/contract/view.ts';
 import { shortDay } from '#lib/wording/days.ts';
@@ -45,12 +44,12 @@ function openFlags(r: ClientRecord): HeadView['flags'] {
 		.sort((a, b) => URGENCIES.indexOf(a.urgency) - URGENCIES.indexOf(b.urgency));
 }
 
-/** The joint and side that stands in the way of most steps of the ladder. */
+/** The joint and side that stands in the way of most steps of the ladders in use; of the squat's, before there is one. */
 function limitingJoint(r: ClientRecord, today: Day): string | null {
-	const family = FAMILIES.squat;
-	if (family === undefined || r.measurements.length === 0) return null;
+	if (r.measurements.length === 0) return null;
+	const inUse = [...new Set(r.exercises.length === 0 ? ['squat'] : r.exercises.map((e) => e.family))].flatMap((id) => r.families[id]?.steps ?? []);
 	const count = new Map<string, number>();
-	for (const f of fitFamily(family, fitContextOf(r, today))) {
+	for (const f of fitSteps(inUse, fitContextOf(r, today))) {
 		const first = f.limiting[0];
 		if (first === undefined) continue;
 		const key = `${sideWord(first.side).toLowerCase()} ${JOINT_NAME[first.axis]}`;

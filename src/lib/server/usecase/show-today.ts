@@ -9,11 +9,11 @@ import { shortDay } from '#lib/wording/days.ts';
 import { flagAction, flagName } from '#lib/wording/screening.ts';
 import { decisionSentence } from '#lib/wording/decision.ts';
 import { regionName } from '#lib/wording/names.ts';
-import { stepTitle } from '#lib/wording/steps.ts';
 import { answeredSlips } from '../repo/decision-repo.ts';
 import { arrivalsOn } from '../repo/intake-repo.ts';
 import { allow, type Context, type Outcome } from './actor.ts';
-import { advancesToday, lastSessionDay, loadRecords, slipOf, type ClientRecord, regionsOf } from './record.ts';
+import { lastSessionDay, loadRecords, regionsOf, type ClientRecord } from './record.ts';
+import { SILENT_DAYS, silentDays, slipsByNeed } from './slips-by-need.ts';
 
 export interface TodayRow {
 	readonly clientId: string;
@@ -22,6 +22,8 @@ export interface TodayRow {
 	readonly step: string;
 	readonly decision: Decision | 'quiet';
 	readonly sentence: string;
+	/** The client's other exercises, by need. */
+	readonly others: readonly { readonly step: string; readonly decision: Decision }[];
 	/** Signed already; nothing waits. */
 	readonly answered: boolean;
 	readonly notes: readonly string[];
@@ -30,11 +32,6 @@ export interface TodayRow {
 	readonly to: string;
 }
 
-const RANK: Readonly<Record<Decision, number>> = { refer: 0, stop: 1, regress: 2, wait: 5, hold: 6, advance: 4 };
-const FLARE_RANK = 2.5;
-const SILENT_DAYS = 7;
-const SILENT_RANK = 4.5;
-const ANSWERED = 10;
 const SCREEN_SOON_DAYS = 8;
 
 export async function showToday(ctx: Context): Promise<Outcome<readonly TodayRow[]>> {
@@ -55,29 +52,24 @@ function rowsOf(r: ClientRecord, today: Day, answered: ReadonlyMap<string, { rea
 	const base = { clientId: r.head.id, name: r.head.name, lastSession: last };
 	const red = r.head.flags.some((f) => f.open && f.severity === 'red');
 	if (r.exercises.length === 0)
-		return [{ ...base, regions: regionsOf(r).map(regionName).join(', '), step: '', decision: red ? 'refer' : 'quiet', ...startOf(r), answered: false, notes, rank: red ? 0 : 3 }];
-	const used = advancesToday(r, today);
-	const slips = r.exercises.map((e) => slipOf(r, e, today, used, false));
-	const rank = (s: (typeof slips)[number]): number => {
-		const done = answered.get(s.exercise.id)?.hash === s.hash;
-		const silent = last !== null && daysBetween(last, today) > SILENT_DAYS;
-		const own = s.trace.rule === 'hold.flare' ? FLARE_RANK : s.trace.rule === 'wait.review' ? 2.2 : silent ? Math.min(SILENT_RANK, RANK[s.trace.decision]) : RANK[s.trace.decision];
-		return done && s.trace.decision !== 'refer' ? ANSWERED + own : own;
-	};
-	return [...slips]
-		.sort((a, b) => rank(a) - rank(b))
-		.slice(0, 1)
-		.map((s) => ({
+		return [{ ...base, regions: regionsOf(r).map(regionName).join(', '), step: '', decision: red ? 'refer' : 'quiet', ...startOf(r), others: [], answered: false, notes, rank: red ? 0 : 3 }];
+	const [first, ...others] = slipsByNeed(r, today, answered, false);
+	if (first === undefined) return [];
+	const { trace } = first;
+	return [
+		{
 			...base,
-			regions: regionName(s.exercise.region),
-			step: stepTitle(s.chain.head.step),
-			decision: s.trace.decision,
-			sentence: decisionSentence(s.trace, today),
-			answered: answered.get(s.exercise.id)?.hash === s.hash,
+			regions: regionName(first.exercise.region),
+			step: first.chain.head.snapshot.title,
+			decision: trace.decision,
+			sentence: decisionSentence(trace, today),
+			others: others.map((s) => ({ step: s.chain.head.snapshot.title, decision: s.trace.decision })),
+			answered: first.answered,
 			notes,
-			rank: rank(s),
-			to: s.trace.rule === 'wait.measure' ? 'measure' : s.trace.rule === 'wait.morning' ? 'morning' : 'decide'
-		}));
+			rank: first.rank,
+			to: trace.rule === 'wait.measure' ? 'measure' : trace.rule === 'wait.morning' ? 'morning' : 'decide'
+		}
+	];
 }
 
 /** What a client without an exercise needs first, in the order of the work. */
@@ -93,8 +85,8 @@ function startOf(r: ClientRecord): { readonly sentence: string; readonly to: str
 
 function notesOf(r: ClientRecord, today: Day): string[] {
 	const out: string[] = [];
-	const last = lastSessionDay(r);
-	if (last !== undefined && daysBetween(last, today) > SILENT_DAYS) out.push(`silent ${daysBetween(last, today)} days`);
+	const silent = silentDays(r, today);
+	if (silent > SILENT_DAYS) out.push(`silent ${silent} days`);
 	const stale = MAIN_AXES.filter((axis) =>
 		SIDES.some((side) => {
 			const m = r.measurements.filter((x) => x.axis === axis && x.side === side).pop();

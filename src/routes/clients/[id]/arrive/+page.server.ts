@@ -7,7 +7,6 @@ import { arrive } from '#lib/server/usecase/ask.ts';
 import { intakeShown } from '#lib/server/usecase/intake-shown.ts';
 import { standing, usualNow, regionsOf } from '#lib/server/usecase/record.ts';
 import { arrivalSentence } from '#lib/wording/intake.ts';
-import { stepTitle } from '#lib/wording/steps.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, params }) =>
@@ -19,7 +18,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 			regions: regionsOf(r).map((region) => ({ region, usual: usualNow(r, region, ctx.today) })),
 			earlier: today?.answer ?? null,
 			language: r.head.setting.language,
-			work: standing(r).map(({ step, dose }) => ({ title: stepTitle(step), sets: dose.sets, reps: dose.reps, lighter: lighterSets(dose.sets, 0.6) }))
+			work: standing(r).map(({ snapshot, dose }) => ({ title: snapshot.title, sets: dose.sets, reps: dose.reps, lighter: lighterSets(dose.sets, 0.6) }))
 		};
 	});
 

@@ -5,7 +5,8 @@ import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts'
 import { catchConflict, refusal, refuseField } from '#lib/server/http/respond.ts';
 import { uuid } from '#lib/contract/basics.ts';
 import { closeFlag } from '#lib/server/usecase/safety.ts';
-import { advancesToday, fitContextOf, slipOf } from '#lib/server/usecase/record.ts';
+import { fitContextOf } from '#lib/server/usecase/record.ts';
+import { slipsByNeed } from '#lib/server/usecase/slips-by-need.ts';
 import { signedDecisions } from '#lib/server/usecase/signed-decisions.ts';
 import { signDecision } from '#lib/server/usecase/sign-decision.ts';
 import { undoDecision } from '#lib/server/usecase/undo-decision.ts';
@@ -15,15 +16,15 @@ import type { Actions, PageServerLoad } from './$types';
 export const load: PageServerLoad = ({ locals, params }) =>
 	clientPage(locals, params.id, 'decide', async (r, t, ctx) => {
 		const signed = await signedDecisions(t, params.id);
-		const used = advancesToday(r, ctx.today);
+		// Newest first, so the newest is what stays.
+		const last = new Map(signed.filter((d) => !d.undone).reverse().map((d) => [d.exerciseId, d]));
 		return {
 			ctx: fitContextOf(r, ctx.today),
 			own: Object.values(r.families).filter((f) => f.id.startsWith('own-')),
 			undoIds: formIds(ctx, 2),
 			closeId: formIds(ctx, 1)[0] as string,
-			slips: r.exercises.map((e) => {
-				const { trace, chain, hash, input } = slipOf(r, e, ctx.today, used, true);
-				const last = signed.find((d) => d.exerciseId === e.id && !d.undone);
+			slips: slipsByNeed(r, ctx.today, last, true).map(({ exercise: e, trace, chain, hash, input, answered }) => {
+				const before = last.get(e.id);
 				const [id, prescriptionId] = formIds(ctx, 2);
 				return {
 					exerciseId: e.id,
@@ -32,6 +33,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 					basedOn: chain.head.id,
 					state: chain.head.state,
 					ids: { id: id as string, prescriptionId: prescriptionId as string },
+					title: chain.head.snapshot.title,
 					now: { step: chain.head.step, dose: chain.head.dose, setup: chain.head.setup },
 					next: trace.change === null ? null : trace.change.result,
 					decision: trace.decision,
@@ -51,8 +53,8 @@ export const load: PageServerLoad = ({ locals, params }) =>
 						const next = input.mornings.find((m) => m.date === addDays(s.date, 1));
 						return { date: s.date, counts: s.sinceChange === true, work: `${s.sets.length}×${s.sets[0]?.reps ?? 0}`, effort: hardestEffort(s) ?? null, before: p?.before ?? null, peak: p?.peak ?? null, after: p?.after ?? null, next: next?.pain ?? null, seen: s.observed };
 					}),
-					answered: last !== undefined && last.hash === hash ? { by: last.by, text: last.outcome.text } : null,
-					undoable: last === undefined ? null : { id: last.id, text: last.outcome.text, by: last.by, day: last.day }
+					answered: before !== undefined && answered ? { by: before.by, text: before.outcome.text } : null,
+					undoable: before === undefined ? null : { id: before.id, text: before.outcome.text, by: before.by, day: before.day }
 				};
 			})
 		};

@@ -1,5 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import { goto } from '$app/navigation';
+	import { page } from '$app/state';
 	import { findStep } from '#lib/catalogue/families.ts';
 	import { doseText } from '#lib/core/dose/dose.ts';
 	import { stepOf, type ExerciseFamily, type Step } from '#lib/core/exercise/family.ts';
@@ -20,6 +22,8 @@
 	import { DECISION_WORD, POLICY_NAME, regionName } from '#lib/wording/names.ts';
 
 	let { data, form } = $props();
+	/** The slip on the table: the one asked for, else the most pressing. */
+	const slip = $derived(data.slips.find((s) => s.exerciseId === page.url.searchParams.get('exercise')) ?? data.slips[0]);
 	const holding = $derived(data.head.flags.filter((f) => f.severity !== 'caution'));
 	type Given = (typeof data.slips)[number]['now'];
 	/** The ladder a step stands on: the catalogue's, or the practice's own. */
@@ -36,7 +40,6 @@
 	let instead = $state({ step: '', sets: '', reps: '', loadKg: '', length: '', reason: '' });
 	let lengthOf = $state<Length | null>(null);
 	function begin(kind: 'altered' | 'overridden'): void {
-		const slip = data.slips[0];
 		if (slip === undefined) return;
 		const from = kind === 'altered' && slip.next !== null ? slip.next : slip.now;
 		instead = {
@@ -54,7 +57,11 @@
 		a: () => document.querySelector<HTMLButtonElement>('[data-accept] button:not(:disabled)')?.click(),
 		g: () => begin('altered'),
 		o: () => begin('overridden'),
-		u: () => document.querySelector<HTMLButtonElement>('[data-undo] button')?.click()
+		u: () => document.querySelector<HTMLButtonElement>('[data-undo] button')?.click(),
+		n: () => {
+			const next = data.slips[(data.slips.findIndex((s) => s === slip) + 1) % data.slips.length];
+			if (next !== undefined && next !== slip) void goto(`?exercise=${next.exerciseId}`, { noScroll: true, keepFocus: true });
+		}
 	});
 	const wrong = (name: string): string | undefined => (form && 'field' in form && form.field === name ? form.message : undefined);
 	let lost = $state('');
@@ -67,14 +74,23 @@
 
 <svelte:head><title>Decide · {data.head.name}</title></svelte:head>
 <svelte:window onkeydown={keys} />
-<KeyHelp keys={[['a', 'agree and sign'], ['g', 'something gentler'], ['o', 'override with a reason'], ['u', 'undo the last decision'], ['0 … 9', 'other pages of this client']]} />
+<KeyHelp keys={[['a', 'agree and sign'], ['g', 'something gentler'], ['o', 'override with a reason'], ['u', 'undo the last decision'], ['n', 'next exercise of this client'], ['0 … 9', 'other pages of this client']]} />
 <main class="page max-w-6xl">
 	<Said done={form && 'done' in form ? form.done : undefined} refused={lost || (form && 'message' in form && !['sets', 'reps', 'reason', 'note', 'step', 'instead'].includes(form.field ?? '') ? form.message : undefined)} />
 	{#if data.slips.length === 0}
 		<h2>Nothing to decide yet</h2>
 		<p class="mt-2">Prescribe a step first: <a href="/clients/{data.head.id}/ladder">to the ladder</a>.</p>
 	{/if}
-	{#each data.slips as slip (slip.exerciseId)}
+	{#if data.slips.length > 1}
+		<nav aria-label="Slips of this client" class="mb-3 flex flex-wrap gap-2">
+			{#each data.slips as s (s.exerciseId)}
+				<a href="?exercise={s.exerciseId}" data-sveltekit-noscroll aria-current={s === slip ? 'true' : undefined} class="flex items-center gap-2 rounded-md border border-edge px-3 py-1.5 text-ink no-underline {s === slip ? 'bg-wash font-bold' : ''}">
+					<Stroke decision={s.decision} size={20} />{s.title}<span class="label">{DECISION_WORD[s.decision].toLowerCase()}{s.answered ? ', answered' : ''}</span>
+				</a>
+			{/each}
+		</nav>
+	{/if}
+	{#if slip}
 		{@const before = drawn(slip.now)}
 		{@const after = slip.next === null ? null : drawn(slip.next)}
 		<article data-testid="slip" class="mt-1">
@@ -169,7 +185,7 @@
 				</form>
 			{/if}
 		</article>
-	{/each}
+	{/if}
 	{#if holding.length > 0 && data.head.licensed}
 		<section class="rule mt-6 pt-3" aria-label="Open flags">
 			<h3>Open flags</h3>

@@ -7,6 +7,7 @@
 	import Said from '#lib/ui/Said.svelte';
 	import ClosingForm from '#lib/ui/ClosingForm.svelte';
 	import ProtocolForms from '#lib/ui/ProtocolForms.svelte';
+	import ReferralAids from '#lib/ui/ReferralAids.svelte';
 	import { keepForm } from '#lib/ui/keep-form.ts';
 	import { sending } from '#lib/ui/sending.ts';
 	import { shortDay } from '#lib/wording/days.ts';
@@ -94,6 +95,7 @@
 			{/if}
 		</section>
 		<ProtocolForms surgery={data.surgery} limits={data.limits} ids={data.ids.slice(2)} licensed={data.head.licensed} today={data.head.today} {wrong} {say} />
+		<ReferralAids age={data.head.age} />
 		<p class="label">Local protocol and the treating clinician come first. A flag says what was reported, not what it is.</p>
 	</aside>
 </main>

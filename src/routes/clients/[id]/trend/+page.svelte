@@ -6,6 +6,7 @@
 	import RangeTrend from '#lib/ui/RangeTrend.svelte';
 	import Stroke from '#lib/ui/Stroke.svelte';
 	import { shortDay } from '#lib/wording/days.ts';
+	import { changeText } from '#lib/wording/measure.ts';
 	import { AXIS_NAME, regionName } from '#lib/wording/names.ts';
 
 	let { data } = $props();
@@ -22,15 +23,28 @@
 <svelte:head><title>Trend · {data.head.name}</title></svelte:head>
 <KeyHelp keys={[['0 … 9', 'other pages of this client']]} />
 <main class="page">
-	{#each data.regions as r (r.region)}
+	{#each data.exercises as r (r.id)}
 		<section aria-label="Pain">
-			<h2 class="first-letter:uppercase">{regionName(r.region)}: pain before, worst, after, next morning</h2>
+			<h2 class="first-letter:uppercase">{regionName(r.region)}{data.exercises.length > 1 ? `, ${r.title}` : ''}: pain before, worst, after, next morning</h2>
 			{#if r.sessions.length === 0}<p class="label">No session logged yet.</p>{:else}<PainChart sessions={r.sessions} policy={data.policy} usual={r.usual} />{/if}
 		</section>
 	{/each}
-	{#if data.regions.length === 0}<p>Nothing prescribed yet, so nothing to show. <a href="/clients/{data.head.id}/ladder">To the ladder</a>.</p>{/if}
-	<div class="mt-5 grid grid-cols-[20rem_1fr] gap-9 max-lg:grid-cols-1">
+	{#if data.exercises.length === 0}<p>Nothing prescribed yet, so nothing to show. <a href="/clients/{data.head.id}/ladder">To the ladder</a>.</p>{/if}
+	<div class="mt-5 grid grid-cols-[22rem_1fr] gap-9 max-lg:grid-cols-1">
 		<section aria-label="Range over time">
+			<h2>Usual morning pain since the intake</h2>
+			{#each data.mornings as m (m.region)}
+				<div class="rule mb-4 py-2">
+					<p><span class="inline-block font-semibold first-letter:uppercase">{regionName(m.region)}</span>: {m.intake} to {m.intake - m.change.gain}</p>
+					<p class="label">{changeText(m.change, m.intake, 'points')}</p>
+					<details class="text-sm">
+						<summary class="cursor-pointer text-accent">Each rule ({m.populations.join(', ')})</summary>
+						<table class="plain"><tbody>
+							{#each m.change.rules as rule (rule.rule)}<tr><td>{rule.met ? '●' : '○'} {rule.kind === 'error' ? 'beyond error' : (rule.tier ?? 'matters')}</td><td>{rule.needed}{rule.of === 'percent' ? ' %' : ''}</td><td><a href="/sources#{rule.source}">{rule.source}</a></td></tr>{/each}
+						</tbody></table>
+					</details>
+				</div>
+			{/each}
 			<h2>Tolerable range over time</h2>
 			{#each MAIN_AXES as axis (axis)}
 				<div class="rule py-2">
@@ -48,7 +62,7 @@
 					<li class="rule grid grid-cols-[5.5rem_1.7rem_1fr_7.5rem] gap-3 py-1.5 text-sm max-sm:grid-cols-[4rem_1.7rem_1fr]">
 						<span class="label">{shortDay(d.day).slice(4)}</span>
 						<Stroke decision={d.decision} size={20} />
-						<span>{d.answer === 'accepted' ? d.sentence : d.outcome}{#if d.answer !== 'accepted'}<span class="label block">{d.answer}; proposed: {d.sentence} {d.reason ?? ''}</span>{/if}{#if d.recordChanged}<span class="block text-caution">record changed since</span>{/if}</span>
+						<span>{#if data.exercises.length > 1}<span class="label block">{d.of}</span>{/if}{d.answer === 'accepted' ? d.sentence : d.outcome}{#if d.answer !== 'accepted'}<span class="label block">{d.answer}; proposed: {d.sentence} {d.reason ?? ''}</span>{/if}{#if d.recordChanged}<span class="block text-caution">record changed since</span>{/if}</span>
 						<span class="label text-right max-sm:col-span-3 max-sm:text-left">
 							{d.by}<br />
 							{#if d.replay === null && !data.mayReplay}<span></span>{:else if d.replay === null}<a href="?replay={d.id}" data-sveltekit-noscroll>Replay</a>{:else if d.replay.same}<span class="text-tolerated">same trace</span>{:else}<span class="text-caution">differs since {d.replay.since}</span>{/if}

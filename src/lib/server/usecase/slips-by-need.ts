@@ -1,0 +1,43 @@
+/** The slips of one client, the most pressing first. What is answered sinks below what waits for an answer; a referral never sinks. */
+import { daysBetween, type Day } from '#lib/core/base/calendar-day.ts';
+import type { Decision } from '#lib/core/decision/trace.ts';
+import { advancesToday, lastSessionDay, slipOf, type ClientRecord, type Slip } from './record.ts';
+
+export interface NeededSlip extends Slip {
+	readonly answered: boolean;
+	/** Smaller is more pressing; comparable between clients. */
+	readonly rank: number;
+}
+
+const RANK: Readonly<Record<Decision, number>> = { refer: 0, stop: 1, regress: 2, wait: 5, hold: 6, advance: 4 };
+const FLARE_RANK = 2.5;
+const REVIEW_RANK = 2.2;
+const SILENT_RANK = 4.5;
+const ANSWERED = 10;
+/** Without a session for longer than this, somebody asks. @source practice-setting */
+export const SILENT_DAYS = 7;
+
+export const silentDays = (r: ClientRecord, today: Day): number => {
+	const last = lastSessionDay(r);
+	return last === undefined ? 0 : Math.max(0, daysBetween(last, today));
+};
+
+function rankOf({ rule, decision }: Slip['trace'], silent: boolean): number {
+	if (rule === 'hold.flare') return FLARE_RANK;
+	if (rule === 'wait.review') return REVIEW_RANK;
+	return silent ? Math.min(SILENT_RANK, RANK[decision]) : RANK[decision];
+}
+
+/** `answered` is the hash of the last signed slip by exercise; `withFlip` also looks for the nearest flips. */
+export function slipsByNeed(r: ClientRecord, today: Day, answered: ReadonlyMap<string, { readonly hash: string }>, withFlip: boolean): readonly NeededSlip[] {
+	const used = advancesToday(r, today);
+	const silent = silentDays(r, today) > SILENT_DAYS;
+	return r.exercises
+		.map((e): NeededSlip => {
+			const slip = slipOf(r, e, today, used, withFlip);
+			const done = answered.get(e.id)?.hash === slip.hash;
+			const own = rankOf(slip.trace, silent);
+			return { ...slip, answered: done, rank: done && slip.trace.decision !== 'refer' ? ANSWERED + own : own };
+		})
+		.sort((a, b) => a.rank - b.rank);
+}
