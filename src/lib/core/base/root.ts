@@ -8,7 +8,8 @@ export interface Root {
 	readonly found: boolean;
 }
 
-const MOST = 60;
+/** Enough halvings for the flattest root; a steep one takes about eight steps. */
+const MOST = 200;
 
 /** @example rootIn((x) => x * x - 2, 0, 2).x → 1.41421356… */
 export function rootIn(f: (x: number) => number, low: number, high: number, precision = 1e-10): Root {

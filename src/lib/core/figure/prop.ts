@@ -1,5 +1,5 @@
 /** Furniture and equipment as simple solids, metres, y up: blocks, discs and rods; and those that go with a key pose. */
-import { point, type Point } from '../base/vector.ts';
+import { between, point, type Point } from '../base/vector.ts';
 import type { Body } from '../body/body.ts';
 import type { PosedPoints, PoseProp } from './key-pose.ts';
 import { circlePath, limbPath, polygonPath, screen } from './limb.ts';
@@ -34,7 +34,6 @@ export const chair = (x0: number, x1: number, top: number): readonly Prop[] => [
 ];
 
 const WALL = 0.035;
-const between = (a: Point, b: Point, t = 0.5): Point => point(a.x + (b.x - a.x) * t, a.y + (b.y - a.y) * t);
 
 /** The solids of a pose's props, placed on its points. */
 export function propsOfPose(body: Body, p: PosedPoints, props: readonly PoseProp[], kg = 4): readonly Prop[] {

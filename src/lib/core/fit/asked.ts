@@ -172,8 +172,8 @@ export function askedBy(step: Step, ctx: FitContext, setup: SolvedSetup | null, 
 		}
 		case 'hinge': {
 			const q = hinge({ body, handleCm: setup?.handleCm ?? p.handleCm, close: p.close, loadKg: p.load?.kg ?? 0, ...(p.bar === undefined ? {} : { bar: p.bar }), ...(p.oneLeg === true ? { oneLeg: true } : {}) });
-			const { weightBearingDorsiflexion: _, ...demand } = q.demand;
-			return asked(demand, { knee: q.moments.kneePerLeg, hip: q.moments.hipPerLeg, back: q.moments.lumbosacral }, q.checks);
+			const { kneeFlexion, thighTrunkFlexion } = q.angles;
+			return asked({ kneeFlexion, thighTrunkFlexion, straightLegRaise: q.hamstring }, { knee: q.moments.kneePerLeg, hip: q.moments.hipPerLeg, back: q.moments.lumbosacral }, q.checks);
 		}
 		case 'bridge': {
 			const q = bridge({ body, legs: p.legs, loadKg: p.load?.kg ?? 0, ...(setup?.feetCm === undefined ? { kneeDeg: p.kneeDeg } : { footDistCm: setup.feetCm }), ...(p.shoulderCm === undefined ? {} : { shoulderCm: p.shoulderCm }), ...(p.footCm === undefined ? {} : { footCm: p.footCm }) });

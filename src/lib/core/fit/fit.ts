@@ -219,25 +219,24 @@ export function fitStep(step: Step, ctx: FitContext, once?: Once): StepFit {
 	const withheld = ctx.withheld === undefined ? NONE : ctx.withheld.filter((w) => step.tags.includes(w.tag));
 	const missing = missingFor(step, ctx);
 	const positions = positionsFor(step, ctx);
-	const base = { step: step.id, demand: whole(nominal), unmeasured, assumed, seen, setup: null, demandSetUp: null, withheld, missing, positions };
-	if (withheld.length > 0 || missing.length > 0 || positions.some((p) => p.answer === 'no')) return { ...base, verdict: 'blocked', limiting: close, unlock: null };
+	const demand = whole(nominal);
+	// Written out rather than spread: this object is made for every step of every fit.
+	const answer = (verdict: Verdict, limiting: readonly Limiting[], unlock: StepFit['unlock'], setup: SolvedSetup | null, demandSetUp: Demand | null): StepFit => ({ step: step.id, verdict, demand, limiting, unmeasured, assumed, setup, demandSetUp, unlock, seen, withheld, missing, positions });
+	if (withheld.length > 0 || missing.length > 0 || positions.some((p) => p.answer === 'no')) return answer('blocked', close, null, null, null);
 	const protocolShort = over.some((l) => l.by === 'protocol');
-	if (seen !== null && !protocolShort) return { ...base, verdict: 'fits', limiting: close, unlock: null };
+	if (seen !== null && !protocolShort) return answer('fits', close, null, null, null);
 	const measure = unmeasured.length === 0 ? [] : [...new Set(unmeasured.map((u) => u.axis))];
 	// A balance no technique can hold (hips too far behind) is no range question: it blocks like a range that is short.
-	if (over.length === 0 && nominal.stands) {
-		if (measure.length > 0) return { ...base, verdict: 'unmeasured', limiting: close, unlock: { measure } };
-		return { ...base, verdict: close.length > 0 ? 'watch' : 'fits', limiting: close, unlock: null };
-	}
+	if (over.length === 0 && nominal.stands) return measure.length > 0 ? answer('unmeasured', close, { measure }, null, null) : answer(close.length > 0 ? 'watch' : 'fits', close, null, null, null);
 	const found = solveSetup(step, ctx, limits, once);
 	const worst = over[0];
 	const unlock = worst === undefined ? null : { axis: worst.axis, side: worst.side, toDeg: worst.limit + worst.short };
 	const solved = found === null ? null : askedBy(step, ctx, found.setup, found.limits);
 	// A length can answer for its own ranges only: where another is short (toes, hip back), no depth helps.
 	const helps = found !== null && solved !== null && shortages(step, ctx, asksOf(step, ctx, solved)).every((l) => l.short <= ROUNDING);
-	if (!helps) return { ...base, verdict: 'blocked', limiting: over, unlock };
-	if (measure.length > 0) return { ...base, verdict: 'unmeasured', limiting: over, unlock: { measure } };
-	return { ...base, verdict: 'set-up', limiting: over, setup: found.setup, demandSetUp: whole(solved), unlock };
+	if (!helps) return answer('blocked', over, unlock, null, null);
+	if (measure.length > 0) return answer('unmeasured', over, { measure }, null, null);
+	return answer('set-up', over, unlock, found.setup, whole(solved));
 }
 
 /**

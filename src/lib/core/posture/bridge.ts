@@ -6,9 +6,8 @@
  * the floor and carry nothing.
  * @source common-practice shoulder height 4.5 % of stature, centre of pressure 10 % of the foot ahead of the ankle; winter-2009 masses
  */
-import { DEG } from '../base/angle.ts';
-import { rootIn } from '../base/root.ts';
-import { point, type Point } from '../base/vector.ts';
+import { cosine, DEG, RAD } from '../base/angle.ts';
+import { between, point, type Point } from '../base/vector.ts';
 import { CENTRE, MASS, type Body } from '../body/body.ts';
 import { FOOT, GRAVITY } from './constants.ts';
 import { flatFoot } from './leg.ts';
@@ -78,7 +77,7 @@ function lineAt(p: BridgeProblem, X: number): Line {
 	const D = Math.hypot(X, dy);
 	const beyondM = Math.max(0, D - L - Ls, Math.abs(L - Ls) - D);
 	const c = (L * L + D * D - Ls * Ls) / (2 * L * D);
-	const beta = Math.atan2(dy, X) + Math.acos(Math.max(-1, Math.min(1, c)));
+	const beta = Math.atan2(dy, X) + Math.acos(cosine(c));
 	const at = (d: number): Point => point(d * Math.cos(beta), ys + d * Math.sin(beta));
 	const knee = at(L);
 	// Angle between the thigh's direction and the shank's.
@@ -86,15 +85,14 @@ function lineAt(p: BridgeProblem, X: number): Line {
 	return { beta, hip: at(body.trunkM), knee, ankle, beyondM, kneeFlexion: turned((beta - shankAngle) * DEG) };
 }
 
-/** The shoulder–ankle distance at which the knee bends by so much. */
+/** The shoulder–ankle distance along the floor, cm, at which the knee bends by so much: the law of cosines about the knee. */
 export function footDistanceFor(p: BridgeProblem, kneeDeg: number): number {
 	const { body } = p;
 	const ys = p.shoulderCm === undefined ? SHOULDER * body.heightM : p.shoulderCm / 100;
 	const dy = body.ankleHeightM + (p.footCm ?? 0) / 100 - ys;
 	const L = body.trunkM + body.thighM;
-	const least = Math.sqrt(Math.max(0, (L - body.shankM) ** 2 - dy * dy)) + 1e-6;
-	const most = Math.sqrt(Math.max(0, (L + body.shankM) ** 2 - dy * dy)) - 1e-6;
-	return 100 * rootIn((X) => lineAt(p, X).kneeFlexion - kneeDeg, least, most, 1e-9).x;
+	const Ls = body.shankM;
+	return 100 * Math.sqrt(Math.max(0, L * L + Ls * Ls + 2 * L * Ls * Math.cos(kneeDeg * RAD) - dy * dy));
 }
 
 /**
@@ -108,11 +106,10 @@ export function bridge(p: BridgeProblem): Bridge {
 	const M = body.massKg;
 	const cos = Math.cos(s.beta);
 	const hipX = s.hip.x;
-	const between = (a: Point, b: Point, share: number): number => a.x + share * (b.x - a.x);
 	const footX = s.ankle.x + (FOOT.centre - FOOT.ankle) * body.footM;
 	const pressureX = s.ankle.x + PRESSURE * body.footM;
-	const thighX = between(s.hip, s.knee, CENTRE.thigh);
-	const shankX = between(s.knee, s.ankle, CENTRE.shank);
+	const thighX = between(s.hip, s.knee, CENTRE.thigh).x;
+	const shankX = between(s.knee, s.ankle, CENTRE.shank).x;
 	// A free leg goes on in the line of the trunk and thigh.
 	const out = (d: number): number => hipX + d * cos;
 	const free = legs === 1 ? M * (MASS.thigh * out(CENTRE.thigh * body.thighM) + MASS.shank * out(body.thighM + CENTRE.shank * body.shankM) + MASS.foot * out(body.thighM + body.shankM)) : 0;

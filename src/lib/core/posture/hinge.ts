@@ -6,7 +6,7 @@
  * the fold when the back rounds: what the hamstrings cannot give is reported as `lumbarDemand`.
  * @source common-practice hamstring rule: allowed fold = straight-leg raise + 0.5 × knee flexion (0.5 ≈ ratio of moment arms)
  */
-import { DEG, RAD } from '../base/angle.ts';
+import { cosine, DEG, RAD } from '../base/angle.ts';
 import { rootIn, rootNear } from '../base/root.ts';
 import { point, type Point } from '../base/vector.ts';
 import { CENTRE, MASS, PROPORTION, type Body } from '../body/body.ts';
@@ -14,8 +14,8 @@ import { FOOT, GRAVITY } from './constants.ts';
 import { flatFoot, hipOf, onTrunk, type Foot } from './leg.ts';
 import type { Limits } from './problem.ts';
 import { legPoints, type Stick } from './stick.ts';
-import { upperBody } from './upper-body.ts';
-import { atLeast, atMost, holds, rangeChecks, type Demand, type MovementCheck } from './verdict.ts';
+import { upperBody, type UpperBody } from './upper-body.ts';
+import { atLeast, atMost, holds, rangeChecks, room, type Demand, type MovementCheck } from './verdict.ts';
 
 export type HingeClosure = { readonly kneeDeg: number } | { readonly shankDeg: number } | { readonly leanDeg: number };
 
@@ -39,6 +39,8 @@ export interface Hinge {
 	readonly loadFromMidfootCm: number;
 	/** Fold beyond what the hamstrings give: it comes from the low back; 0 where the straight-leg raise was not given. */
 	readonly lumbarDemand: number;
+	/** Straight-leg raise that the fold asks for, less what the bent knee gives back. */
+	readonly hamstring: number;
 	readonly demand: Demand;
 	readonly moments: { readonly kneePerLeg: number; readonly hipPerLeg: number; readonly lumbosacral: number };
 	readonly checks: readonly MovementCheck[];
@@ -55,6 +57,8 @@ interface Setup {
 	readonly p: HingeProblem;
 	readonly body: Body;
 	readonly foot: Foot;
+	/** Arms hanging; what is held is reckoned apart. */
+	readonly upper: UpperBody;
 	readonly handleM: number;
 	readonly reach: number;
 	readonly targetX: number;
@@ -73,20 +77,18 @@ interface Solved {
 	readonly beyond: number;
 }
 
-const unit = (c: number): number => (c > 1 ? 1 : c < -1 ? -1 : c);
-
 /** Trunk lean that brings the hands to the handle from a hip. */
 function leanTo(s: Setup, hip: Point): { lean: number; beyond: number } {
 	const { trunkM: S } = s.body;
 	if ((s.p.bar ?? 'hang') === 'hang') {
 		const c = (s.handleM + s.reach - hip.y) / S;
-		return { lean: Math.acos(unit(c)), beyond: Math.max(0, Math.abs(c) - 1) * S };
+		return { lean: Math.acos(cosine(c)), beyond: Math.max(0, Math.abs(c) - 1) * S };
 	}
 	const dx = s.targetX - hip.x;
 	const dy = s.handleM - hip.y;
 	const D = Math.hypot(dx, dy);
 	const beyond = Math.max(0, D - S - s.reach, Math.abs(S - s.reach) - D);
-	return { lean: Math.atan2(dx, dy) - Math.acos(unit((S * S + D * D - s.reach * s.reach) / (2 * S * D))), beyond };
+	return { lean: Math.atan2(dx, dy) - Math.acos(cosine((S * S + D * D - s.reach * s.reach) / (2 * S * D))), beyond };
 }
 
 /** Arms that slope from the shoulder to a bar carry their mass half-way: kg·m ahead of the shoulder, 0 when they hang. */
@@ -101,7 +103,7 @@ function freeLeg({ body, legs }: Setup, lean: number): { readonly kg: number; re
 const NO_FREE_LEG = { kg: 0, behindKgM: 0 } as const;
 
 function poseAt(s: Setup, shank: number, thigh: number, fixedLean?: number): Solved {
-	const { body, foot } = s;
+	const { body, foot, upper } = s;
 	const M = body.massKg;
 	const kneeX = foot.ankle.x + body.shankM * Math.sin(shank);
 	const kneeY = foot.ankle.y + body.shankM * Math.cos(shank);
@@ -111,7 +113,6 @@ function poseAt(s: Setup, shank: number, thigh: number, fixedLean?: number): Sol
 	const loadX = (s.p.bar ?? 'hang') === 'hang' ? shoulderX : s.targetX;
 	const legKg = s.legs * M;
 	const { kg: free, behindKgM } = freeLeg(s, lean);
-	const upper = upperBody(body, 'hang', undefined);
 	const first =
 		armsAhead(s, shoulderX, loadX) +
 		legKg * (MASS.foot * foot.centre.x + MASS.shank * (kneeX + CENTRE.shank * (foot.ankle.x - kneeX)) + MASS.thigh * (hip.x + CENTRE.thigh * (kneeX - hip.x))) +
@@ -141,7 +142,7 @@ function solve(s: Setup, guess?: number): Solved {
 	const lean = close.leanDeg * RAD;
 	const { body, foot } = s;
 	const hipY = s.handleM + s.reach - body.trunkM * Math.cos(lean);
-	const at = (shank: number): Solved => poseAt(s, shank, Math.acos(unit((hipY - foot.ankle.y - body.shankM * Math.cos(shank)) / body.thighM)), lean);
+	const at = (shank: number): Solved => poseAt(s, shank, Math.acos(cosine((hipY - foot.ankle.y - body.shankM * Math.cos(shank)) / body.thighM)), lean);
 	return at(root((a) => off(at(a)), -40 * RAD, 45 * RAD, guess));
 }
 
@@ -149,6 +150,7 @@ const setupOf = (p: HingeProblem): Setup => ({
 	p,
 	body: p.body,
 	foot: flatFoot(p.body, 0),
+	upper: upperBody(p.body, 'hang', undefined),
 	handleM: p.handleCm / 100,
 	reach: armReach(p.body),
 	targetX: FOOT.target * p.body.footM,
@@ -160,8 +162,7 @@ const setupOf = (p: HingeProblem): Setup => ({
 export function hingeSlack(p: Omit<HingeProblem, 'handleCm'>): (handleCm: number) => number {
 	const { body, limits = {}, marginDeg = 0 } = p;
 	const s = setupOf({ ...p, handleCm: 0 });
-	const room = (limit: number | undefined): number => (limit === undefined ? Infinity : limit - marginDeg);
-	const [knee, fold, ankle, raise] = [room(limits.kneeFlexionDeg), room(limits.thighTrunkFlexionDeg), room(limits.weightBearingDorsiflexionDeg), room(limits.straightLegRaiseDeg)];
+	const [knee, fold, ankle, raise] = [room(limits.kneeFlexionDeg, marginDeg), room(limits.thighTrunkFlexionDeg, marginDeg), room(limits.weightBearingDorsiflexionDeg, marginDeg), room(limits.straightLegRaiseDeg, marginDeg)];
 	const byShank = p.close === undefined || !('shankDeg' in p.close);
 	let guess: number | undefined;
 	return (handleCm) => {
@@ -200,6 +201,7 @@ export function hinge(p: HingeProblem): Hinge {
 		feasible: holds(checks),
 		angles,
 		loadFromMidfootCm: 100 * (q.loadX - s.targetX),
+		hamstring: raise,
 		lumbarDemand: slr === undefined ? 0 : Math.max(0, raise - slr),
 		demand,
 		moments: momentsOf(s, q),
@@ -209,9 +211,8 @@ export function hinge(p: HingeProblem): Hinge {
 }
 
 function momentsOf(s: Setup, q: Solved): Hinge['moments'] {
-	const { body, foot, legs } = s;
+	const { body, foot, legs, upper } = s;
 	const M = body.massKg;
-	const upper = upperBody(body, 'hang', undefined);
 	const sin = Math.sin(q.lean);
 	const kneeX = foot.ankle.x + body.shankM * Math.sin(q.shank);
 	const { kg: free, behindKgM } = freeLeg(s, q.lean);

@@ -113,6 +113,39 @@ describe('by a general minimiser on point masses', () => {
 			{ seed: 62, numRuns: 25 }
 		);
 	});
+	it('a hinge on one leg, the other in line with the trunk: lean and the hip’s moment from the floor up', () => {
+		let judged = 0;
+		fc.assert(
+			fc.property(...adult, fc.integer({ min: 15, max: 30 }), fc.integer({ min: 0, max: 20 }), fc.integer({ min: 25, max: 60 }), (H, M, kneeDeg, kg, percent) => {
+				const { foot, ankle, Ls, Lt, S } = lengths(H);
+				const handle = (percent / 100) * 0.31 * H + 0.1 * H;
+				const at = { x: 0.25 * foot, y: ankle };
+				const place = (s: number, lean: number) => {
+					const hip = back(up(at, Ls, s), Lt, kneeDeg * RAD - s);
+					const standing = leg(M, at, up(at, Ls, s), hip, { x: 0.5 * foot, y: 0 });
+					// Behind the hip along the trunk's own line: thigh, shank, and the foot at its end.
+					const line = (d: number): P => up(hip, -d, lean);
+					const free = leg(M, line(Lt + Ls), line(Lt), hip, line(Lt + Ls));
+					const shoulder = up(hip, S, lean);
+					return { hip, shoulder, standing, all: [...standing, ...free, ...trunk(H, M, hip, lean), { kg, ...shoulder }] };
+				};
+				const f = ([s = 0, lean = 0]: number[]): number => {
+					const q = place(s, lean);
+					return 1e4 * ((com(q.all) - 0.45 * foot) ** 2 + (q.shoulder.y - 0.386 * H - handle) ** 2);
+				};
+				const [s = NaN, lean = NaN] = minimise(f, [0, 1], 6);
+				const q = place(s, lean);
+				const own = hinge({ body: model(H, M), handleCm: 100 * handle, loadKg: kg, close: { kneeDeg }, oneLeg: true });
+				if (own.checks.some((c) => c.id === 'reach' && c.slack < 0) || f([s, lean]) > 1e-4) return;
+				judged++;
+				expect(own.angles.trunkLean).toBeCloseTo(lean / RAD, 1);
+				const hipBelow = G * ((M + kg) * (com(q.all) - q.hip.x) - q.standing.reduce((a, m) => a + m.kg * (m.x - q.hip.x), 0));
+				expect(Math.abs(own.moments.hipPerLeg - hipBelow)).toBeLessThan(0.5);
+			}),
+			{ seed: 66, numRuns: 25 }
+		);
+		expect(judged).toBeGreaterThan(12);
+	});
 	it('split squat: angles, both reactions and the front knee’s moment from the top down', () => {
 		fc.assert(
 			fc.property(...adult, fc.integer({ min: 5, max: 25 }), fc.integer({ min: 0, max: 20 }), fc.integer({ min: 0, max: 10 }), (H, M, shankDeg, leanDeg, eta10) => {

@@ -12,7 +12,7 @@ import type { CheckId } from './problem.ts';
 import { splitSquat, splitSquatSlack, type SplitSquatProblem } from './split-squat.ts';
 import { asSquat, stepDown, type StepDownProblem } from './step-down.ts';
 import { stepUp, stepUpSlack, type StepUpProblem } from './step-up.ts';
-import type { MovementCheckId } from './verdict.ts';
+import { room, type MovementCheckId } from './verdict.ts';
 import { ROUGH, walk, type SolveStatus, type Walked } from './walk.ts';
 
 export interface MovementSolution {
@@ -87,8 +87,7 @@ export const deepestSledCm = (p: Omit<LegPressProblem, 'sledCm'>): number => val
 
 function sledWalk(p: Omit<LegPressProblem, 'sledCm'>, precision: number): Walked {
 	const { limits, marginDeg = 0, body } = p;
-	const room = (limit: number | undefined): number => (limit === undefined ? Infinity : limit - marginDeg);
-	const [knee, fold, ankle] = [room(limits?.kneeFlexionDeg), room(limits?.thighTrunkFlexionDeg), room(limits?.weightBearingDorsiflexionDeg)];
+	const [knee, fold, ankle] = [room(limits?.kneeFlexionDeg, marginDeg), room(limits?.thighTrunkFlexionDeg, marginDeg), room(limits?.weightBearingDorsiflexionDeg, marginDeg)];
 	const slackAt = (sledCm: number): number => {
 		const a = pressAngles({ ...p, sledCm });
 		return Math.min(knee - a.kneeFlexion, fold - a.thighTrunkFlexion, ankle - a.dorsiflexion);

@@ -6,7 +6,7 @@
  * Excess over what the hip gives is posterior tilt of the pelvis. No weight of the legs: moments compare set-ups.
  * @source common-practice centre of pressure 20 % of the foot beyond the ankle
  */
-import { DEG, RAD } from '../base/angle.ts';
+import { cosine, DEG, RAD } from '../base/angle.ts';
 import { point, type Point } from '../base/vector.ts';
 import { PROPORTION, type Body } from '../body/body.ts';
 import { FOOT, GRAVITY } from './constants.ts';
@@ -51,13 +51,12 @@ export function pressAngles({ body, sledCm, railDeg = 45, backDeg = 20, offsetCm
 	const s = sledCm / 100;
 	const across = offsetCm / 100;
 	const D = Math.hypot(s, across);
-	const unit = (c: number): number => Math.max(-1, Math.min(1, c));
 	/** Thigh above the rail's direction. */
-	const up = Math.atan2(across, s) + Math.acos(unit((Lt * Lt + D * D - Ls * Ls) / (2 * Lt * D)));
+	const up = Math.atan2(across, s) + Math.acos(cosine((Lt * Lt + D * D - Ls * Ls) / (2 * Lt * D)));
 	const kneeS = Lt * Math.cos(up);
 	const kneeP = Lt * Math.sin(up);
 	return {
-		kneeFlexion: (Math.PI - Math.acos(unit((Ls * Ls + Lt * Lt - D * D) / (2 * Ls * Lt)))) * DEG,
+		kneeFlexion: (Math.PI - Math.acos(cosine((Ls * Ls + Lt * Lt - D * D) / (2 * Ls * Lt)))) * DEG,
 		thighTrunkFlexion: railDeg + up * DEG + backDeg,
 		dorsiflexion: Math.atan2(kneeP - across, s - kneeS) * DEG,
 		beyondM: Math.max(0, D - Ls - Lt),

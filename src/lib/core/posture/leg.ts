@@ -3,6 +3,7 @@
  *
  * With D = |hip − ankle|:   κ = π − acos((Ls² + Lt² − D²)/(2 Ls Lt)),   α = atan2(dx, dy) + acos((Ls² + D² − Lt²)/(2 Ls D)),   θ = κ − α.
  */
+import { cosine } from '../base/angle.ts';
 import { point, type Point } from '../base/vector.ts';
 import type { Body } from '../body/body.ts';
 import { FOOT } from './constants.ts';
@@ -16,8 +17,6 @@ export interface Leg {
 	readonly beyondM: number;
 }
 
-const unit = (c: number): number => (c > 1 ? 1 : c < -1 ? -1 : c);
-
 /** The leg between hip and ankle, `dx` forward and `dy` up from ankle to hip. Out of reach it is straight, or folded, towards the hip. */
 export function legBetween({ shankM: Ls, thighM: Lt }: Body, dx: number, dy: number): Leg {
 	const D = Math.sqrt(dx * dx + dy * dy);
@@ -25,8 +24,8 @@ export function legBetween({ shankM: Ls, thighM: Lt }: Body, dx: number, dy: num
 	const least = Math.abs(Ls - Lt);
 	const beyondM = D > most ? D - most : D < least ? least - D : 0;
 	const d = D > most ? most : D < least ? least : D;
-	const knee = Math.PI - Math.acos(unit((Ls * Ls + Lt * Lt - d * d) / (2 * Ls * Lt)));
-	const shank = Math.atan2(dx, dy) + (d < 1e-9 ? 0 : Math.acos(unit((Ls * Ls + d * d - Lt * Lt) / (2 * Ls * d))));
+	const knee = Math.PI - Math.acos(cosine((Ls * Ls + Lt * Lt - d * d) / (2 * Ls * Lt)));
+	const shank = Math.atan2(dx, dy) + (d < 1e-9 ? 0 : Math.acos(cosine((Ls * Ls + d * d - Lt * Lt) / (2 * Ls * d))));
 	return { shank, thigh: knee - shank, knee, beyondM };
 }
 

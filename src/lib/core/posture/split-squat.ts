@@ -9,14 +9,14 @@
  */
 import { DEG, RAD } from '../base/angle.ts';
 import { rootIn } from '../base/root.ts';
-import { point, type Point } from '../base/vector.ts';
+import { between, type Point } from '../base/vector.ts';
 import { CENTRE, MASS, type Body } from '../body/body.ts';
 import { ASSUMED_DORSIFLEXION, FOOT, GRAVITY } from './constants.ts';
 import { flatFoot, footAt, hipOf, kneeOf, legBetween, onTrunk, type Foot, type Leg } from './leg.ts';
 import type { Limits, Load, Technique } from './problem.ts';
 import { legPoints, type Stick } from './stick.ts';
 import { upperBody } from './upper-body.ts';
-import { atMost, holds, rangeChecks, type Demand, type MovementCheck } from './verdict.ts';
+import { atMost, holds, rangeChecks, room, type Demand, type MovementCheck } from './verdict.ts';
 
 export interface SplitSquatProblem {
 	readonly body: Body;
@@ -131,9 +131,8 @@ export function splitSquatSlack(p: Omit<SplitSquatProblem, 'thighDeg'>): { reado
 	const { body, limits = {}, rearLimits = {}, marginDeg = 0 } = p;
 	const [shankDeg, leanDeg] = leansFor(p);
 	const s = placed(p, shankDeg * RAD);
-	const room = (limit: number | undefined): number => (limit === undefined ? Infinity : limit - marginDeg);
-	const fixed = Math.min(room(limits.weightBearingDorsiflexionDeg) - shankDeg, room(rearLimits.bigToeExtensionDeg) - (p.rearPitchDeg ?? REAR_PITCH_DEG));
-	const [knee, fold, back, behind] = [room(limits.kneeFlexionDeg), room(limits.thighTrunkFlexionDeg), room(rearLimits.hipExtensionDeg), room(rearLimits.kneeFlexionDeg)];
+	const fixed = Math.min(room(limits.weightBearingDorsiflexionDeg, marginDeg) - shankDeg, room(rearLimits.bigToeExtensionDeg, marginDeg) - (p.rearPitchDeg ?? REAR_PITCH_DEG));
+	const [knee, fold, back, behind] = [room(limits.kneeFlexionDeg, marginDeg), room(limits.thighTrunkFlexionDeg, marginDeg), room(rearLimits.hipExtensionDeg, marginDeg), room(rearLimits.kneeFlexionDeg, marginDeg)];
 	return {
 		bottomDeg: bottom(s) * DEG,
 		slackAt: (thighDeg) => {
@@ -153,7 +152,6 @@ function statics(p: SplitSquatProblem, s: Placed, hip: Point, rear: Leg, lean: n
 	const upper = upperBody(body, arms, load);
 	const W = M + (load === undefined || load.at === 'none' ? 0 : load.kg);
 	const rearKnee = kneeOf(body, s.rear.ankle, rear.shank);
-	const between = (a: Point, b: Point, share: number): Point => point(a.x + share * (b.x - a.x), a.y + share * (b.y - a.y));
 	const frontShank = between(frontKnee, front.ankle, CENTRE.shank);
 	const frontThigh = between(hip, frontKnee, CENTRE.thigh);
 	const rearShank = between(rearKnee, s.rear.ankle, CENTRE.shank);

@@ -15,7 +15,7 @@ import { flatFoot, footAt, hipOf, kneeOf, legBetween, legLength, onTrunk, type F
 import type { Limits, Load } from './problem.ts';
 import { legPoints, type Stick } from './stick.ts';
 import { upperBody, type UpperBody } from './upper-body.ts';
-import { atMost, holds, rangeChecks, type Demand, type MovementCheck } from './verdict.ts';
+import { atMost, holds, rangeChecks, room, type Demand, type MovementCheck } from './verdict.ts';
 
 export interface StepUpProblem {
 	readonly body: Body;
@@ -141,10 +141,9 @@ export function stepUp(problem: StepUpProblem): StepUp {
  */
 export function stepUpSlack(problem: Omit<StepUpProblem, 'stepCm'>): (stepCm: number) => number {
 	const { body, limits = {}, marginDeg = 0, swingClearanceDeg = 0 } = problem;
-	const room = (limit: number | undefined): number => (limit === undefined ? Infinity : (limit - marginDeg) * RAD);
-	const knee = room(limits.kneeFlexionDeg);
-	const fold = room(limits.thighTrunkFlexionDeg);
-	const ankle = room(limits.weightBearingDorsiflexionDeg);
+	const knee = room(limits.kneeFlexionDeg, marginDeg) * RAD;
+	const fold = room(limits.thighTrunkFlexionDeg, marginDeg) * RAD;
+	const ankle = room(limits.weightBearingDorsiflexionDeg, marginDeg) * RAD;
 	const swing = swingClearanceDeg * RAD;
 	const flat = frameOf({ ...problem, stepCm: 0 }, 0);
 	const pivoted = frameOf({ ...problem, stepCm: 0 }, PIVOT);

@@ -45,6 +45,9 @@ export function rangeChecks(demand: Demand, limits: Limits = {}, marginDeg = 0):
 	return out;
 }
 
+/** What a limit leaves after the margin, in the limit's unit; without a limit, everything. */
+export const room = (limit: number | undefined, marginDeg: number): number => (limit === undefined ? Infinity : limit - marginDeg);
+
 export const atMost = (id: MovementCheckId, value: number, limit: number, unit: 'deg' | 'cm' = 'deg'): MovementCheck => ({ id, value, limit, slack: limit - value, unit });
 export const atLeast = (id: MovementCheckId, value: number, limit: number, unit: 'deg' | 'cm' = 'cm'): MovementCheck => ({ id, value, limit, slack: value - limit, unit });
 

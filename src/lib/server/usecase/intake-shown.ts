@@ -1,7 +1,7 @@
 /** What pages read besides the record: what was asked, tests and totals. Within a page's own transaction, after who may was asked. */
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { intakeOf, type Intake } from '../repo/intake-repo.ts';
-import { testResults, totals, type TestResult, type Total } from '../repo/test-repo.ts';
+import { testResults, totals, type TestResult, type Total } from '../repo/sheet-repo.ts';
 
 export const intakeShown = (t: PracticeTransaction, clientId: string): Promise<Intake> => intakeOf(t, clientId);
 

@@ -36,8 +36,7 @@ import { days } from '../repo/day-repo.ts';
 import { room, type Room } from '../repo/equipment-repo.ts';
 import { exercises, type Exercise, type Prescription } from '../repo/exercise-repo.ts';
 import { logs, type Logged } from '../repo/log-repo.ts';
-import { measuredEnvelope, measurements, type Measurement } from '../repo/measurement-repo.ts';
-import { testResults, type TestResult } from '../repo/test-repo.ts';
+import { measuredEnvelope, sheet, type Measurement, type TestResult } from '../repo/sheet-repo.ts';
 import { effectiveChain, type Effective } from './effective-chain.ts';
 
 export interface ClientRecord {
@@ -56,15 +55,14 @@ export interface ClientRecord {
 	readonly families: Readonly<Record<string, ExerciseFamily>>;
 }
 
-/** Seven queries, whatever the number of clients. */
+/** Six queries, whatever the number of clients. */
 export async function loadRecords(t: PracticeTransaction, clientId?: string): Promise<readonly ClientRecord[]> {
 	const heads = await clientHeads(t, clientId);
 	if (heads.length === 0) return [];
-	const measured = await measurements(t, clientId);
+	const measured = await sheet(t, clientId);
 	const prescribed = await exercises(t, clientId);
 	const logged = await logs(t, clientId);
 	const dayRecords = await days(t, clientId);
-	const tested = await testResults(t, clientId);
 	const here = await room(t);
 	const own = usable(here.own);
 	const families = own.length === 0 ? FAMILIES : { ...FAMILIES, ...Object.fromEntries(own.map((f) => [f.id, f])) };
@@ -74,10 +72,10 @@ export async function loadRecords(t: PracticeTransaction, clientId?: string): Pr
 			head,
 			body: bodyFor(head),
 			policy: POLICIES[head.setting.policyId],
-			measurements: measured.filter((m) => m.clientId === head.id),
+			measurements: measured.ranges.filter((m) => m.clientId === head.id),
 			exercises: prescribed.filter((e) => e.clientId === head.id && e.prescriptions.length > 0),
 			logs: logged.filter((l) => l.clientId === head.id),
-			tests: tested.filter((x) => x.clientId === head.id),
+			tests: measured.tests.filter((x) => x.clientId === head.id),
 			mornings: ownDays.flatMap((d) => (d.morning === null ? [] : [d.morning])),
 			checkins: new Map(ownDays.flatMap((d) => (d.morning === null || d.checkinId === null ? [] : [[`${d.morning.date}|${d.morning.region}`, d.checkinId] as const]))),
 			events: ownDays.flatMap((d) => (d.event === null ? [] : [d.event])),

@@ -16,7 +16,7 @@ import { RANGE_IDS, type RangeId } from '#lib/core/measure/range-kind.ts';
 import { append } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { lockClient } from '../repo/client-repo.ts';
-import { measurements } from '../repo/measurement-repo.ts';
+import { measurements } from '../repo/sheet-repo.ts';
 import { allow, ConflictError, invalid, notFound, type Context, type Outcome } from './actor.ts';
 
 export interface MeasuredValue {

@@ -5,8 +5,7 @@ import { as, client, cloneOf, type TestDatabase } from '../../../../tests/databa
 import { SCREENING } from '#lib/catalogue/screening.ts';
 import type { ScreenAnswers } from '#lib/core/client/screening.ts';
 import { intakeOf } from '../repo/intake-repo.ts';
-import { measurements } from '../repo/measurement-repo.ts';
-import { testResults, totals } from '../repo/test-repo.ts';
+import { measurements, testResults, totals } from '../repo/sheet-repo.ts';
 import type { Context, Outcome } from './actor.ts';
 import { arrive, dropGoal, saveComplaint, saveGoal, type NewComplaint, type NewGoal } from './ask.ts';
 import { fitContextOf, loadRecords, usualNow, type ClientRecord } from './record.ts';
