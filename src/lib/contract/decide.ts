@@ -40,7 +40,7 @@ const sessionSchema = z.strictObject({
 	date: day,
 	observed: z.boolean(),
 	prescribed: z.strictObject({ sets, reps, loadKg: kg.exactOptional() }),
-	sets: z.array(z.strictObject({ reps, effort: score.exactOptional(), cleanReps: reps.exactOptional() })).max(50),
+	sets: z.array(z.strictObject({ reps, effort: score.exactOptional(), cleanReps: reps.exactOptional(), otherClean: reps.exactOptional() })).max(50),
 	pains: z.array(z.strictObject({ region, before: score.exactOptional(), peak: score.exactOptional(), after: score.exactOptional() })).max(20),
 	painAt: z.enum(PAIN_AT).exactOptional(),
 	painOnlyLoaded: z.boolean().exactOptional(),

@@ -93,6 +93,17 @@ describe('the log', () => {
 		const got = log({ 'set.1.reps': '6', 'set.1.effort': '8', 'set.1.clean': '4', symptoms: ['catching', 'weakness'], 'fault.heel-lifts': '0.5', 'fault.rushed': '', elseRegion: 'hip-left', elsePeak: '3', incompleteBecause: 'tired', painAt: 'late' });
 		expect(got).toMatchObject({ ok: true, value: { session: { sets: [{ reps: 10 }, { reps: 6, effort: 8, cleanReps: 4 }], symptoms: ['catching', 'weakness'], faults: { 'heel-lifts': 0.5 }, incompleteBecause: 'tired', pains: [{ region: 'knee-right' }, { region: 'hip-left', peak: 3 }] } } });
 	});
+	it('the other leg: the same by one tick, or set by set; only when it was seen', () => {
+		expect(log({ otherSame: 'on' })).toMatchObject({ ok: true, value: { session: { sets: [{ cleanReps: 10, otherClean: 10 }, { otherClean: 10 }] } } });
+		expect(log({ otherSame: 'on', 'set.1.other': '7' })).toMatchObject({ ok: true, value: { session: { sets: [{ otherClean: 10 }, { cleanReps: 10, otherClean: 7 }] } } });
+		const told = log();
+		expect(told.ok && told.value.session.sets.every((s) => !('otherClean' in s))).toBe(true);
+		const { observed: _, ...unseen } = { ...good, otherSame: 'on' };
+		const alone = parseLog(form(unseen), { sets: 1, reps: 10, loadKg: 0 });
+		expect(alone.ok && alone.value.session.sets[0]).toEqual({ reps: 10, effort: 5 });
+		expect(parseLog(form({ ...unseen, 'set.0.other': '8' }), { sets: 1, reps: 10, loadKg: 0 })).toMatchObject({ ok: false, field: 'set.0.other' });
+		expect(log({ 'set.0.other': '-2' })).toMatchObject({ ok: false, field: 'set.0.other' });
+	});
 	it('names what is missing or impossible', () => {
 		const { effort: _, ...lacking } = good;
 		expect(parseLog(form(lacking), { sets: 1, reps: 10, loadKg: 0 })).toMatchObject({ ok: false, field: 'effort', message: 'Effort: choose 0 to 10.' });

@@ -20,6 +20,7 @@ const base = z.object({
 	day,
 	observed: z.literal('on').optional(),
 	cleanThroughout: z.literal('on').optional(),
+	otherSame: z.literal('on').optional(),
 	region,
 	effort: needed('Effort'),
 	before: needed('Pain before'),
@@ -53,17 +54,19 @@ export function parseLog(form: FormData, prescribed: { sets: number; reps: numbe
 	const parsed = base.safeParse(Object.fromEntries([...form].filter(([k]) => k !== 'symptoms')));
 	if (!parsed.success) return bad(String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? 'Check the form.');
 	const v = parsed.data;
-	const sets: { reps: number; effort?: number; cleanReps?: number }[] = [];
+	const sets: { reps: number; effort?: number; cleanReps?: number; otherClean?: number }[] = [];
 	for (let i = 0; i < prescribed.sets; i++) {
 		const reps = typed(`Set ${i + 1} reps`, 0, 100).safeParse(String(form.get(`set.${i}.reps`) ?? ''));
 		const effort = typed(`Set ${i + 1} effort`, 0, 10).safeParse(String(form.get(`set.${i}.effort`) ?? ''));
 		const clean = typed(`Set ${i + 1} clean`, 0, 100).safeParse(String(form.get(`set.${i}.clean`) ?? ''));
-		for (const [p, f] of [[reps, 'reps'], [effort, 'effort'], [clean, 'clean']] as const) if (!p.success) return bad(`set.${i}.${f}`, p.error.issues[0]?.message ?? '');
+		const other = typed(`Set ${i + 1} other leg`, 0, 100).safeParse(String(form.get(`set.${i}.other`) ?? ''));
+		for (const [p, f] of [[reps, 'reps'], [effort, 'effort'], [clean, 'clean'], [other, 'other']] as const) if (!p.success) return bad(`set.${i}.${f}`, p.error.issues[0]?.message ?? '');
 		const done = reps.data ?? prescribed.reps;
 		if (!Number.isInteger(done)) return bad(`set.${i}.reps`, `Set ${i + 1}: repetitions are whole numbers.`);
 		const cleanReps = clean.data ?? (v.observed && v.cleanThroughout ? done : undefined);
 		if (cleanReps !== undefined && cleanReps > done) return bad(`set.${i}.clean`, `Set ${i + 1}: ${cleanReps} clean of ${done} done is not possible.`);
-		sets.push(present({ reps: done, effort: effort.data ?? v.effort, cleanReps }));
+		if (other.data !== undefined && !v.observed) return bad(`set.${i}.other`, 'What the other leg did clean counts only when it was seen; tick “seen by me”.');
+		sets.push(present({ reps: done, effort: effort.data ?? v.effort, cleanReps, otherClean: other.data ?? (v.observed && v.otherSame ? cleanReps : undefined) }));
 	}
 	const symptoms = form.getAll('symptoms').map(String);
 	const unknown = symptoms.find((s) => !(SYMPTOMS as readonly string[]).includes(s));

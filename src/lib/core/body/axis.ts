@@ -18,6 +18,7 @@ export const isMainAxis = (axis: Axis): axis is MainAxis => (MAIN_AXES as readon
 
 export const SIDES = ['left', 'right'] as const;
 export type Side = (typeof SIDES)[number];
+export const oppositeSide = (side: Side): Side => (side === 'left' ? 'right' : 'left');
 
 /**
  * Hard physiologic bounds in degrees: outside them a value is queried, not stored.

@@ -223,6 +223,17 @@ describe('gates', () => {
 		expect(gateState({ kind: 'sides-within', step: 'x', share: 0.8 }, sides).met).toBe(true);
 		expect(gateState({ kind: 'sides-within', step: 'x', share: 0.81 }, sides).met).toBe(false);
 	});
+	it('the leg that is not treated answers for comparing sides and for holds, never in the place of the treated one', () => {
+		const legs = [
+			{ step: 'x', side: 'left' as const, cleanReps: [10, 10, 10], effortMax: undefined, untreated: true as const },
+			{ step: 'x', side: 'right' as const, cleanReps: [8, 6, 6], effortMax: 5 }
+		];
+		expect(gateState({ kind: 'clean-reps', step: 'x', sets: 2, reps: 10 }, legs)).toMatchObject({ met: false, shown: '0×10 (best set 8)' });
+		expect(gateState({ kind: 'mastered', step: 'x' }, legs, { targetOf: () => ({ sets: 3, reps: 10 }) }).met).toBe(false);
+		expect(gateState({ kind: 'easy-reps', step: 'x', reps: 10, effortMax: 6 }, legs).met).toBe(false);
+		expect(gateState({ kind: 'sides-within', step: 'x', share: 0.8 }, legs)).toMatchObject({ met: false, shown: '67 % (left 30, right 20)' });
+		expect(gateState({ kind: 'held', step: 'x', sec: 8 }, legs)).toMatchObject({ met: true, shown: 'left 10 s, right 8 s' });
+	});
 	it('the deepest squat of a stiff ankle is shallower than of a free one', () => {
 		const deep = (df: number) => deepestSquatDeg({ body: body(), movement: 'squat', technique: 'parallel', limits: { weightBearingDorsiflexionDeg: df } });
 		expect(deep(20)).toBeLessThan(deep(30));

@@ -6,7 +6,7 @@
  * or a flag, a position or missing equipment stands in the way; unmeasured: a needed axis has no value, or one too old. Protocol limits
  * are never overridden by what was seen.
  */
-import { AXES, isMainAxis, type Axis, type Side } from '../body/axis.ts';
+import { AXES, isMainAxis, oppositeSide, type Axis, type Side } from '../body/axis.ts';
 import { daysBetween, type Day } from '../base/calendar-day.ts';
 import type { Withheld } from '../client/screening.ts';
 import { POSITIONS, type Equipment, type ExerciseFamily, type Position, type Step } from '../exercise/family.ts';
@@ -55,7 +55,6 @@ export interface StepFit {
 }
 
 const SIDES_BOTH: readonly Side[] = ['left', 'right'];
-const opposite = (side: Side): Side => (side === 'left' ? 'right' : 'left');
 
 /** One ask: so many degrees of an axis on a side, and the limit it is held against. */
 interface Ask {
@@ -73,7 +72,7 @@ function asksOf(step: Step, ctx: FitContext, { demand, other }: Asked): readonly
 		if (oneSided) {
 			const side = ctx.side as Side;
 			if (working !== undefined) out.push({ demand: working, limit: limitOn(axis, side, step, ctx) });
-			if (helping !== undefined) out.push({ demand: helping, limit: limitOn(axis, opposite(side), step, ctx) });
+			if (helping !== undefined) out.push({ demand: helping, limit: limitOn(axis, oppositeSide(side), step, ctx) });
 			continue;
 		}
 		const most = Math.max(working ?? -Infinity, helping ?? -Infinity);
@@ -120,7 +119,7 @@ export function bothLimits(step: Step, ctx: FitContext): BothLimits {
 		for (const axis of axes) for (const s of sides) out.push(limitOn(axis, s, step, ctx));
 		return out;
 	};
-	return (kinds[(side === undefined ? 0 : 2) + (step.posture.load === undefined ? 0 : 1)] ??= side === undefined ? bothAlike(on(SIDES_BOTH)) : { working: on([side]), other: on([opposite(side)]) });
+	return (kinds[(side === undefined ? 0 : 2) + (step.posture.load === undefined ? 0 : 1)] ??= side === undefined ? bothAlike(on(SIDES_BOTH)) : { working: on([side]), other: on([oppositeSide(side)]) });
 }
 
 /** The limits of all axes and of the sides a step works on. */

@@ -13,6 +13,8 @@ export interface Shown {
 	/** Clean reps of each set in one session; seconds where the step counts seconds. */
 	readonly cleanReps: readonly number[];
 	readonly effortMax: number | undefined;
+	/** The leg that is not treated: it answers for holds and for comparing sides, never in place of the treated one. */
+	readonly untreated?: true;
 	/** Share of sets in which each fault was seen; left out when form was not watched. */
 	readonly faults?: Readonly<Record<string, number>>;
 	readonly felt?: boolean;
@@ -66,7 +68,8 @@ export function gateState(gate: Gate, shown: readonly Shown[], facts: GateFacts 
 		const met = facts.clearances?.includes(gate.what) === true;
 		return { gate, met, shown: met ? 'cleared' : 'not cleared' };
 	}
-	const on = shown.filter((s) => s.step === gate.step);
+	const all = shown.filter((s) => s.step === gate.step);
+	const on = all.filter((s) => s.untreated !== true);
 	switch (gate.kind) {
 		case 'clean-reps':
 			return cleanReps(gate, on, gate.sets, gate.reps);
@@ -79,9 +82,9 @@ export function gateState(gate: Gate, shown: readonly Shown[], facts: GateFacts 
 			return { gate, met, shown: on.length === 0 ? NOT_YET : `best set ${best(on)}` };
 		}
 		case 'held':
-			return held(gate, on);
+			return held(gate, all);
 		case 'sides-within':
-			return sidesWithin(gate, on);
+			return sidesWithin(gate, all);
 		case 'fault-free': {
 			const last = on.filter((s) => s.faults !== undefined).pop();
 			const share = last?.faults?.[gate.fault] ?? 0;

@@ -45,6 +45,8 @@ export interface SetEntry {
 	readonly effort?: number;
 	/** Reps before the first fault. */
 	readonly cleanReps?: number;
+	/** Clean reps (or seconds) of the other leg in the same set, in a step of one leg at a time. */
+	readonly otherClean?: number;
 }
 
 export interface Session {

@@ -63,6 +63,21 @@ describe('prescribing on other ladders', () => {
 		const gates = gatesOf(after, findStep('lateral-step-up')?.step as Step);
 		expect(gates).toMatchObject([{ met: true, shown: '1×8 (best set 8)' }]);
 	});
+	it('both legs of one session open a gate that compares them, and only their own', async () => {
+		const r = await client(physio, 'Saskia');
+		value(await give(r, 'squat', 'toe-touch-squat', { exerciseId: r.exercises[0]?.id as string, reason: 'one leg at a time from here' }));
+		const given = await reload(r.head.id);
+		const e = given.exercises[0];
+		const head = e?.prescriptions.at(-1);
+		if (e === undefined || head === undefined) throw new Error('not given');
+		const sidesGate = async () => gatesOf(await reload(r.head.id), findStep('single-leg-to-seat')?.step as Step);
+		expect(await sidesGate()).toMatchObject([{ met: false }, { met: false, shown: '0 % (left 0, right 0)' }]);
+		const set = { reps: 10, effort: 5, cleanReps: 8, otherClean: 10 };
+		const session = { date: TODAY, observed: true, prescribed: { sets: 3, reps: 10 }, sets: [set, set, set], pains: [{ region: e.region, before: 1, peak: 1, after: 1 }], symptoms: [], faults: {} };
+		value(await logVisit(physio, { id: randomUUID(), visitId: randomUUID(), clientId: r.head.id, exerciseId: e.id, prescriptionId: head.id, session }));
+		// 24 of 30 are four fifths; the thirty of the sound leg are not three clean tens of the sore one.
+		expect(await sidesGate()).toMatchObject([{ met: false, shown: '0×10 (best set 8)' }, { met: true, shown: '80 % (left 24, right 30)' }]);
+	});
 });
 
 describe('positions, clearances, equipment', () => {

@@ -10,6 +10,7 @@ import { SCREENING } from '#lib/catalogue/screening.ts';
 import { POLICIES } from '#lib/catalogue/policies.ts';
 import { canonical } from '#lib/core/base/canonical.ts';
 import { dayNumber, type Day } from '#lib/core/base/calendar-day.ts';
+import { oppositeSide } from '#lib/core/body/axis.ts';
 import { bodyOf, type Body } from '#lib/core/body/body.ts';
 import { solvedLimits } from '#lib/core/client/protocol.ts';
 import { withheldTags } from '#lib/core/client/screening.ts';
@@ -173,10 +174,15 @@ function shownInSessions(r: ClientRecord): readonly Shown[] {
 		if (found === undefined || !l.session.observed) return [];
 		const { faults, confidence } = l.session;
 		const watched = faults ?? {};
+		const step = found.prescription.step;
+		const apart = l.session.sets.some((s) => s.otherClean !== undefined);
+		// Without a treated side the sheet asks for the left, and the right as the other.
+		const side = found.exercise.side ?? (apart ? 'left' : 'both');
 		return [
+			...(side === 'both' || !apart ? [] : [{ step, side: oppositeSide(side), cleanReps: l.session.sets.map((s) => s.otherClean ?? 0), effortMax: undefined, ...(found.exercise.side === null ? {} : { untreated: true as const }) }]),
 			{
-				step: found.prescription.step,
-				side: found.exercise.side ?? 'both',
+				step,
+				side,
 				cleanReps: l.session.sets.map((s) => Math.min(s.cleanReps ?? 0, s.reps)),
 				effortMax: hardestEffort(l.session),
 				faults: watched,

@@ -1,4 +1,7 @@
 import { z } from 'zod';
+import { oppositeSide } from '#lib/core/body/axis.ts';
+import { stepAnywhere } from '#lib/core/exercise/family.ts';
+import { isOneSided } from '#lib/core/exercise/step-posture.ts';
 import { text, uuid } from '#lib/contract/basics.ts';
 import { parseLog } from '#lib/contract/log-form.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
@@ -13,7 +16,10 @@ export const load: PageServerLoad = ({ locals, params }) =>
 		exercises: r.exercises.map((e) => {
 			const head = e.prescriptions[e.prescriptions.length - 1];
 			const [id, visitId] = formIds(ctx, 2);
-			return { id: e.id, region: e.region, head: head === undefined ? null : { id: head.id, step: head.step, dose: head.dose, setup: head.setup, snapshot: head.snapshot, state: head.state }, ids: { id: id as string, visitId: visitId as string } };
+			const step = head === undefined ? undefined : stepAnywhere(r.families, head.step);
+			// Where one leg works at a time the other is logged beside it: gates compare the two.
+			const legs = step === undefined || !isOneSided(step.posture) ? null : { own: e.side ?? ('left' as const), other: e.side === null ? ('right' as const) : oppositeSide(e.side) };
+			return { id: e.id, region: e.region, legs, head: head === undefined ? null : { id: head.id, step: head.step, dose: head.dose, setup: head.setup, snapshot: head.snapshot, state: head.state }, ids: { id: id as string, visitId: visitId as string } };
 		}),
 		treatsBack: r.exercises.some((e) => e.region.startsWith('back')),
 		voidId: formIds(ctx, 1)[0] as string,

@@ -18,6 +18,7 @@
 	const given = $derived(data.exercises.filter((e) => e.head !== null));
 	const exercise = $derived(given.find((e) => e.id === page.url.searchParams.get('exercise')) ?? given[0]);
 	const head = $derived(exercise?.head ?? null);
+	const columns = $derived(['reps', 'effort', 'clean', ...(exercise?.legs ? ['other'] : [])]);
 	const was = (name: string, fallback = ''): string => (form && 'typed' in form ? (form.typed[name] ?? fallback) : fallback);
 	const wrong = (name: string): string | undefined => (form && 'field' in form && form.field === name ? form.message : undefined);
 	let lost = $state('');
@@ -25,6 +26,7 @@
 	let v = $state({ effort: was('effort'), before: was('before'), peak: was('peak'), after: was('after'), confidence: was('confidence'), soreness: was('soreness'), painAt: was('painAt'), loaded: was('painOnlyLoaded'), because: was('incompleteBecause'), elseRegion: was('elseRegion'), elsePeak: was('elsePeak'), lower: was('radiatingLower'), saddle: was('caudaEquina') });
 	let observed = $state(true);
 	let clean = $state(true);
+	let otherSame = $state(false);
 	let symptoms: string[] = $state([]);
 	let sets: Record<string, string> = $state({});
 	let faults: Record<string, string> = $state({});
@@ -84,6 +86,7 @@
 				<Field name="day" label="Day" type="date" max={data.head.today} bind:value={day} wrong={wrong('day')} width="w-42" />
 				<label class="flex min-h-12 items-center gap-2"><input type="checkbox" name="observed" bind:checked={observed} class="size-6 accent-(--accent)" /> seen by me</label>
 				<label class="flex min-h-12 items-center gap-2"><input type="checkbox" name="cleanThroughout" bind:checked={clean} disabled={!observed} class="size-6 accent-(--accent)" /> clean throughout</label>
+				{#if exercise.legs}<label class="flex min-h-12 items-center gap-2"><input type="checkbox" name="otherSame" bind:checked={otherSame} disabled={!observed || !clean} class="size-6 accent-(--accent)" /> {exercise.legs.other} leg the same</label>{/if}
 			</div>
 			<Score name="effort" label="Effort" ends={['none', 'nothing left']} bind:value={v.effort} wrong={wrong('effort')} />
 			<p class="mt-1 font-semibold">Pain, {regionName(exercise.region)}</p>
@@ -95,12 +98,12 @@
 			<details class="rule py-2" bind:open={exceptions}>
 				<summary class="min-h-12 cursor-pointer py-2 font-semibold">Not quite as prescribed, or something to tell</summary>
 				<table class="plain">
-					<thead><tr><th>Set</th><th>reps done</th><th>effort</th><th>clean</th></tr></thead>
+					<thead><tr><th>Set</th><th>{head.dose.unit ?? 'reps'} done</th><th>effort</th><th>clean{exercise.legs ? `, ${exercise.legs.own}` : ''}</th>{#if exercise.legs}<th>clean, {exercise.legs.other}</th>{/if}</tr></thead>
 					<tbody>
 						{#each { length: head.dose.sets }, i (i)}
 							<tr>
 								<td>{i + 1}</td>
-								{#each ['reps', 'effort', 'clean'] as const as f (f)}
+								{#each columns as f (f)}
 									<td><Field name="set.{i}.{f}" label="Set {i + 1} {f}" hideLabel bind:value={sets[`${i}.${f}`]} inputmode="numeric" placeholder={f === 'reps' ? String(head.dose.reps) : f === 'effort' ? v.effort : ''} wrong={wrong(`set.${i}.${f}`)} width="w-18 min-h-12" /></td>
 								{/each}
 							</tr>
