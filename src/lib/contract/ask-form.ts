@@ -43,7 +43,7 @@ export const goalForm = z.object({
 	score: needed('Able now'),
 	confidence: z.union([z.literal('').transform(() => undefined), needed('Confidence')]),
 	side: z.enum(['', ...SIDES]),
-	tie: z.union([z.literal(''), z.string().regex(/^[a-z-]{1,30}:[a-z-]{1,40}$/, 'Choose a point from the list.')]),
+	tie: z.union([z.literal(''), z.string().regex(/^[a-z][a-z0-9-]{0,59}:[a-z][a-z0-9-]{0,59}$/, 'Choose a point from the list.')]),
 	heightCm: typed('Height', 5, 80, 'cm'),
 	sets: typed('Sets', 1, 20).optional(),
 	reps: typed('Repetitions', 1, 100).optional()

@@ -9,11 +9,13 @@ export function distanceText(g: { readonly point: LadderPoint | null; readonly d
 	const { point, distance: d } = g;
 	if (point === null) return '';
 	const title = stepTitle(point.step).replaceAll('-', ' ').replace(/^./, (c) => c.toUpperCase());
-	const what = `${title}${point.heightCm === undefined ? '' : `, ${point.heightCm} cm`}`;
+	const wanted = point.reps === undefined ? '' : `, ${point.sets ?? 1}×${point.reps}`;
+	const what = `${title}${point.heightCm === undefined ? '' : `, ${point.heightCm} cm`}${wanted}`;
 	if (d === null) return `${what}: that ladder is not solved here yet; by range:`;
 	if (d.reached) return `${what}: reached. Keep it.`;
 	const parts = [
 		d.edges === null ? 'nothing prescribed on the way yet' : d.edges === 0 ? 'on its step' : `${d.edges} ${d.edges === 1 ? 'step' : 'steps'} up`,
+		...(d.dose !== null && d.dose.now !== null && !d.dose.met ? [`now ${d.dose.now.sets}×${d.dose.now.reps}`] : []),
 		...(d.cmToGo !== null && d.cmToGo > 0 && d.heightNow !== null ? [`${d.cmToGo} cm to go: ${d.height === 'step' ? 'highest step' : 'lowest seat'} now ${d.heightNow} cm`] : []),
 		...(d.short !== null ? [`${d.short.side} ${JOINT_NAME[d.short.axis]} ${Math.ceil(d.short.degrees)}° short`] : []),
 		...(d.verdict === 'unmeasured' ? ['a range is not measured'] : []),

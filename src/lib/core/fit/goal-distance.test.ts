@@ -50,9 +50,17 @@ describe('a knee of 92° (Johnston & Smidt, Rowe 2000, Kettelkamp)', () => {
 });
 
 describe('distance to a 42 cm chair', () => {
+	const on = (step: string, sets = 1, reps = 8) => ({ step, dose: { sets, reps } });
+	it('ten rises are reached with ten, not with eight; on another step the dose is not compared', () => {
+		const ten = (current: ReturnType<typeof on>) => goalDistance(family, { family: 'squat', step: 'standard-seat', heightCm: 46, reps: 10 }, current, context(envelope(145)));
+		expect(ten(on('standard-seat', 1, 8))).toMatchObject({ reached: false, dose: { wanted: { sets: 1, reps: 10 }, now: { sets: 1, reps: 8 }, met: false } });
+		expect(ten(on('standard-seat', 3, 9))).toMatchObject({ reached: false });
+		expect(ten(on('standard-seat', 1, 10))).toMatchObject({ reached: true, dose: { met: true } });
+		expect(ten(on('raised-seat', 3, 20))).toMatchObject({ reached: false, dose: { now: null, met: false } });
+	});
 	it('counts edges from the current step and centimetres from the lowest seat of today, to the seat the ladder itself solves', () => {
 		const ctx = context(envelope(85));
-		const d = goalDistance(family, { family: 'squat', step: 'standard-seat', heightCm: 42 }, 'raised-seat', ctx);
+		const d = goalDistance(family, { family: 'squat', step: 'standard-seat', heightCm: 42 }, on('raised-seat'), ctx);
 		expect(d).toMatchObject({ edges: 1, reached: false });
 		const seat = fitFamily(family, ctx).find((f) => f.step === 'standard-seat')?.setup?.seatCm;
 		expect(d?.heightNow).toBe(seat);
@@ -60,13 +68,13 @@ describe('distance to a 42 cm chair', () => {
 		expect(d?.short).toMatchObject({ axis: 'kneeFlexion', side: 'right' });
 	});
 	it('comes nearer with every ten degrees, and is reached when it fits and is the step of today', () => {
-		const left = [80, 90, 100, 110].map((k) => goalDistance(family, { family: 'squat', step: 'standard-seat', heightCm: 42 }, 'raised-seat', context(envelope(k)))?.cmToGo as number);
+		const left = [80, 90, 100, 110].map((k) => goalDistance(family, { family: 'squat', step: 'standard-seat', heightCm: 42 }, on('raised-seat'), context(envelope(k)))?.cmToGo as number);
 		for (let i = 1; i < left.length; i++) expect(left[i]).toBeLessThanOrEqual(left[i - 1] as number);
 		expect(left[0]).toBeGreaterThan(left[3] as number);
-		expect(goalDistance(family, { family: 'squat', step: 'standard-seat', heightCm: 46 }, 'standard-seat', context(envelope(145)))).toMatchObject({ reached: true, cmToGo: 0, edges: 0 });
+		expect(goalDistance(family, { family: 'squat', step: 'standard-seat', heightCm: 46 }, on('standard-seat'), context(envelope(145)))).toMatchObject({ reached: true, cmToGo: 0, edges: 0 });
 	});
 	it('a step the family does not know has no distance; a step no path leads to has no edges', () => {
-		expect(goalDistance(family, { family: 'squat', step: 'no-such' }, 'raised-seat', context(envelope(100)))).toBeUndefined();
+		expect(goalDistance(family, { family: 'squat', step: 'no-such' }, on('raised-seat'), context(envelope(100)))).toBeUndefined();
 		expect(pathLength(family, 'standard-seat', 'raised-seat')).toBeNull();
 		expect(pathLength(family, 'raised-seat-hands', 'standard-seat')).toBe(2);
 	});

@@ -4,7 +4,7 @@
  */
 import type { Axis, Side } from '../body/axis.ts';
 import type { LadderPoint } from '../client/goal.ts';
-import { stepOf, type ExerciseFamily, type Step } from '../exercise/family.ts';
+import { stepOf, type Dose, type ExerciseFamily, type Step } from '../exercise/family.ts';
 import { lengthOf } from '../exercise/step-posture.ts';
 import { reachOf } from './compare-techniques.ts';
 import type { FitContext } from './context.ts';
@@ -20,6 +20,8 @@ export interface GoalDistance {
 	readonly heightNow: number | null;
 	readonly cmToGo: number | null;
 	readonly short: { readonly axis: Axis; readonly side: Side; readonly degrees: number } | null;
+	/** The dose that is wanted and the one prescribed on that step now; null where the goal names none. */
+	readonly dose: { readonly wanted: Dose; readonly now: Dose | null; readonly met: boolean } | null;
 	readonly verdict: StepFit['verdict'];
 	readonly reached: boolean;
 }
@@ -38,8 +40,15 @@ export const takesHeight = (step: Step): 'seat' | 'step' | null => {
 	return length === 'seat' || length === 'step' ? length : null;
 };
 
-/** Undefined when the family does not know the step. */
-export function goalDistance(family: ExerciseFamily, point: LadderPoint, currentStep: string | undefined, ctx: FitContext): GoalDistance | undefined {
+/** Dose of the goal against the dose on its step; sets and repetitions must both be there. A goal of repetitions alone is one set. */
+function doseOf({ sets, reps }: LadderPoint, now: Dose | null): GoalDistance['dose'] {
+	if (reps === undefined) return null;
+	const wanted = { sets: sets ?? 1, reps };
+	return { wanted, now, met: now !== null && now.sets >= wanted.sets && now.reps >= wanted.reps };
+}
+
+/** Undefined when the family does not know the step. `current` is the step prescribed on that ladder, and its dose. */
+export function goalDistance(family: ExerciseFamily, point: LadderPoint, current: { readonly step: string; readonly dose: Dose } | undefined, ctx: FitContext): GoalDistance | undefined {
 	const step = stepOf(family, point.step);
 	if (step === undefined) return undefined;
 	const wanted = stepAt(step, point.heightCm);
@@ -49,15 +58,17 @@ export function goalDistance(family: ExerciseFamily, point: LadderPoint, current
 	const open = fit.verdict === 'fits' || fit.verdict === 'watch';
 	const cmToGo = heightNow === null || point.heightCm === undefined ? null : open ? 0 : Math.max(0, height === 'seat' ? heightNow - point.heightCm : point.heightCm - heightNow);
 	const worst = fit.limiting.find((l) => l.short > 0);
-	const edges = currentStep === undefined ? null : pathLength(family, currentStep, point.step);
+	const edges = current === undefined ? null : pathLength(family, current.step, point.step);
+	const dose = doseOf(point, edges === 0 && current !== undefined ? current.dose : null);
 	return {
 		edges,
 		height,
 		heightNow,
 		cmToGo,
 		short: worst === undefined ? null : { axis: worst.axis, side: worst.side, degrees: worst.short },
+		dose,
 		verdict: fit.verdict,
-		reached: edges === 0 && open
+		reached: edges === 0 && open && dose?.met !== false
 	};
 }
 

@@ -6,11 +6,12 @@ import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { Side } from '#lib/core/body/axis.ts';
 import type { LadderPoint } from '#lib/core/client/goal.ts';
 import { arrival, type Arrival, type ArrivalInput } from '#lib/core/decision/arrival.ts';
-import { stepOf } from '#lib/core/exercise/family.ts';
+import { stepOf, type ExerciseFamily } from '#lib/core/exercise/family.ts';
 import type { PainAt, YesNoUnknown } from '#lib/core/session/record.ts';
 import { append } from '../db/append.ts';
 import { clientHeads, lockClient } from '../repo/client-repo.ts';
 import { intakeOf } from '../repo/intake-repo.ts';
+import { ownFamilyRows } from '../repo/own-family-repo.ts';
 import { allow, conflict, ConflictError, invalid, notFound, type Context, type Outcome } from './actor.ts';
 import { replaceSetting } from './change-setting.ts';
 import { loadRecords, usualNow, regionsOf } from './record.ts';
@@ -88,10 +89,10 @@ export async function saveGoal(ctx: Context, g: NewGoal, recordedAt?: Date): Pro
 	const may = allow(ctx.actor, 'set goal');
 	if (!may.ok) return may;
 	if (!ACTIVITIES.some((a) => a.id === g.activity)) return invalid('activity', 'Choose an activity from the list, or “something of the client’s own”.');
-	const wrong = g.point === undefined ? undefined : pointTrouble(g.point);
-	if (wrong !== undefined) return invalid('height', wrong);
 	return ctx.inPractice(async (t) => {
 		if (!(await lockClient(t, g.clientId))) return notFound;
+		const wrong = g.point === undefined ? undefined : pointTrouble(g.point, (await ownFamilyRows(t)).map((r) => r.family));
+		if (wrong !== undefined) return invalid('height', wrong);
 		const { goals } = await intakeOf(t, g.clientId);
 		if (goals.some((x) => x.id === g.id)) return ok(true);
 		const before = goals.find((x) => x.id === g.replaces);
@@ -103,8 +104,8 @@ export async function saveGoal(ctx: Context, g: NewGoal, recordedAt?: Date): Pro
 }
 
 /** A step of a family that is here must exist; a family that is not here yet keeps the point for when it is. */
-function pointTrouble(p: LadderPoint): string | undefined {
-	const family = FAMILIES[p.family];
+function pointTrouble(p: LadderPoint, own: readonly ExerciseFamily[]): string | undefined {
+	const family = FAMILIES[p.family] ?? own.find((f) => f.id === p.family);
 	if (family !== undefined && stepOf(family, p.step) === undefined) return `There is no step ${p.step} on that ladder.`;
 	if (p.heightCm !== undefined && !(p.heightCm >= 5 && p.heightCm <= 80)) return `A height of ${p.heightCm} cm is outside 5 to 80 cm.`;
 	return undefined;

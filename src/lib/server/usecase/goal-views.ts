@@ -20,13 +20,13 @@ export function goalViews(r: ClientRecord, goals: readonly Goal[], today: Day): 
 	return goals.map((g): GoalView => {
 		const family = g.point === null ? undefined : r.families[g.point.family];
 		const exercise = r.exercises.find((e) => e.family === g.point?.family);
-		const step = exercise === undefined ? undefined : effectiveChain(exercise.prescriptions).head.step;
+		const current = exercise === undefined ? undefined : effectiveChain(exercise.prescriptions).head;
 		const first = g.scores[0];
 		const sides = g.side === null ? SIDES : [g.side];
 		return {
 			...g,
 			change: first === undefined || g.scores.length < 2 ? null : changeOf({ from: first.score, to: g.score, better: 'higher' }, ACTIVITY_CHANGES, population),
-			distance: family === undefined || g.point === null ? null : (goalDistance(family, g.point, step, ctx) ?? null),
+			distance: family === undefined || g.point === null ? null : (goalDistance(family, g.point, current, ctx) ?? null),
 			ranges: (activity(g.activity)?.demands ?? []).map((d) => {
 				const all = taskRanges(d, envelopeOf(r, today), sides, READING_ERROR);
 				const answer = taskAnswer(all);

@@ -1,5 +1,4 @@
 import { activity, ACTIVITIES } from '#lib/catalogue/activities.ts';
-import { FAMILIES } from '#lib/catalogue/families.ts';
 import { complaintForm, goalForm } from '#lib/contract/ask-form.ts';
 import { uuid } from '#lib/contract/basics.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
@@ -20,7 +19,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 			goals: goalViews(r, goals, ctx.today),
 			mean: goalMean(goals, regionsOf(r)),
 			activities: ACTIVITIES.map(({ id, title, ladder }) => ({ id, title, ladder: ladder ?? null })),
-			points: Object.values(FAMILIES).flatMap((f) => f.steps.map((s) => ({ value: `${f.id}:${s.id}`, name: s.title }))),
+			points: Object.values(r.families).flatMap((f) => f.steps.filter((s) => s.retired === undefined).map((s) => ({ value: `${f.id}:${s.id}`, name: s.title }))),
 			ctx: fitContextOf(r, ctx.today)
 		};
 	});

@@ -28,7 +28,7 @@
 	let moved: number | undefined = $state();
 	const moment = $derived(MOMENTS[moved ?? Math.max(0, MOMENTS.indexOf((known?.painAt ?? 'late') as (typeof MOMENTS)[number]))] ?? 'late');
 	/** Refusals that stand beside their field; all others stand above. */
-	const SHOWN = ['usualMorning', 'worst', 'stiffnessMin', 'spot', 'label', 'score', 'confidence', 'heightCm', 'height', 'activity'];
+	const SHOWN = ['usualMorning', 'worst', 'stiffnessMin', 'spot', 'label', 'score', 'confidence', 'heightCm', 'height', 'sets', 'reps', 'activity'];
 	let lost = $state('');
 	const say = (text: string): void => void (lost = text);
 	function choose(r: string): void {
@@ -101,6 +101,8 @@
 			<Field name="confidence" label="Confident, 0–10" inputmode="numeric" wrong={typed.replaces === '' ? wrong('confidence') : undefined} width="w-16" />
 			<Choice name="tie" label="Point on a ladder" bind:value={tie} items={points} />
 			<Field name="heightCm" label="At height" unit="cm" inputmode="decimal" wrong={wrong('heightCm') ?? wrong('height')} width="w-16" />
+			<Field name="sets" label="Sets" inputmode="numeric" wrong={wrong('sets')} width="w-14" />
+			<Field name="reps" label="Reps" inputmode="numeric" wrong={wrong('reps')} width="w-14" />
 			<Act kind="quiet">Keep goal</Act>
 		</form>
 		{/key}
