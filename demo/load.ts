@@ -285,7 +285,7 @@ class Life {
 			if (step === undefined) throw new Error(stepId);
 			const { sets, reps } = step.usualDose.start;
 			const exerciseId = w.intakeId(begun);
-			const prescriptionId = must(await prescribe(w.as('physio', begun), { id: w.intakeId(begun), exerciseId, clientId: this.clientId, family, step: stepId, region: c.region, sets, reps, loadKg: 0 }, at(begun, 11)));
+			const { id: prescriptionId } = must(await prescribe(w.as('physio', begun), { id: w.intakeId(begun), exerciseId, clientId: this.clientId, family, step: stepId, region: c.region, sets, reps, loadKg: 0 }, at(begun, 11)));
 			for (const before of done) {
 				const day = addDays(w.today, -before);
 				const session: Session = { date: day, observed: true, prescribed: { sets, reps, loadKg: 0 }, sets: Array.from({ length: sets }, () => ({ reps, effort: 5, cleanReps: reps })), pains: [{ region: c.region, before: c.usual, peak: c.usual, after: c.usual }], symptoms: [], faults: {}, soreness: 2, confidence: 7 };

@@ -5,7 +5,7 @@ import type { Brace, Equipment, ExerciseFamily } from '#lib/core/exercise/family
 import type { FitContext, SolvedSetup } from '#lib/core/fit/context.ts';
 import { gateAsks, gateText } from '#lib/wording/gates.ts';
 import { effectiveChain } from './effective-chain.ts';
-import { atHand, fitContextOf, gatesOf, PLACES, regionsOf, shownOf, type ClientRecord, type Place } from './record.ts';
+import { atHand, fitContextOf, gatesOf, ownLaddersOf, PLACES, regionsOf, shownOf, type ClientRecord, type Place } from './record.ts';
 
 export interface NowView {
 	readonly exerciseId: string;
@@ -51,6 +51,6 @@ export function laddersView(r: ClientRecord, today: Day): LaddersView {
 		kit: Object.fromEntries(PLACES.map((p) => [p, atHand(r, p)])) as unknown as LaddersView['kit'],
 		frontOfKnee: r.head.setting.frontOfKnee,
 		brace: r.head.setting.brace,
-		own: Object.values(r.families).filter((f) => f.id.startsWith('own-'))
+		own: ownLaddersOf(r)
 	};
 }

@@ -54,7 +54,13 @@ export const unitOf = (step: Step): Pick<PrescribedDose, 'unit'> => (step.counts
 export const delegated = (actor: Actor, r: ClientRecord, family: string, today: string): boolean =>
 	actor.licensed || r.room.delegations.some((d) => d.clientId === r.head.id && d.families.includes(family) && d.expires >= today);
 
-export async function prescribe(ctx: Context, p: NewPrescription, recordedAt?: Date): Promise<Outcome<string>> {
+/** What was written, with the dose as it counts: repetitions, seconds, steps or breaths. */
+export interface Given {
+	readonly id: string;
+	readonly dose: PrescribedDose;
+}
+
+export async function prescribe(ctx: Context, p: NewPrescription, recordedAt?: Date): Promise<Outcome<Given>> {
 	const may = allow(ctx.actor, 'prescribe');
 	if (!may.ok) return may;
 	return ctx.inPractice(async (t) => {
@@ -70,7 +76,8 @@ export async function prescribe(ctx: Context, p: NewPrescription, recordedAt?: D
 		const held = heldBy(r);
 		if (held !== undefined) return invalid('step', held);
 		const existing = r.exercises.find((e) => e.id === p.exerciseId) ?? r.exercises.find((e) => e.family === p.family && e.region === p.region);
-		if (existing?.prescriptions.some((x) => x.id === p.id)) return ok(p.id);
+		const same = existing?.prescriptions.find((x) => x.id === p.id);
+		if (same !== undefined) return ok({ id: p.id, dose: same.dose });
 		const fitting = fitContextOf(r, ctx.today);
 		const fit = fitStep(step, fitting);
 		const setup = p.setup ?? setupFor(step, fit);
@@ -113,7 +120,7 @@ async function write(
 	setup: SolvedSetup,
 	existing: Exercise | undefined,
 	recordedAt?: Date
-): Promise<Outcome<string>> {
+): Promise<Outcome<Given>> {
 	const exerciseId = existing?.id ?? p.exerciseId;
 	if (existing === undefined) {
 		const side = p.region.endsWith('-left') ? 'left' : p.region.endsWith('-right') ? 'right' : null;
@@ -122,7 +129,7 @@ async function write(
 	const head = existing?.prescriptions[existing.prescriptions.length - 1];
 	const dose: PrescribedDose = { school: p.loadKg > 0 ? 'double-progression' : 'sets-first', sets: p.sets, reps: p.reps, loadKg: p.loadKg, target: step.usualDose.target, ...unitOf(step) };
 	const written = await writePrescription(t, { id: p.id, exerciseId, clientId: p.clientId, day: ctx.today, step, family, technique: r.head.setting.technique, dose, setup, state: 'active', kind: head === undefined ? 'start' : 'alter', replaces: head?.id ?? null, restores: null, decisionId: null, reason: p.reason ?? null }, recordedAt);
-	return written === 'conflict' ? conflict('Somebody changed this exercise meanwhile; reload to see it.') : ok(p.id);
+	return written === 'conflict' ? conflict('Somebody changed this exercise meanwhile; reload to see it.') : ok({ id: p.id, dose });
 }
 
 export interface PrescriptionRow {

@@ -321,6 +321,9 @@ export function slipOf(r: ClientRecord, exercise: Exercise, today: Day, advances
 export const advancesToday = (r: ClientRecord, today: Day): number =>
 	r.exercises.reduce((n, e) => n + effectiveChain(e.prescriptions).changes.filter((c) => c.kind === 'advance' && c.date === today).length, 0);
 
+/** The practice's own ladders among those of a record. */
+export const ownLaddersOf = (r: ClientRecord): readonly ExerciseFamily[] => Object.values(r.families).filter((f) => FAMILIES[f.id] === undefined);
+
 /** Usual pain of a region as of a day: its mornings, or the intake where there are too few. */
 export const usualNow = (r: ClientRecord, region: string, today: Day): number =>
 	morningSeries(r.mornings, region, r.head.setting.usual[region]?.intake, r.policy.morningRule, today).usualOn(dayNumber(today)).value;

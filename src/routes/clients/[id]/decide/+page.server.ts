@@ -5,7 +5,7 @@ import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts'
 import { catchConflict, refusal, refuseField } from '#lib/server/http/respond.ts';
 import { uuid } from '#lib/contract/basics.ts';
 import { closeFlag } from '#lib/server/usecase/safety.ts';
-import { fitContextOf } from '#lib/server/usecase/record.ts';
+import { fitContextOf, ownLaddersOf } from '#lib/server/usecase/record.ts';
 import { slipsByNeed } from '#lib/server/usecase/slips-by-need.ts';
 import { signedDecisions } from '#lib/server/usecase/signed-decisions.ts';
 import { signDecision } from '#lib/server/usecase/sign-decision.ts';
@@ -20,7 +20,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 		const last = new Map(signed.filter((d) => !d.undone).reverse().map((d) => [d.exerciseId, d]));
 		return {
 			ctx: fitContextOf(r, ctx.today),
-			own: Object.values(r.families).filter((f) => f.id.startsWith('own-')),
+			own: ownLaddersOf(r),
 			undoIds: formIds(ctx, 2),
 			closeId: formIds(ctx, 1)[0] as string,
 			slips: slipsByNeed(r, ctx.today, last, true).map(({ exercise: e, trace, chain, hash, input, answered }) => {

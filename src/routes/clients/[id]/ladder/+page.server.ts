@@ -1,10 +1,9 @@
-import { findStep } from '#lib/catalogue/families.ts';
 import { prescribeForm, setupOf } from '#lib/contract/setup-form.ts';
 import { doseText } from '#lib/core/dose/dose.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { refusal, refuseField } from '#lib/server/http/respond.ts';
 import { laddersView } from '#lib/server/usecase/ladders-view.ts';
-import { prescribe, unitOf } from '#lib/server/usecase/prescribe.ts';
+import { prescribe } from '#lib/server/usecase/prescribe.ts';
 import { advancesToday, slipOf } from '#lib/server/usecase/record.ts';
 import { decisionSentence } from '#lib/wording/decision.ts';
 import type { Actions, PageServerLoad } from './$types';
@@ -37,7 +36,6 @@ export const actions: Actions = {
 		const { id, exerciseId, family, step, region, sets, reps, loadKg = 0, reason } = parsed.data;
 		const setup = setupOf(parsed.data);
 		const done = await prescribe(contextIn(locals), { id, exerciseId, clientId: params.id, family, step, region, sets, reps, loadKg, ...(Object.keys(setup).length === 0 ? {} : { setup }), ...(reason ? { reason } : {}) });
-		const known = findStep(step)?.step;
-		return done.ok ? { done: `Prescribed ${doseText({ sets, reps, loadKg: 0, ...(known === undefined ? {} : unitOf(known)) })}.` } : refusal(form, done.refusal);
+		return done.ok ? { done: `Prescribed ${doseText({ ...done.value.dose, loadKg: 0 })}.` } : refusal(form, done.refusal);
 	}
 };
