@@ -3,7 +3,7 @@ import pg from 'pg';
 import { inject } from 'vitest';
 import { open, type Database } from '#lib/server/db/connect.ts';
 import { inPracticeOf } from '#lib/server/db/in-practice.ts';
-import type { Context } from '#lib/server/usecase/actor.ts';
+import type { Context, Outcome } from '#lib/server/usecase/actor.ts';
 import { loadRecords, type ClientRecord } from '#lib/server/usecase/record.ts';
 
 export interface TestDatabase extends Database {
@@ -48,6 +48,19 @@ export async function as(d: TestDatabase, role: 'physiotherapist' | 'trainer' | 
 		tz: 'Europe/London',
 		units: 'metric'
 	};
+}
+
+/** The value of what was allowed; what was refused fails the test with its words. */
+export function value<T>(outcome: Outcome<T>): T {
+	if (!outcome.ok) throw new Error(`${outcome.refusal.field ?? ''}: ${outcome.refusal.message}`);
+	return outcome.value;
+}
+
+/** The record of a client as it stands now. */
+export async function reloaded(ctx: Context, id: string): Promise<ClientRecord> {
+	const [found] = await ctx.inPractice((t) => loadRecords(t, id));
+	if (found === undefined) throw new Error(`no client ${id}`);
+	return found;
 }
 
 /** A client of the demo by first name. */

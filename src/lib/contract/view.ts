@@ -1,7 +1,7 @@
 /** What pages of a client share: the header's facts, already in the page's own terms. */
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { Axis, Side } from '#lib/core/body/axis.ts';
-import type { Availability, LadderPoint, TaskRange } from '#lib/core/client/goal.ts';
+import type { Availability, Goal, TaskRange } from '#lib/core/client/goal.ts';
 import type { Severity, Urgency, Withheld } from '#lib/core/client/screening.ts';
 import type { GoalDistance } from '#lib/core/fit/goal-distance.ts';
 import type { Retest, Unlock } from '#lib/core/fit/unlocks.ts';
@@ -28,15 +28,7 @@ export interface HeadView {
 }
 
 /** A goal with its scores, the change that counts, and its distance. */
-export interface GoalView {
-	readonly id: string;
-	readonly activity: string;
-	readonly label: string;
-	readonly side: Side | null;
-	readonly point: LadderPoint | null;
-	readonly score: number;
-	readonly confidence: number | null;
-	readonly scores: readonly { readonly day: Day; readonly score: number }[];
+export interface GoalView extends Goal {
 	readonly change: Change | null;
 	/** By the ladder, where its family is here. */
 	readonly distance: GoalDistance | null;

@@ -2,6 +2,7 @@
  * Goals: daily activities the client chose, scored 0–10 (10 is able as before), each of which can be tied to a point on a ladder or
  * to the range that daily life asks for it, so that the distance to it is a number.
  */
+import type { Day } from '../base/calendar-day.ts';
 import type { Axis, Side } from '../body/axis.ts';
 import type { Envelope } from './envelope.ts';
 
@@ -29,6 +30,19 @@ export interface LadderPoint {
 	readonly heightCm?: number;
 	readonly sets?: number;
 	readonly reps?: number;
+}
+
+/** A goal as it is kept: an activity in the client's words, where it is tied to, and every score it was given. */
+export interface Goal {
+	readonly id: string;
+	readonly activity: string;
+	readonly label: string;
+	readonly side: Side | null;
+	readonly point: LadderPoint | null;
+	readonly score: number;
+	readonly confidence: number | null;
+	/** Every scoring, oldest first; the last is today's. */
+	readonly scores: readonly { readonly day: Day; readonly score: number }[];
 }
 
 export type Availability = 'yes' | 'borderline' | 'no' | 'not-measured';

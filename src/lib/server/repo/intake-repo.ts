@@ -2,7 +2,7 @@
 import { sql } from 'kysely';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { Side } from '#lib/core/body/axis.ts';
-import type { LadderPoint } from '#lib/core/client/goal.ts';
+import type { Goal, LadderPoint } from '#lib/core/client/goal.ts';
 import type { ArrivalAnswer } from '#lib/core/decision/arrival.ts';
 import type { PainAt, YesNoUnknown } from '#lib/core/session/record.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
@@ -20,18 +20,6 @@ export interface Complaint {
 	readonly painAt: PainAt | null;
 	readonly loaded: YesNoUnknown;
 	readonly position: string | null;
-}
-
-export interface Goal {
-	readonly id: string;
-	readonly activity: string;
-	readonly label: string;
-	readonly side: Side | null;
-	readonly point: LadderPoint | null;
-	readonly score: number;
-	readonly confidence: number | null;
-	/** Every scoring, oldest first; the last is today's. */
-	readonly scores: readonly { readonly day: Day; readonly score: number }[];
 }
 
 export interface Arrived {

@@ -1,12 +1,12 @@
 /** Every ladder with a record behind it: other families prescribed and decided, positions and clearances, a practice's own steps. */
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { as, client, cloneOf, type TestDatabase } from '../../../../tests/database.ts';
+import { as, client, cloneOf, reloaded, value, type TestDatabase } from '../../../../tests/database.ts';
 import { FAMILIES, findStep } from '#lib/catalogue/families.ts';
 import type { ExerciseFamily, Step } from '#lib/core/exercise/family.ts';
 import { fitFamily, fitStep } from '#lib/core/fit/fit.ts';
-import { gatesOf, atHand, decideInputOf, fitContextOf, loadRecords, slipOf, type ClientRecord } from './record.ts';
-import type { Context, Outcome } from './actor.ts';
+import { gatesOf, atHand, decideInputOf, fitContextOf, slipOf, type ClientRecord } from './record.ts';
+import type { Context } from './actor.ts';
 import { changeSetting } from './change-setting.ts';
 import { laddersView } from './ladders-view.ts';
 import { logVisit } from './log-visit.ts';
@@ -23,11 +23,7 @@ beforeAll(async () => {
 afterAll(() => d.close());
 
 const TODAY = '2026-03-12';
-const value = <T>(o: Outcome<T>): T => {
-	if (!o.ok) throw new Error(`${o.refusal.field ?? ''}: ${o.refusal.message}`);
-	return o.value;
-};
-const reload = async (id: string): Promise<ClientRecord> => (await physio.inPractice((t) => loadRecords(t, id)))[0] as ClientRecord;
+const reload = (id: string): Promise<ClientRecord> => reloaded(physio, id);
 const give = (r: ClientRecord, family: string, step: string, patch: Partial<NewPrescription> = {}) =>
 	prescribe(physio, { id: randomUUID(), exerciseId: randomUUID(), clientId: r.head.id, family, step, region: Object.keys(r.head.setting.usual)[0] as string, sets: 1, reps: 5, loadKg: 0, ...patch });
 

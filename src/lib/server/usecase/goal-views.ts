@@ -3,11 +3,10 @@ import { activity } from '#lib/catalogue/activities.ts';
 import { ACTIVITY_CHANGES, ACTIVITY_MEAN_CHANGES } from '#lib/catalogue/change-rules.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import { SIDES } from '#lib/core/body/axis.ts';
-import { activityMean, taskAnswer, taskRanges } from '#lib/core/client/goal.ts';
+import { activityMean, taskAnswer, taskRanges, type Goal } from '#lib/core/client/goal.ts';
 import { goalDistance } from '#lib/core/fit/goal-distance.ts';
 import { changeOf } from '#lib/core/measure/change.ts';
 import type { GoalView, MeanView } from '#lib/contract/view.ts';
-import type { Goal } from '../repo/intake-repo.ts';
 import { effectiveChain } from './effective-chain.ts';
 import { envelopeOf, fitContextOf, type ClientRecord, regionsOf } from './record.ts';
 

@@ -2,6 +2,7 @@
  * Saves a measure sheet: ranges, function tests and totals, all of it or nothing; the same sheet twice is one. What looks wrong but
  * could be right (sides swapped against the last sheet) is asked about once and saved when confirmed.
  */
+import type { Sheet, SheetRange, SheetTest } from '#lib/contract/measure-form.ts';
 import { testSpec } from '#lib/catalogue/function-tests.ts';
 import { questionnaire } from '#lib/catalogue/questionnaires.ts';
 import { methodOf, RANGES } from '#lib/catalogue/ranges.ts';
@@ -9,9 +10,9 @@ import { dayNumber, type Day } from '#lib/core/base/calendar-day.ts';
 import { ok } from '#lib/core/base/result.ts';
 import type { Side } from '#lib/core/body/axis.ts';
 import { walkGate } from '#lib/core/client/acute.ts';
-import type { Extras, TestSpec } from '#lib/core/measure/function-test.ts';
+import type { TestSpec } from '#lib/core/measure/function-test.ts';
 import { acceptTotal } from '#lib/core/measure/questionnaire.ts';
-import { looksSwapped, measuredRange, type MeasuredRange, type RangeInput } from '#lib/core/measure/range.ts';
+import { looksSwapped, measuredRange, type MeasuredRange } from '#lib/core/measure/range.ts';
 import { RANGE_IDS, type RangeId } from '#lib/core/measure/range-kind.ts';
 import { append } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
@@ -19,41 +20,8 @@ import { lockClient } from '../repo/client-repo.ts';
 import { measurements } from '../repo/sheet-repo.ts';
 import { allow, ConflictError, invalid, notFound, type Context, type Outcome } from './actor.ts';
 
-export interface MeasuredValue {
-	readonly id: string;
-	readonly axis: RangeId;
-	readonly side: Side;
-	readonly range: RangeInput;
-	readonly method: string;
-	/** Knee to wall as read, cm. */
-	readonly rawCm?: number;
-	readonly loaded: boolean;
-}
-
-export interface TakenTest {
-	readonly id: string;
-	readonly test: string;
-	readonly side: Side | null;
-	readonly value: number;
-	readonly extras: Extras;
-	readonly method: string;
-}
-
-export interface TakenTotal {
-	readonly id: string;
-	readonly instrument: string;
-	readonly version: string;
-	readonly total: number;
-}
-
-export interface NewSheet {
-	readonly day: Day;
-	readonly ranges: readonly MeasuredValue[];
-	readonly tests: readonly TakenTest[];
-	readonly totals: readonly TakenTotal[];
-	/** Range kinds whose sides were confirmed to be as entered. */
-	readonly confirmed?: readonly RangeId[];
-}
+/** A sheet to save; `confirmed` are the kinds of range whose sides were confirmed to be as entered. */
+export type NewSheet = Omit<Sheet, 'confirmed'> & Partial<Pick<Sheet, 'confirmed'>>;
 
 const SHEET_CHANGED = 'This sheet was already saved with other values; reload to see them.';
 
@@ -63,7 +31,7 @@ export async function saveSheet(ctx: Context, clientId: string, sheet: NewSheet,
 	if (dayNumber(sheet.day) > dayNumber(ctx.today)) return invalid('day', `The day ${sheet.day} is in the future; today is ${ctx.today}.`);
 	const count = sheet.ranges.length + sheet.tests.length + sheet.totals.length;
 	if (count === 0) return invalid('', 'Nothing was entered: give at least one value.');
-	const ranges: { v: MeasuredValue; r: MeasuredRange }[] = [];
+	const ranges: { v: SheetRange; r: MeasuredRange }[] = [];
 	for (const v of sheet.ranges) {
 		const r = measuredRange(RANGES[v.axis], v.range);
 		if (!r.ok) return invalid(`${v.axis}.${v.side}.${r.refusal.field ?? 'end'}`, `${v.side === 'left' ? 'Left' : 'Right'}: ${r.refusal.message}`);
@@ -89,10 +57,10 @@ export async function saveSheet(ctx: Context, clientId: string, sheet: NewSheet,
 }
 
 /** A sheet of ranges alone. */
-export const saveMeasurements = (ctx: Context, clientId: string, day: Day, ranges: readonly MeasuredValue[], recordedAt?: Date): Promise<Outcome<number>> =>
+export const saveMeasurements = (ctx: Context, clientId: string, day: Day, ranges: readonly SheetRange[], recordedAt?: Date): Promise<Outcome<number>> =>
 	saveSheet(ctx, clientId, { day, ranges, tests: [], totals: [] }, recordedAt);
 
-function testTrouble(taken: TakenTest): [string, string] | undefined {
+function testTrouble(taken: SheetTest): [string, string] | undefined {
 	const spec = testSpec(taken.test);
 	if (spec === undefined) return ['', `There is no test ${taken.test}.`];
 	const field = taken.side === null ? `test.${spec.id}.value` : `test.${spec.id}.${taken.side}.value`;
@@ -109,14 +77,14 @@ function testTrouble(taken: TakenTest): [string, string] | undefined {
 }
 
 /** A six-minute walk above its resting lines is not a result to keep without saying so. */
-function gateTrouble(spec: TestSpec, { extras }: TakenTest, field: string): [string, string] | undefined {
+function gateTrouble(spec: TestSpec, { extras }: SheetTest, field: string): [string, string] | undefined {
 	if (spec.id !== 'six-minute-walk') return undefined;
 	const { restingPulse: pulse, systolic, diastolic } = extras;
 	const gate = walkGate({ ...(pulse === undefined ? {} : { pulse }), ...(systolic === undefined ? {} : { systolic }), ...(diastolic === undefined ? {} : { diastolic }) });
 	return gate.allowed ? undefined : [field, `The six-minute walk is not started with a resting pulse over 120 or pressure over 180/100 (${gate.reasons.join(', ').replaceAll('-', ' ')}): ask a doctor first.`];
 }
 
-async function swappedKind(t: PracticeTransaction, clientId: string, ranges: readonly { v: MeasuredValue; r: MeasuredRange }[], confirmed: readonly RangeId[]): Promise<RangeId | undefined> {
+async function swappedKind(t: PracticeTransaction, clientId: string, ranges: readonly { v: SheetRange; r: MeasuredRange }[], confirmed: readonly RangeId[]): Promise<RangeId | undefined> {
 	const last = await measurements(t, clientId);
 	const known = new Set(last.map((m) => m.id));
 	return RANGE_IDS.find((id) => {
@@ -128,7 +96,7 @@ async function swappedKind(t: PracticeTransaction, clientId: string, ranges: rea
 	});
 }
 
-async function write(t: PracticeTransaction, clientId: string, sheet: NewSheet, ranges: readonly { v: MeasuredValue; r: MeasuredRange }[], recordedAt?: Date): Promise<void> {
+async function write(t: PracticeTransaction, clientId: string, sheet: NewSheet, ranges: readonly { v: SheetRange; r: MeasuredRange }[], recordedAt?: Date): Promise<void> {
 	const tenths = (deg: number): number => Math.round(deg * 10);
 	// A conflict half-way rolls the whole sheet back.
 	const kept = (written: string): void => {

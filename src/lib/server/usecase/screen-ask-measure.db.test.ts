@@ -1,14 +1,14 @@
 /** Screening with its flags, what closes them, what hurts, goals, the sheet as one write, the arrival card: kept whole or not at all. */
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { as, client, cloneOf, type TestDatabase } from '../../../../tests/database.ts';
+import { as, client, cloneOf, reloaded, value, type TestDatabase } from '../../../../tests/database.ts';
 import { SCREENING } from '#lib/catalogue/screening.ts';
 import type { ScreenAnswers } from '#lib/core/client/screening.ts';
 import { intakeOf } from '../repo/intake-repo.ts';
 import { measurements, testResults, totals } from '../repo/sheet-repo.ts';
-import type { Context, Outcome } from './actor.ts';
+import type { Context } from './actor.ts';
 import { arrive, dropGoal, saveComplaint, saveGoal, type NewComplaint, type NewGoal } from './ask.ts';
-import { fitContextOf, loadRecords, usualNow, type ClientRecord } from './record.ts';
+import { fitContextOf, usualNow, type ClientRecord } from './record.ts';
 import { registerClient, type Registration } from './register-client.ts';
 import { closeFlag, enterProtocol, liftLimit, recordSurgery, screenClient } from './safety.ts';
 import { saveSheet, type NewSheet } from './save-sheet.ts';
@@ -26,10 +26,6 @@ afterAll(() => d.close());
 
 const TODAY = '2026-03-12';
 const ALL_NO: ScreenAnswers = Object.fromEntries(SCREENING.map((c) => [c.id, 'no']));
-const value = <T>(o: Outcome<T>): T => {
-	if (!o.ok) throw new Error(`${o.refusal.field ?? ''}: ${o.refusal.message}`);
-	return o.value;
-};
 const registration = (patch: Partial<Registration> = {}): Registration => ({
 	id: randomUUID(), personId: randomUUID(), settingId: randomUUID(), name: 'Perrin Oakshott', born: '1953-03-12', sex: 'female', heightCm: 165, massKg: 68, technique: null, policyId: 'pain-monitored', frontOfKnee: false, usual: {},
 	units: 'imperial', language: 'en', homeKit: ['chair'], days: [1, 4], minutes: 15,
@@ -37,7 +33,7 @@ const registration = (patch: Partial<Registration> = {}): Registration => ({
 	...patch
 });
 const newcomer = async (): Promise<string> => value(await registerClient(physio, registration()));
-const reload = async (id: string): Promise<ClientRecord> => (await physio.inPractice((t) => loadRecords(t, id)))[0] as ClientRecord;
+const reload = (id: string): Promise<ClientRecord> => reloaded(physio, id);
 const screen = (id: string, answers: ScreenAnswers, ctx = trainer, sid: string = randomUUID()) => screenClient(ctx, { id: sid, clientId: id, day: TODAY, answers });
 
 describe('registering', () => {
