@@ -23,7 +23,7 @@
 <svelte:window ononline={() => (offline = false)} onoffline={() => (offline = true)} />
 {#if offline}<p role="status" class="border-b border-caution bg-sheet px-7 py-2 text-caution">No network just now. What you type stays here; send it when the network is back.</p>{/if}
 {#if data.me}
-	<header class="no-print flex flex-wrap items-baseline gap-x-6 gap-y-1 border-b px-7 py-2 max-sm:px-4">
+	<header class="no-print flex flex-wrap items-baseline gap-x-6 gap-y-1 border-b px-7 py-2 max-sm:gap-x-4 max-sm:px-4">
 		<a href="/" class="text-lg font-bold text-ink no-underline">Bolster</a>
 		<a href="/">Today</a>
 		<a href="/library">Library</a>

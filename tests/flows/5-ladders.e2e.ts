@@ -1,6 +1,6 @@
 /** Every ladder: at a glance, by family, turned by hand, swapped, searched, and written by the practice itself. */
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, openClient, signIn, visit } from './people.ts';
+import { accessible, openClient, score, signIn, visit } from './people.ts';
 
 const card = (page: Page) => page.getByTestId('setup-card');
 const stepButton = (page: Page, title: RegExp) => page.getByRole('list', { name: 'Steps, gentle to hard' }).getByRole('button', { name: title });
@@ -143,6 +143,28 @@ test('the chair is taken: another way of the same purpose, given from its own la
 	await page.getByRole('navigation', { name: 'Exercises' }).getByRole('link', { name: new RegExp(`^${title}`) }).click();
 	await expect(page.getByRole('heading', { name: title ?? '' })).toBeVisible();
 	await accessible(page);
+});
+
+test('a hold on one leg is timed on the phone, and the other leg is told beside it', async ({ page }) => {
+	await signIn(page);
+	const id = await openClient(page, 'Saskia', 'ladder?family=balance&step=single-leg-stance');
+	await card(page).getByRole('button', { name: /^Prescribe/ }).click();
+	await expect(page.getByTestId('done')).toContainText(/Prescribed \d×\d+ s/);
+	await page.setViewportSize({ width: 390, height: 844 });
+	await visit(page, `/clients/${id}/log`);
+	await page.getByRole('navigation', { name: 'Exercises' }).getByRole('link', { name: /^One leg|^Single/ }).click();
+	for (const [label, v] of [['Effort', 4], ['Before', 1], ['Worst', 1], ['After', 1], ['Confidence', 8], ['Muscle soreness', 1]] as const) await score(page, label, v);
+	await page.getByRole('button', { name: 'Start the timer, set 1' }).click();
+	await expect(page.getByRole('button', { name: 'Stop the timer, set 1' })).toContainText('1 s');
+	await page.getByRole('button', { name: 'Stop the timer, set 1' }).click();
+	await expect(page.getByLabel('Set 1 reps')).toHaveValue(/^[12]$/);
+	await page.getByLabel('Set 1 reps').fill('20');
+	await page.getByLabel('Set 1 clean').fill('12');
+	await page.getByLabel('Set 1 other').fill('19');
+	await page.getByRole('button', { name: 'Log the session' }).click();
+	await expect(page.getByTestId('done')).toContainText('Logged');
+	await visit(page, `/clients/${id}/ladder?family=balance&step=single-leg-head-turns`);
+	await expect(page.getByTestId('setup-card')).toContainText('left 12 s, right 19 s');
 });
 
 test('the library answers by words without a client, and shows one step whole', async ({ page }) => {

@@ -10,7 +10,8 @@ import { day, region, score, text } from './basics.ts';
 import { policySchema } from './policy.ts';
 
 const id = text(80).min(1);
-const reps = z.number().int().min(0).max(500);
+/** Repetitions, or seconds of a hold. */
+const reps = z.number().int().min(0).max(600);
 const sets = z.number().int().min(0).max(50);
 const kg = z.number().min(0).max(400);
 const dials = z.enum(DIALS as [Dial, ...Dial[]]);

@@ -104,6 +104,13 @@ describe('the log', () => {
 		expect(parseLog(form({ ...unseen, 'set.0.other': '8' }), { sets: 1, reps: 10, loadKg: 0 })).toMatchObject({ ok: false, field: 'set.0.other' });
 		expect(log({ 'set.0.other': '-2' })).toMatchObject({ ok: false, field: 'set.0.other' });
 	});
+	it('a hold may take ten minutes, a set of repetitions a hundred', () => {
+		const hold = (seconds: string) => parseLog(form({ ...good, 'set.0.reps': seconds }), { sets: 1, reps: 30, loadKg: 0, unit: 'sec' });
+		expect(hold('145')).toMatchObject({ ok: true, value: { session: { sets: [{ reps: 145, cleanReps: 145 }] } } });
+		expect(hold('601')).toMatchObject({ ok: false, field: 'set.0.reps', message: expect.stringContaining('Set 1 sec') as string });
+		expect(hold('12.5')).toMatchObject({ ok: false, message: 'Set 1: whole seconds only.' });
+		expect(log({ 'set.0.reps': '145' })).toMatchObject({ ok: false, field: 'set.0.reps' });
+	});
 	it('names what is missing or impossible', () => {
 		const { effort: _, ...lacking } = good;
 		expect(parseLog(form(lacking), { sets: 1, reps: 10, loadKg: 0 })).toMatchObject({ ok: false, field: 'effort', message: 'Effort: choose 0 to 10.' });

@@ -1,5 +1,6 @@
 /** A logged session as a form: as prescribed by default, per set and by exception where it was not. */
 import { z } from 'zod';
+import type { PrescribedDose } from '#lib/core/dose/dose.ts';
 import { INCOMPLETE, PAIN_AT, SYMPTOMS, type Session } from '#lib/core/session/record.ts';
 import { day, present, region, typed, uuid } from './basics.ts';
 
@@ -49,20 +50,24 @@ export type LogParsed = { readonly ok: true; readonly value: LogInput } | { read
 
 const bad = (field: string, message: string): LogParsed => ({ ok: false, field, message });
 
+/** The most of one set that is believed: a hold of ten minutes, a hundred of anything else. */
+const mostOf = (unit: PrescribedDose['unit'] | undefined): number => (unit === 'sec' ? 600 : 100);
+
 /** Parses a log form against what was prescribed. */
-export function parseLog(form: FormData, prescribed: { sets: number; reps: number; loadKg: number }): LogParsed {
+export function parseLog(form: FormData, prescribed: { sets: number; reps: number; loadKg: number; unit?: PrescribedDose['unit'] }): LogParsed {
 	const parsed = base.safeParse(Object.fromEntries([...form].filter(([k]) => k !== 'symptoms')));
 	if (!parsed.success) return bad(String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? 'Check the form.');
 	const v = parsed.data;
 	const sets: { reps: number; effort?: number; cleanReps?: number; otherClean?: number }[] = [];
+	const most = mostOf(prescribed.unit);
 	for (let i = 0; i < prescribed.sets; i++) {
-		const reps = typed(`Set ${i + 1} reps`, 0, 100).safeParse(String(form.get(`set.${i}.reps`) ?? ''));
+		const reps = typed(`Set ${i + 1} ${prescribed.unit ?? 'reps'}`, 0, most).safeParse(String(form.get(`set.${i}.reps`) ?? ''));
 		const effort = typed(`Set ${i + 1} effort`, 0, 10).safeParse(String(form.get(`set.${i}.effort`) ?? ''));
-		const clean = typed(`Set ${i + 1} clean`, 0, 100).safeParse(String(form.get(`set.${i}.clean`) ?? ''));
-		const other = typed(`Set ${i + 1} other leg`, 0, 100).safeParse(String(form.get(`set.${i}.other`) ?? ''));
+		const clean = typed(`Set ${i + 1} clean`, 0, most).safeParse(String(form.get(`set.${i}.clean`) ?? ''));
+		const other = typed(`Set ${i + 1} other leg`, 0, most).safeParse(String(form.get(`set.${i}.other`) ?? ''));
 		for (const [p, f] of [[reps, 'reps'], [effort, 'effort'], [clean, 'clean'], [other, 'other']] as const) if (!p.success) return bad(`set.${i}.${f}`, p.error.issues[0]?.message ?? '');
 		const done = reps.data ?? prescribed.reps;
-		if (!Number.isInteger(done)) return bad(`set.${i}.reps`, `Set ${i + 1}: repetitions are whole numbers.`);
+		if (!Number.isInteger(done)) return bad(`set.${i}.reps`, `Set ${i + 1}: whole ${prescribed.unit === 'sec' ? 'seconds' : 'repetitions'} only.`);
 		const cleanReps = clean.data ?? (v.observed && v.cleanThroughout ? done : undefined);
 		if (cleanReps !== undefined && cleanReps > done) return bad(`set.${i}.clean`, `Set ${i + 1}: ${cleanReps} clean of ${done} done is not possible.`);
 		if (other.data !== undefined && !v.observed) return bad(`set.${i}.other`, 'What the other leg did clean counts only when it was seen; tick “seen by me”.');

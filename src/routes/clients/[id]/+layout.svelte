@@ -22,6 +22,14 @@
 	const keys = onKeys(Object.fromEntries(TABS.map(([to, , key]) => [key, () => void goto(`/clients/${page.params.id}/${to}`)])));
 	/** One family's ladder belongs to the ladders. */
 	const here = $derived(page.url.pathname.split('/')[3]?.replace(/^ladder$/, 'ladders'));
+	let tabs = $state<HTMLElement>();
+	// On a phone the row of tabs is longer than the screen: where one is comes into view.
+	$effect(() => {
+		const current = here === undefined ? null : tabs?.querySelector('[aria-current]');
+		if (tabs === undefined || current === null || current === undefined) return;
+		const [row, tab] = [tabs.getBoundingClientRect(), current.getBoundingClientRect()];
+		tabs.scrollLeft += tab.left + tab.width / 2 - row.left - row.width / 2;
+	});
 </script>
 
 <svelte:window onkeydown={keys} />
@@ -50,7 +58,7 @@
 				{/each}
 			</ul>
 		{/if}
-		<nav aria-label="Work on this client" class="no-print -mb-px flex gap-1 overflow-x-auto pt-2">
+		<nav bind:this={tabs} aria-label="Work on this client" class="no-print -mb-px flex gap-1 overflow-x-auto pt-2">
 			{#each TABS as [to, label] (to)}
 				<a
 					href="/clients/{page.params.id}/{to}"

@@ -5,6 +5,7 @@
 	import Act from '#lib/ui/Act.svelte';
 	import Choice from '#lib/ui/Choice.svelte';
 	import Field from '#lib/ui/Field.svelte';
+	import HoldTimer from '#lib/ui/HoldTimer.svelte';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import Said from '#lib/ui/Said.svelte';
 	import Score from '#lib/ui/Score.svelte';
@@ -30,7 +31,10 @@
 	let symptoms: string[] = $state([]);
 	let sets: Record<string, string> = $state({});
 	let faults: Record<string, string> = $state({});
-	let exceptions = $state(false);
+	let opened = $state<boolean>();
+	/** Holds are timed set by set, so their sets stand open. */
+	const timed = $derived(head?.dose.unit === 'sec');
+	const exceptions = $derived(opened ?? timed);
 	/** The logged session that is being taken out, and why. */
 	let taking = $state('');
 	let why = $state('');
@@ -95,16 +99,16 @@
 			<Score name="after" label="After" bind:value={v.after} wrong={wrong('after')} />
 			<Score name="confidence" label="Confidence" ends={['none', 'full']} bind:value={v.confidence} wrong={wrong('confidence')} />
 			<Score name="soreness" label="Muscle soreness" bind:value={v.soreness} wrong={wrong('soreness')} />
-			<details class="rule py-2" bind:open={exceptions}>
+			<details class="rule py-2" bind:open={() => exceptions, (open) => (opened = open)}>
 				<summary class="min-h-12 cursor-pointer py-2 font-semibold">Not quite as prescribed, or something to tell</summary>
 				<table class="plain">
 					<thead><tr><th>Set</th><th>{head.dose.unit ?? 'reps'} done</th><th>effort</th><th>clean{exercise.legs ? `, ${exercise.legs.own}` : ''}</th>{#if exercise.legs}<th>clean, {exercise.legs.other}</th>{/if}</tr></thead>
 					<tbody>
 						{#each { length: head.dose.sets }, i (i)}
 							<tr>
-								<td>{i + 1}</td>
+								<td>{#if timed}<HoldTimer label="set {i + 1}" short={String(i + 1)} onheld={(seconds) => (sets[`${i}.reps`] = String(seconds))} />{:else}{i + 1}{/if}</td>
 								{#each columns as f (f)}
-									<td><Field name="set.{i}.{f}" label="Set {i + 1} {f}" hideLabel bind:value={sets[`${i}.${f}`]} inputmode="numeric" placeholder={f === 'reps' ? String(head.dose.reps) : f === 'effort' ? v.effort : ''} wrong={wrong(`set.${i}.${f}`)} width="w-18 min-h-12" /></td>
+									<td><Field name="set.{i}.{f}" label="Set {i + 1} {f}" hideLabel bind:value={sets[`${i}.${f}`]} inputmode="numeric" placeholder={f === 'reps' ? String(head.dose.reps) : f === 'effort' ? v.effort : ''} wrong={wrong(`set.${i}.${f}`)} width="{exercise.legs ? 'w-15' : 'w-18'} min-h-12" /></td>
 								{/each}
 							</tr>
 						{/each}
