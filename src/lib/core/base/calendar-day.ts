@@ -4,17 +4,30 @@
  */
 export type Day = string;
 
-const FORM = /^(\d{4})-(\d{2})-(\d{2})$/;
+const DASH = 45;
+const ZERO = 48;
 
-/** Day number of a calendar day; NaN when the text is not a real day (`2026-02-30`). */
+/** The number written in `length` decimal digits from a place on; NaN where one of them is none. */
+function digits(text: string, from: number, length: number): number {
+	let n = 0;
+	for (let i = from; i < from + length; i++) {
+		const d = text.charCodeAt(i) - ZERO;
+		if (!(d >= 0 && d <= 9)) return NaN;
+		n = 10 * n + d;
+	}
+	return n;
+}
+
+const leap = (year: number): boolean => (year % 4 === 0 && year % 100 !== 0) || year % 400 === 0;
+const monthDays = (year: number, month: number): number => (month === 2 ? (leap(year) ? 29 : 28) : month === 4 || month === 6 || month === 9 || month === 11 ? 30 : 31);
+
+/** Day number of a calendar day; NaN when the text is not a real day (`2026-02-30`). Read without patterns: decisions ask it often. */
 export function dayNumber(day: Day): number {
-	const m = FORM.exec(day);
-	if (!m) return NaN;
-	const y = Number(m[1]);
-	const mo = Number(m[2]);
-	const d = Number(m[3]);
-	const n = civil(y, mo, d);
-	return mo >= 1 && mo <= 12 && d >= 1 && dayOf(n) === day ? n : NaN;
+	if (day.length !== 10 || day.charCodeAt(4) !== DASH || day.charCodeAt(7) !== DASH) return NaN;
+	const y = digits(day, 0, 4);
+	const m = digits(day, 5, 2);
+	const d = digits(day, 8, 2);
+	return m >= 1 && m <= 12 && d >= 1 && d <= monthDays(y, m) ? civil(y, m, d) : NaN;
 }
 
 /** Days from civil date (Howard Hinnant's algorithm, public domain). */
