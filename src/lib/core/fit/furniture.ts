@@ -38,23 +38,31 @@ export function buildSeat(neededCm: number, furniture: Furniture): Build | undef
 		if (b.short !== best.short) return b.short < best.short;
 		return cost(b) < cost(best);
 	};
-	for (const pads of padSets(furniture.pads))
+	for (const { pads, cm } of stacksOf(furniture.pads))
 		for (const seat of furniture.seats) {
-			const reaches = seat + pads.reduce((a, b) => a + b, 0);
+			const reaches = seat + cm;
 			const build = { seat, pads, reaches, short: Math.max(0, Math.round((neededCm - reaches) * 10) / 10) };
 			if (better(build)) best = build;
 		}
 	return best;
 }
 
+interface Stack {
+	readonly pads: readonly number[];
+	/** All of them together. */
+	readonly cm: number;
+}
+
+/** A room's pads stay the same from step to step: worked out once. */
+const known = new WeakMap<readonly Pad[], readonly Stack[]>();
+
 /** Every way to stack the pads, at most four high: taller stacks are not stable. */
-function padSets(pads: readonly Pad[]): number[][] {
-	let sets: number[][] = [[]];
-	for (const { cm, count } of pads) {
-		const more: number[][] = [];
-		for (const set of sets)
-			for (let k = 0; k <= count && set.length + k <= 4; k++) more.push([...set, ...Array.from({ length: k }, () => cm)]);
-		sets = more;
-	}
-	return sets;
+function stacksOf(pads: readonly Pad[]): readonly Stack[] {
+	const found = known.get(pads);
+	if (found !== undefined) return found;
+	let stacks: Stack[] = [{ pads: [], cm: 0 }];
+	for (const { cm, count } of pads)
+		stacks = stacks.flatMap((s) => Array.from({ length: Math.min(count, 4 - s.pads.length) + 1 }, (_, k): Stack => ({ pads: [...s.pads, ...Array.from({ length: k }, () => cm)], cm: s.cm + k * cm })));
+	known.set(pads, stacks);
+	return stacks;
 }
