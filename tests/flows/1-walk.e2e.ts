@@ -15,6 +15,9 @@ test('today lists the clients by need, each with its reason in words', async ({ 
 	await page.keyboard.press('j');
 	await expect(rows.nth(2)).toBeFocused();
 	await accessible(page);
+	await rows.nth(2).click();
+	await expect(page).toHaveURL(/\/clients\/[\w-]+\/decide$/);
+	await expect(page.getByTestId('sentence')).toContainText('Regress');
 });
 
 test('a sore knee from a measured range to a prescribed, solved seat', async ({ page }) => {

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { startCluster } from '../../scripts/cluster.mjs';
-import { openClient, score, signIn, visit } from './people.ts';
+import { openClient, score, signIn, signInByForm, visit } from './people.ts';
 
 test('wrong password, then too little: nobody gets in, and the page says why', async ({ page }) => {
 	await page.goto('/clients/x/ladder');
@@ -19,7 +19,7 @@ test('wrong password, then too little: nobody gets in, and the page says why', a
 test.describe('before the scripts have arrived', () => {
 	test.use({ javaScriptEnabled: false });
 	test('signing in works as a plain form', async ({ page }) => {
-		await signIn(page);
+		await signInByForm(page);
 		await expect(page.getByRole('link', { name: /Wren Hollis/ })).toBeVisible();
 	});
 });
