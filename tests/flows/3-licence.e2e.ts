@@ -131,8 +131,12 @@ test('several exercises of one client: the most pressing slip first, the next by
 	await expect(slips).toHaveCount(3);
 	await expect(page.getByTestId('slip')).toHaveCount(1);
 	await expect(slips.first()).toHaveAttribute('aria-current', 'true');
+	await page.keyboard.press('o');
+	await expect(page.getByRole('heading', { name: /^Override/ })).toBeVisible();
 	await page.keyboard.press('n');
 	await expect(slips.nth(1)).toHaveAttribute('aria-current', 'true');
+	// What was begun for one exercise is never signed for another.
+	await expect(page.getByRole('heading', { name: /^Override/ })).toHaveCount(0);
 	const sentence = await page.getByTestId('sentence').textContent();
 	await page.keyboard.press('a');
 	await expect(page.getByTestId('done')).toBeVisible();

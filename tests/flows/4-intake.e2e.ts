@@ -1,19 +1,12 @@
 /** The first three steps of the work: register and screen, ask, measure by keyboard and by device, and what it does to the ladder. */
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
-import { SCREENING } from '#lib/catalogue/screening.ts';
-import { accessible, choose, openClient, score, signIn, visit } from './people.ts';
+import { expect, test } from '@playwright/test';
+import { accessible, screenByKey, signIn, visit } from './people.ts';
 
 test.describe.configure({ mode: 'serial' });
 
 const NAME = 'Corin Vanterpool';
 let id = '';
-
-/** Answers every question by keyboard: n, and y where it is yes. */
-async function screenByKey(page: Page, yes: readonly string[]): Promise<void> {
-	await page.locator(`[data-row="${SCREENING.find((c) => c.urgency === 'emergency')?.id}"] input`).first().focus();
-	for (const urgency of ['emergency', 'urgent', 'caution'] as const) for (const c of SCREENING.filter((x) => x.urgency === urgency)) await page.keyboard.press(yes.includes(c.id) ? 'y' : 'n');
-}
 
 test('registers an adult with consent; what is wrong is named and nothing typed is lost', async ({ page }) => {
 	await signIn(page);
@@ -333,60 +326,6 @@ test('wrong units, swapped sides, an age without a norm: asked about by name, ke
 	await page.getByLabel('Heel-rise count right, reps').fill('10');
 	await page.getByText('sources disagree').click();
 	await expect(page.getByText('no norm for this age (lunsford-1995)').first()).toBeVisible();
-});
-
-test('the arrival card: go, lighter, not today, and asks what was left open', async ({ page }) => {
-	await signIn(page, 'trainer');
-	await page.setViewportSize({ width: 390, height: 844 });
-	const wren = await openClient(page, 'Wren', 'arrive');
-	const ask = page.getByRole('button', { name: 'What today?' });
-	await score(page, 'Right knee now, usual 2', 4);
-	await ask.click();
-	await expect(page.getByTestId('field-wrong')).toContainText('Fever: answer yes, no or unknown.');
-	for (const q of ['Fever, or feeling ill', 'A fall since the last time', 'New swelling']) await choose(page, `${q}: no`);
-	await ask.click();
-	await expect(page.getByTestId('arrival')).toContainText('Lighter today, about 60 % of the sets: right knee is 4, its usual is 2.');
-	await choose(page, 'A fall since the last time: yes');
-	await ask.click();
-	await expect(page.getByTestId('arrival')).toContainText('Not today: a fall.');
-	await accessible(page);
-	await visit(page, '/');
-	await expect(page.getByRole('link', { name: /Wren Hollis/ })).toContainText('not today, by the arrival card');
-	await visit(page, `/clients/${wren}/arrive`);
-	await expect(page.getByText('Answered today already: Not today.')).toBeVisible();
-});
-
-test('every emergency answer stops everything until a licensed user closes it', async ({ page }) => {
-	test.setTimeout(480_000);
-	await signIn(page);
-	const tamsin = await openClient(page, 'Tamsin', 'screen');
-	await visit(page, `/clients/${tamsin}/decide`);
-	await expect(page.getByTestId('sentence')).toContainText('Advance');
-	for (const c of SCREENING.filter((x) => x.urgency === 'emergency')) {
-		await visit(page, `/clients/${tamsin}/screen`);
-		await screenByKey(page, [c.id]);
-		await page.keyboard.press('Enter');
-		await expect(page.getByTestId('emergency')).toContainText('get help now');
-		await expect(page.getByRole('region', { name: 'Client' })).toContainText(`Emergency: ${c.name}`);
-		await visit(page, `/clients/${tamsin}/decide`);
-		await expect(page.getByTestId('sentence')).toHaveText(`Refer: an open red flag: ${c.name}.`);
-		await visit(page, `/clients/${tamsin}/ladder`);
-		await page.getByRole('button', { name: /^Raised seat:/ }).click();
-		await page.getByRole('button', { name: /^Prescribe/ }).click();
-		await expect(page.getByText(`A flag is open: ${c.name}. Nothing is prescribed until it is closed.`)).toBeVisible();
-		await visit(page, `/clients/${tamsin}/arrive`);
-		await score(page, 'Left hip now, usual 1', 0);
-		for (const q of ['Fever, or feeling ill', 'A fall since the last time', 'New swelling']) await choose(page, `${q}: no`);
-		await page.getByRole('button', { name: 'What today?' }).click();
-		await expect(page.getByTestId('arrival')).toContainText(`Not today: a flag is open: ${c.name}.`);
-		await visit(page, `/clients/${tamsin}/screen`);
-		await page.getByTestId('flag').getByText('Close it').click();
-		await page.getByLabel('Closed because').fill('ruled out in hospital today');
-		await page.getByRole('button', { name: 'Close the flag' }).click();
-		await expect(page.getByTestId('done')).toContainText('Flag closed');
-	}
-	await visit(page, `/clients/${tamsin}/decide`);
-	await expect(page.getByTestId('sentence')).toContainText('Advance');
 });
 
 test('a trainer closes no flag, and lost network keeps what was typed', async ({ page, context }) => {

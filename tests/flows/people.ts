@@ -1,6 +1,7 @@
 /** Signing in and finding one's way, shared by the flows. */
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
+import { SCREENING } from '#lib/catalogue/screening.ts';
 import { STAFF } from '../../demo/people.ts';
 
 type Who = (typeof STAFF)[number]['key'];
@@ -60,4 +61,10 @@ export async function choose(page: Page, name: string): Promise<void> {
 	await target.evaluate((e) => e.scrollIntoView({ block: 'center' }));
 	await target.click();
 	await expect(radio).toBeChecked();
+}
+
+/** Answers every question by keyboard: n, and y where it is yes. */
+export async function screenByKey(page: Page, yes: readonly string[]): Promise<void> {
+	await page.locator(`[data-row="${SCREENING.find((c) => c.urgency === 'emergency')?.id}"] input`).first().focus();
+	for (const urgency of ['emergency', 'urgent', 'caution'] as const) for (const c of SCREENING.filter((x) => x.urgency === urgency)) await page.keyboard.press(yes.includes(c.id) ? 'y' : 'n');
 }

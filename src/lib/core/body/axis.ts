@@ -19,6 +19,8 @@ export const isMainAxis = (axis: Axis): axis is MainAxis => (MAIN_AXES as readon
 export const SIDES = ['left', 'right'] as const;
 export type Side = (typeof SIDES)[number];
 export const oppositeSide = (side: Side): Side => (side === 'left' ? 'right' : 'left');
+/** The leg that is written down first and the one beside it: the treated one, or the left where neither is. */
+export const legsOf = (treated: Side | null): { readonly own: Side; readonly other: Side } => ({ own: treated ?? 'left', other: oppositeSide(treated ?? 'left') });
 
 /**
  * Hard physiologic bounds in degrees: outside them a value is queried, not stored.

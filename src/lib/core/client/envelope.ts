@@ -92,3 +92,9 @@ export function envelopeWith(measured: Envelope, evidence: readonly RangeEvidenc
 		}
 	return out;
 }
+
+/** The same envelope with one value tried out: tolerable and free of pain to there, as if measured on that day; the end is never before it. */
+export function envelopeTrying(envelope: Envelope, axis: Axis, side: Side, deg: number, date: Day): Envelope {
+	const known = envelope[axis]?.[side];
+	return { ...envelope, [axis]: { ...envelope[axis], [side]: { painFree: deg, tolerable: deg, end: Math.max(deg, known?.end ?? deg), date, loaded: known?.loaded ?? false } } };
+}

@@ -55,4 +55,4 @@ export function arrival(input: ArrivalInput): Arrival {
 }
 
 /** Sets of a lighter day: at least one. */
-export const lighterSets = (sets: number, share: number): number => Math.max(1, Math.round(sets * share));
+export const lighterSets = (sets: number, share = LIGHTER_SHARE): number => Math.max(1, Math.round(sets * share));

@@ -1,5 +1,6 @@
 /** What one session shows: work done, hardest effort, clean share, peaks. Missing values stay missing. */
-import type { Region, Session } from './record.ts';
+import { addDays } from '../base/calendar-day.ts';
+import type { Morning, Region, Session } from './record.ts';
 
 /** Share of the prescribed repetitions that were done, capped at 1. */
 export function shareDone(s: Session): number {
@@ -36,4 +37,11 @@ export const painIn = (s: Session, region: Region): Session['pains'][number] | u
 export function painAdded(s: Session, region: Region): number {
 	const p = painIn(s, region);
 	return p?.peak === undefined ? 0 : p.peak - (p.before ?? 0);
+}
+
+/** Pain of a region before, at its worst, after, and on the morning that followed; null where it was not said. */
+export function painAround(s: Session, region: Region, mornings: readonly Morning[]): Readonly<Record<'before' | 'peak' | 'after' | 'next', number | null>> {
+	const p = painIn(s, region);
+	const next = mornings.find((m) => m.region === region && m.date === addDays(s.date, 1));
+	return { before: p?.before ?? null, peak: p?.peak ?? null, after: p?.after ?? null, next: next?.pain ?? null };
 }

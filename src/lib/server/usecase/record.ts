@@ -10,7 +10,6 @@ import { SCREENING } from '#lib/catalogue/screening.ts';
 import { POLICIES } from '#lib/catalogue/policies.ts';
 import { canonical } from '#lib/core/base/canonical.ts';
 import { dayNumber, type Day } from '#lib/core/base/calendar-day.ts';
-import { oppositeSide } from '#lib/core/body/axis.ts';
 import { bodyOf, type Body } from '#lib/core/body/body.ts';
 import { solvedLimits } from '#lib/core/client/protocol.ts';
 import { withheldTags } from '#lib/core/client/screening.ts';
@@ -28,7 +27,8 @@ import { fitStep } from '#lib/core/fit/fit.ts';
 import { gentlerNotches, setupFor } from '#lib/core/fit/gentler.ts';
 import { gateState, type GateFacts, type GateState, type Shown } from '#lib/core/fit/gate.ts';
 import type { Morning, RecordedEvent } from '#lib/core/session/record.ts';
-import { hardestEffort, painAdded } from '#lib/core/session/work.ts';
+import { shownIn } from '#lib/core/session/shown.ts';
+import { painAdded } from '#lib/core/session/work.ts';
 import { gateText } from '#lib/wording/gates.ts';
 import { withoutNulls } from '../db/heads.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
@@ -168,33 +168,11 @@ export function shownOf(r: ClientRecord): readonly Shown[] {
 	return shownByTests(r).concat(shownInSessions(r));
 }
 
-function shownInSessions(r: ClientRecord): readonly Shown[] {
-	return r.logs.flatMap((l): Shown[] => {
+const shownInSessions = (r: ClientRecord): readonly Shown[] =>
+	r.logs.flatMap((l) => {
 		const found = prescriptionOf(r, l);
-		if (found === undefined || !l.session.observed) return [];
-		const { faults, confidence } = l.session;
-		const watched = faults ?? {};
-		const step = found.prescription.step;
-		const apart = l.session.sets.some((s) => s.otherClean !== undefined);
-		// Without a treated side the sheet asks for the left, and the right as the other.
-		const side = found.exercise.side ?? (apart ? 'left' : 'both');
-		return [
-			...(side === 'both' || !apart ? [] : [{ step, side: oppositeSide(side), cleanReps: l.session.sets.map((s) => s.otherClean ?? 0), effortMax: undefined, ...(found.exercise.side === null ? {} : { untreated: true as const }) }]),
-			{
-				step,
-				side,
-				cleanReps: l.session.sets.map((s) => Math.min(s.cleanReps ?? 0, s.reps)),
-				effortMax: hardestEffort(l.session),
-				faults: watched,
-				felt: (watched['work-not-felt'] ?? 0) < NOT_FELT_SHARE,
-				...(confidence === undefined ? {} : { confidence })
-			}
-		];
+		return found === undefined ? [] : shownIn(found.prescription.step, found.exercise.side, l.session);
 	});
-}
-
-/** Work not felt in a quarter of the sets or more is not felt. @source practice-setting */
-const NOT_FELT_SHARE = 0.25;
 
 /** What gates are judged in: technique, clearances, doses of the catalogue. */
 export const gateFactsOf = (r: ClientRecord): GateFacts => ({

@@ -18,7 +18,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 			regions: regionsOf(r).map((region) => ({ region, usual: usualNow(r, region, ctx.today) })),
 			earlier: today?.answer ?? null,
 			language: r.head.setting.language,
-			work: standing(r).map(({ snapshot, dose }) => ({ title: snapshot.title, sets: dose.sets, reps: dose.reps, lighter: lighterSets(dose.sets, 0.6) }))
+			work: standing(r).map(({ snapshot, dose }) => ({ title: snapshot.title, sets: dose.sets, reps: dose.reps, lighter: lighterSets(dose.sets) }))
 		};
 	});
 

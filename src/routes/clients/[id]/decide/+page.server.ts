@@ -1,6 +1,5 @@
 import { answerForm, insteadForm, setupOf } from '#lib/contract/setup-form.ts';
-import { addDays } from '#lib/core/base/calendar-day.ts';
-import { hardestEffort } from '#lib/core/session/work.ts';
+import { hardestEffort, painAround } from '#lib/core/session/work.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { catchConflict, refusal, refuseField } from '#lib/server/http/respond.ts';
 import { uuid } from '#lib/contract/basics.ts';
@@ -48,11 +47,9 @@ export const load: PageServerLoad = ({ locals, params }) =>
 					alternatives: trace.alternatives.map(alternativeText),
 					reasons: trace.reasons.map((x) => ({ text: reasonText(x, ctx.today), source: x.source, met: x.met })),
 					considered: trace.considered.map((c) => ({ rule: c.rule, fired: c.fired, why: c.why.slice(0, 4).map((x) => reasonText(x, ctx.today)).join('; ') })),
-					sessions: input.sessions.slice(-5).reverse().map((s) => {
-						const p = s.pains.find((x) => x.region === e.region);
-						const next = input.mornings.find((m) => m.date === addDays(s.date, 1));
-						return { date: s.date, counts: s.sinceChange === true, work: `${s.sets.length}×${s.sets[0]?.reps ?? 0}`, effort: hardestEffort(s) ?? null, before: p?.before ?? null, peak: p?.peak ?? null, after: p?.after ?? null, next: next?.pain ?? null, seen: s.observed };
-					}),
+					sessions: input.sessions.slice(-5).reverse().map((s) => ({
+						date: s.date, counts: s.sinceChange === true, work: `${s.sets.length}×${s.sets[0]?.reps ?? 0}`, effort: hardestEffort(s) ?? null, ...painAround(s, e.region, input.mornings), seen: s.observed
+					})),
 					answered: before !== undefined && answered ? { by: before.by, text: before.outcome.text } : null,
 					undoable: before === undefined ? null : { id: before.id, text: before.outcome.text, by: before.by, day: before.day }
 				};

@@ -3,7 +3,7 @@
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { findStep } from '#lib/catalogue/families.ts';
-	import { doseText } from '#lib/core/dose/dose.ts';
+	import { doseText, gentlerDose } from '#lib/core/dose/dose.ts';
 	import { stepOf, type ExerciseFamily, type Step } from '#lib/core/exercise/family.ts';
 	import { lengthIn, type Length } from '#lib/core/fit/context.ts';
 	import Act from '#lib/ui/Act.svelte';
@@ -36,22 +36,25 @@
 		const step = stepIn(given.step);
 		return step === undefined ? null : { title: step.title, figure: figureOfStep(step, data.ctx, given.setup ?? null) };
 	}
-	let mode = $state<'none' | 'altered' | 'overridden'>('none');
+	/** What is being signed instead, and of which slip: another slip on the table closes it. */
+	let opened = $state<{ readonly kind: 'altered' | 'overridden'; readonly of: string } | null>(null);
+	const mode = $derived(opened !== null && opened.of === slip?.exerciseId ? opened.kind : 'none');
 	let instead = $state({ step: '', sets: '', reps: '', loadKg: '', length: '', reason: '' });
 	let lengthOf = $state<Length | null>(null);
 	function begin(kind: 'altered' | 'overridden'): void {
 		if (slip === undefined) return;
 		const from = kind === 'altered' && slip.next !== null ? slip.next : slip.now;
+		const dose = kind === 'altered' ? (gentlerDose(from.dose) ?? from.dose) : from.dose;
 		instead = {
 			step: from.step,
-			sets: String(from.dose.sets),
-			reps: String(kind === 'altered' ? Math.max(3, from.dose.reps - 2) : from.dose.reps),
-			loadKg: String(from.dose.loadKg),
+			sets: String(dose.sets),
+			reps: String(dose.reps),
+			loadKg: String(dose.loadKg),
 			length: String(lengthIn(from.setup)?.value ?? ''),
 			reason: ''
 		};
 		lengthOf = lengthIn(from.setup)?.of ?? null;
-		mode = mode === kind ? 'none' : kind;
+		opened = mode === kind ? null : { kind, of: slip.exerciseId };
 	}
 	const keys = onKeys({
 		a: () => document.querySelector<HTMLButtonElement>('[data-accept] button:not(:disabled)')?.click(),
@@ -67,7 +70,7 @@
 	let lost = $state('');
 	const settled = sending(
 		(text) => (lost = text),
-		() => (mode = 'none')
+		() => (opened = null)
 	);
 	let note = $state('');
 </script>

@@ -4,6 +4,7 @@
 	import { goto } from '$app/navigation';
 	import { FAMILIES } from '#lib/catalogue/families.ts';
 	import { MAIN_AXES, POSSIBLE_RANGE, type Axis, type Side } from '#lib/core/body/axis.ts';
+	import { envelopeTrying } from '#lib/core/client/envelope.ts';
 	import { stepOf, type Equipment, type ExerciseFamily, type Step } from '#lib/core/exercise/family.ts';
 	import { axesOf, errorOf } from '#lib/core/fit/asked.ts';
 	import { lengthIn, LENGTHS, type FitContext, type SolvedSetup } from '#lib/core/fit/context.ts';
@@ -55,14 +56,12 @@
 	});
 
 	const ctx = $derived.by((): FitContext => {
-		const envelope = structuredClone($state.snapshot(data.ctx.envelope)) as Record<string, Record<string, { painFree: number; tolerable: number; end: number; date: string; loaded: boolean }>>;
+		let envelope = data.ctx.envelope;
 		for (const [key, text] of Object.entries(tried)) {
 			const value = Number(text.replace(',', '.'));
 			const [a, s] = key.split('.') as [Axis, Side];
 			const [low, high] = POSSIBLE_RANGE[a];
-			if (text.trim() === '' || !(value >= low && value <= high)) continue;
-			const known = envelope[a]?.[s];
-			envelope[a] = { ...envelope[a], [s]: { painFree: value, tolerable: value, end: Math.max(value, known?.end ?? value), date: data.head.today, loaded: known?.loaded ?? false } };
+			if (text.trim() !== '' && value >= low && value <= high) envelope = envelopeTrying(envelope, a, s, value, data.head.today);
 		}
 		return { ...data.ctx, envelope };
 	});

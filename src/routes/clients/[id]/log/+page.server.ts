@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { oppositeSide } from '#lib/core/body/axis.ts';
+import { legsOf } from '#lib/core/body/axis.ts';
 import { stepAnywhere } from '#lib/core/exercise/family.ts';
 import { isOneSided } from '#lib/core/exercise/step-posture.ts';
 import { text, uuid } from '#lib/contract/basics.ts';
@@ -18,7 +18,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 			const [id, visitId] = formIds(ctx, 2);
 			const step = head === undefined ? undefined : stepAnywhere(r.families, head.step);
 			// Where one leg works at a time the other is logged beside it: gates compare the two.
-			const legs = step === undefined || !isOneSided(step.posture) ? null : { own: e.side ?? ('left' as const), other: e.side === null ? ('right' as const) : oppositeSide(e.side) };
+			const legs = step === undefined || !isOneSided(step.posture) ? null : legsOf(e.side);
 			return { id: e.id, region: e.region, legs, head: head === undefined ? null : { id: head.id, step: head.step, dose: head.dose, setup: head.setup, snapshot: head.snapshot, state: head.state }, ids: { id: id as string, visitId: visitId as string } };
 		}),
 		treatsBack: r.exercises.some((e) => e.region.startsWith('back')),

@@ -41,6 +41,16 @@
 	$effect.pre(() => {
 		if (day === '') day = data.head.today;
 	});
+	let shown = '';
+	$effect.pre(() => {
+		// What was typed belongs to the exercise it was typed for; another one starts empty.
+		const id = exercise?.id ?? '';
+		if (shown !== '' && shown !== id) {
+			for (const key of Object.keys(v) as (keyof typeof v)[]) v[key] = '';
+			[symptoms, sets, faults, otherSame, opened] = [[], {}, {}, false, undefined];
+		}
+		shown = id;
+	});
 	const SHARES = [
 		{ value: '', name: 'not seen' },
 		{ value: '0.3', name: 'some sets' },

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { hash32 } from '#lib/core/base/random.ts';
 	import { onMount } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { POLICY_IDS } from '#lib/catalogue/policies.ts';
@@ -118,7 +119,7 @@
 		values[`${prefix}.value`] = text;
 		values[`${prefix}.method`] = 'device';
 	}
-	const seed = $derived([...`${data.head.id} ${target}`].reduce((h, c) => (h * 31 + c.charCodeAt(0)) % 4_294_967_291, 7));
+	const seed = $derived(hash32(`${data.head.id} ${target}`));
 
 	const chosen = $derived(questionnaire(instrument));
 	const lastTotal = $derived(data.totals.filter((t) => t.instrument === instrument).pop());

@@ -1,11 +1,9 @@
-import { painChangesFor, painPopulations } from '#lib/catalogue/change-rules.ts';
-import { addDays } from '#lib/core/base/calendar-day.ts';
-import { changeOf } from '#lib/core/measure/change.ts';
+import { painAround } from '#lib/core/session/work.ts';
 import { clientPage } from '#lib/server/http/client-page.ts';
 import { signedDecisions } from '#lib/server/usecase/signed-decisions.ts';
 import { allow } from '#lib/server/usecase/actor.ts';
 import { replay } from '#lib/server/usecase/replay-decision.ts';
-import { regionsOf, usualNow } from '#lib/server/usecase/record.ts';
+import { morningChanges } from '#lib/server/usecase/morning-changes.ts';
 import { decisionSentence } from '#lib/wording/decision.ts';
 import type { PageServerLoad } from './$types';
 
@@ -23,20 +21,9 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 				title: titleOf.get(e.id) ?? e.family,
 				region: e.region,
 				usual: r.head.setting.usual[e.region]?.intake ?? 0,
-				sessions: r.logs
-					.filter((l) => l.exerciseId === e.id)
-					.map(({ session }) => {
-						const p = session.pains.find((x) => x.region === e.region);
-						const next = r.mornings.find((m) => m.region === e.region && m.date === addDays(session.date, 1));
-						return { date: session.date, before: p?.before ?? null, peak: p?.peak ?? null, after: p?.after ?? null, next: next?.pain ?? null };
-					})
+				sessions: r.logs.filter((l) => l.exerciseId === e.id).map(({ session }) => ({ date: session.date, ...painAround(session, e.region, r.mornings) }))
 			})),
-			mornings: regionsOf(r).flatMap((region) => {
-				const { intake, longStanding = false } = r.head.setting.usual[region] ?? {};
-				if (intake === undefined) return [];
-				const populations = painPopulations(region, { frontOfKnee: r.head.setting.frontOfKnee, longStanding });
-				return [{ region, intake, populations, change: changeOf({ from: intake, to: usualNow(r, region, ctx.today), better: 'lower' }, painChangesFor(populations)) }];
-			}),
+			mornings: morningChanges(r, ctx.today),
 			ranges: r.measurements.map((m) => ({ axis: m.axis, side: m.side, day: m.day, tolerable: m.tolerable })),
 			history: signed.map((d) => ({
 				id: d.id,

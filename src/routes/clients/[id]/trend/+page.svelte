@@ -35,7 +35,7 @@
 			<h2>Usual morning pain since the intake</h2>
 			{#each data.mornings as m (m.region)}
 				<div class="rule mb-4 py-2">
-					<p><span class="inline-block font-semibold first-letter:uppercase">{regionName(m.region)}</span>: {m.intake} to {m.intake - m.change.gain}</p>
+					<p><span class="inline-block font-semibold first-letter:uppercase">{regionName(m.region)}</span>: {m.intake} to {m.now}</p>
 					<p class="label">{changeText(m.change, m.intake, 'points')}</p>
 					<details class="text-sm">
 						<summary class="cursor-pointer text-accent">Each rule ({m.populations.join(', ')})</summary>

@@ -1,0 +1,27 @@
+/** What a session shows of a step, for gates: the treated leg's clean work, what was watched and felt, and the other leg apart. */
+import { legsOf, type Side } from '../body/axis.ts';
+import type { Shown } from '../fit/gate.ts';
+import type { Session } from './record.ts';
+import { hardestEffort } from './work.ts';
+
+/** Work not felt in a quarter of the sets or more is not felt. @source practice-setting */
+const NOT_FELT_SHARE = 0.25;
+
+/** Nothing, where nobody saw it. `treated` is the side the exercise is for; null where it is for none, or both. */
+export function shownIn(step: string, treated: Side | null, session: Session): readonly Shown[] {
+	if (!session.observed) return [];
+	const { faults = {}, confidence, sets } = session;
+	const apart = sets.some((s) => s.otherClean !== undefined);
+	const legs = legsOf(treated);
+	const own: Shown = {
+		step,
+		side: apart || treated !== null ? legs.own : 'both',
+		cleanReps: sets.map((s) => Math.min(s.cleanReps ?? 0, s.reps)),
+		effortMax: hardestEffort(session),
+		faults,
+		felt: (faults['work-not-felt'] ?? 0) < NOT_FELT_SHARE,
+		...(confidence === undefined ? {} : { confidence })
+	};
+	if (!apart) return [own];
+	return [{ step, side: legs.other, cleanReps: sets.map((s) => s.otherClean ?? 0), effortMax: undefined, ...(treated === null ? {} : { untreated: true }) }, own];
+}
