@@ -7,7 +7,6 @@ import { cpus, hostname } from 'node:os';
 import { FUNCTION_TESTS } from '#lib/catalogue/function-tests.ts';
 import { POLICIES } from '#lib/catalogue/policies.ts';
 import { FAMILIES } from '#lib/catalogue/families.ts';
-import { squat } from '#lib/catalogue/squat.ts';
 import { addDays } from '#lib/core/base/calendar-day.ts';
 import { bodyOf } from '#lib/core/body/body.ts';
 import { decide } from '#lib/core/decision/decide.ts';
@@ -77,7 +76,7 @@ time('band of 200 samples, lowest seat', seconds(() => bandOf(stands[1] as Stand
 const side = (deg: number) => ({ painFree: deg - 10, tolerable: deg, end: deg + 10, date: '2026-03-01', loaded: false });
 const pair = (deg: number) => ({ left: side(deg), right: side(deg) });
 const contexts = [95, 105, 120].map((knee): FitContext => ({ body, rules: fitRulesOf(POLICIES['pain-monitored']), today: '2026-03-06', envelope: { kneeFlexion: pair(knee), thighTrunkFlexion: pair(120), weightBearingDorsiflexion: pair(34) }, furniture: { seats: [40, 45, 52], pads: [{ cm: 3, count: 3 }, { cm: 5, count: 2 }] } }));
-time('the squat ladder’s fit for a client', seconds((i) => fitFamily(squat as ExerciseFamily, { ...(contexts[i % 3] as FitContext) })), 1);
+time('the squat ladder’s fit for a client', seconds((i) => fitFamily(FAMILIES.squat as ExerciseFamily, { ...(contexts[i % 3] as FitContext) })), 1);
 
 const ALL_STEPS = Object.values(FAMILIES).flatMap((f) => f.steps);
 const wide = [80, 100, 140].map((knee): FitContext => ({ ...(contexts[0] as FitContext), equipment: EQUIPMENT, positions: {}, envelope: { kneeFlexion: pair(knee), thighTrunkFlexion: pair(118), weightBearingDorsiflexion: pair(30), straightLegRaise: pair(70), hipExtension: pair(15), bigToeExtension: pair(60) } }));

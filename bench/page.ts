@@ -9,7 +9,10 @@ import { inPracticeOf } from '#lib/server/db/in-practice.ts';
 import { bootstrap, migrate } from '#lib/server/db/migrate.ts';
 import type { Context } from '#lib/server/usecase/actor.ts';
 import { headView } from '#lib/server/usecase/head-view.ts';
-import { advancesToday, fitContextOf, loadRecords, slipOf } from '#lib/server/usecase/record.ts';
+import { advancesToday } from '#lib/server/record/facts-of.ts';
+import { fitContextOf } from '#lib/server/record/fit-of.ts';
+import { loadRecords } from '#lib/server/record/load.ts';
+import { slipOf } from '#lib/server/record/slip-of.ts';
 import { showClient } from '#lib/server/usecase/show-client.ts';
 
 const cluster = await startCluster(join(tmpdir(), `bolster-bench-${process.pid}`), { fast: true });

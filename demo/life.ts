@@ -7,10 +7,15 @@ import type { Context, Outcome } from '#lib/server/usecase/actor.ts';
 import { checkIn } from '#lib/server/usecase/check-in.ts';
 import { logVisit } from '#lib/server/usecase/log-visit.ts';
 import { prescribe } from '#lib/server/usecase/prescribe.ts';
-import { advancesToday, fitContextOf, loadRecords, slipOf } from '#lib/server/usecase/record.ts';
+import { advancesToday } from '#lib/server/record/facts-of.ts';
+import { fitContextOf } from '#lib/server/record/fit-of.ts';
+import { loadRecords } from '#lib/server/record/load.ts';
+import { slipOf } from '#lib/server/record/slip-of.ts';
 import { SCREENING } from '#lib/catalogue/screening.ts';
 import { CONSENT_PURPOSES, registerClient } from '#lib/server/usecase/register-client.ts';
-import { openFlag, screenClient, setLimit } from '#lib/server/usecase/safety.ts';
+import { openFlag } from '#lib/server/usecase/flags.ts';
+import { enterProtocol, recordSurgery } from '#lib/server/usecase/protocols.ts';
+import { screenClient } from '#lib/server/usecase/screen-client.ts';
 import { saveGoal, saveComplaint } from '#lib/server/usecase/ask.ts';
 import { saveMeasurements, saveSheet } from '#lib/server/usecase/save-sheet.ts';
 import type { RangeId } from '#lib/core/measure/range-kind.ts';
@@ -26,6 +31,8 @@ export interface World {
 	readonly id: (day: Day) => string;
 	/** Ids from a second seed, so that adding to the intake leaves the rest of the demo as it is. */
 	readonly intakeId: (day: Day) => string;
+	/** Ids of what came later still: the receipts of mornings. */
+	readonly lateId: (day: Day) => string;
 	readonly random: () => number;
 	readonly start: Day;
 	readonly today: Day;
@@ -94,7 +101,10 @@ export class Life {
 		await this.screen(w.start);
 		if (c.limit !== undefined) {
 			const { axis, side, maxDeg, source, operatedOn, reviewIn } = c.limit;
-			must(await setLimit(ctx, { id: w.id(w.start), surgeryId: w.id(w.start), clientId: this.clientId, region: c.region, operatedOn: addDays(w.today, operatedOn), axis, side, maxDeg, source, reviewOn: addDays(w.today, reviewIn) }, at(w.start, 9)));
+			const surgeryId = w.id(w.start);
+			must(await recordSurgery(ctx, { id: surgeryId, clientId: this.clientId, region: c.region, operation: c.limit.operation, operatedOn: addDays(w.today, operatedOn) }, at(w.start, 9)));
+			const phases = c.limit.phases.map((p) => ({ ...p, forbidden: [], weightBearing: 'full' as const, windows: [{ axis, side, maxDeg: p.maxDeg ?? maxDeg }] }));
+			must(await enterProtocol(ctx, { id: w.id(w.start), clientId: this.clientId, surgeryId, source, reviewOn: addDays(w.today, reviewIn), phases }, at(w.start, 9)));
 		}
 		await this.ask(w.start);
 		await this.measure(w.start, -4);
@@ -171,7 +181,7 @@ export class Life {
 		must(
 			await prescribe(
 				w.as('physio', day),
-				{ id: w.id(day), exerciseId: this.exerciseId, clientId: this.clientId, family: 'squat', step: step.id, region: c.region, sets: start.sets, reps: start.reps, loadKg: 0, ...(fit.verdict === 'blocked' ? { reason: 'demo: start here all the same' } : {}) },
+				{ id: w.id(day), exerciseId: this.exerciseId, clientId: this.clientId, family: 'squat', step: step.id, region: c.region, sets: start.sets, reps: start.reps, loadKg: 0, ...(fit.verdict === 'blocked' || step.gates.length > 0 ? { reason: 'rises like this at home already, seen at the first visit' } : {}) },
 				at(day, 11)
 			)
 		);
@@ -187,7 +197,7 @@ export class Life {
 			if (step === undefined) throw new Error(stepId);
 			const { sets, reps } = step.usualDose.start;
 			const exerciseId = w.intakeId(begun);
-			const { id: prescriptionId } = must(await prescribe(w.as('physio', begun), { id: w.intakeId(begun), exerciseId, clientId: this.clientId, family, step: stepId, region: c.region, sets, reps, loadKg: 0 }, at(begun, 11)));
+			const { id: prescriptionId } = must(await prescribe(w.as('physio', begun), { id: w.intakeId(begun), exerciseId, clientId: this.clientId, family, step: stepId, region: c.region, sets, reps, loadKg: 0, reason: 'done like this for weeks, seen at the first visit' }, at(begun, 11)));
 			for (const before of done) {
 				const day = addDays(w.today, -before);
 				const session: Session = { date: day, observed: true, prescribed: { sets, reps, loadKg: 0 }, sets: Array.from({ length: sets }, () => ({ reps, effort: 5, cleanReps: reps })), pains: [{ region: c.region, before: c.usual, peak: c.usual, after: c.usual }], symptoms: [], faults: {}, soreness: 2, confidence: 7 };
@@ -224,9 +234,9 @@ export class Life {
 		const { w } = this;
 		const entered = addDays(day, Math.min(lateDays, dayNumber(w.today) - dayNumber(day)));
 		const regions = [{ id: w.id(day), region: this.c.region, pain: Math.max(0, pain), swelling: extra.swelling ?? ('none' as const), stiffnessMin: 5 + Math.floor(w.random() * 10) }];
-		must(await checkIn(w.as('trainer', entered), { clientId: this.clientId, day, regions, events: [] }, at(entered, 7)));
+		must(await checkIn(w.as('trainer', entered), { id: w.lateId(day), clientId: this.clientId, day, regions, events: [] }, at(entered, 7)));
 		// Now and then somebody had mistyped: the correction replaces it and both stay.
-		if (lateDays === 0 && this.chance(0.03)) must(await checkIn(w.as('trainer', entered), { clientId: this.clientId, day, regions: regions.map((r) => ({ ...r, id: w.id(day), stiffnessMin: r.stiffnessMin + 5 })), events: [] }, at(entered, 8)));
+		if (lateDays === 0 && this.chance(0.03)) must(await checkIn(w.as('trainer', entered), { id: w.lateId(day), clientId: this.clientId, day, regions: regions.map((r) => ({ ...r, id: w.id(day), stiffnessMin: r.stiffnessMin + 5 })), events: [] }, at(entered, 8)));
 	}
 
 	private async session(day: Day, s: { observed: boolean; peak: number; after?: number; effort: number; patch?: Partial<Session> }): Promise<void> {

@@ -45,6 +45,7 @@ export async function loadDemo(o: DemoOptions): Promise<void> {
 	const intakeId = idFrom(seeded(hash32('tidewater intake')));
 	/** What came later draws from its own seed, so that the clients' weeks stay as they were. */
 	const laterId = idFrom(seeded(hash32('tidewater equipment')));
+	const lateId = idFrom(seeded(hash32('tidewater mornings')));
 	const start = addDays(o.today, -7 * (o.weeks ?? 12));
 	const practiceId = id(start);
 	const members = await staff(o, practiceId, () => id(start));
@@ -69,7 +70,7 @@ export async function loadDemo(o: DemoOptions): Promise<void> {
 					.values({ practice_id: practiceId, id: FIRST_KINDS.includes(e.kind) ? id(start) : laterId(start), kind: e.kind, label: e.label, value: e.value, unit: e.unit, mm: e.unit === 'cm' ? Math.round(e.value * 10) : null, g: e.unit === 'kg' ? Math.round(e.value * 1000) : null, count: e.count })
 					.execute();
 		});
-		for (const client of CLIENTS) if (o.only === undefined || o.only.includes(client.key)) await new Life(client, { as, id, intakeId, random, start, today: o.today, trainerId: members.get('trainer') as string }).run();
+		for (const client of CLIENTS) if (o.only === undefined || o.only.includes(client.key)) await new Life(client, { as, id, intakeId, lateId, random, start, today: o.today, trainerId: members.get('trainer') as string }).run();
 	} finally {
 		await pool.end();
 	}

@@ -65,7 +65,7 @@ export interface DemoClient {
 	/** Further exercises, begun so many days ago and done on the days the first one was. */
 	readonly also?: readonly { readonly family: string; readonly step: string; readonly daysAgo: number; readonly done: readonly number[] }[];
 	readonly ranges: Ranges;
-	readonly limit?: { readonly axis: MainAxis; readonly side: Side; readonly maxDeg: number; readonly source: string; readonly operatedOn: number; readonly reviewIn: number };
+	readonly limit?: { readonly axis: MainAxis; readonly side: Side; readonly maxDeg: number; readonly source: string; readonly operation: string; readonly operatedOn: number; readonly reviewIn: number; readonly phases: readonly { readonly fromWeek: number; readonly toWeek: number | null; readonly maxDeg?: number }[] };
 	readonly ending: Ending;
 }
 
@@ -141,7 +141,7 @@ export const CLIENTS: readonly DemoClient[] = [
 		tests: [{ test: 'chair-stand-30s', first: 10, gain: 1 }, { test: 'sit-to-stand-5x', first: 14.1, gain: -1 }],
 		policyId: 'pain-monitored', frontOfKnee: false, goal: 'Up from the low punt seat', firstStep: 'raised-seat',
 		ranges: { kneeFlexion: { left: [112, 124, 130], right: [92, 110, 122] }, thighTrunkFlexion: both(114, 126, 132), weightBearingDorsiflexion: both(31, 35, 37) },
-		limit: { axis: 'kneeFlexion', side: 'right', maxDeg: 100, source: 'Harbour hospital protocol sheet, partial meniscus', operatedOn: -100, reviewIn: 20 }, ending: 'flare'
+		limit: { axis: 'kneeFlexion', side: 'right', maxDeg: 100, source: 'Harbour hospital protocol sheet, partial meniscus', operation: 'partial meniscus', operatedOn: -100, reviewIn: 20, phases: [{ fromWeek: 0, toWeek: 13 }, { fromWeek: 13, toWeek: null, maxDeg: 120 }] }, ending: 'flare'
 	},
 	{
 		key: 'lotte', name: 'Lotte Brindle', born: '1971-01-26', sex: 'female', occupation: 'tide-table printer', heightCm: 165, massKg: 73, region: 'hip-right', usual: 2, technique: 'sit-back',

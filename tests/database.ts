@@ -4,7 +4,7 @@ import { inject } from 'vitest';
 import { open, type Database } from '#lib/server/db/connect.ts';
 import { inPracticeOf } from '#lib/server/db/in-practice.ts';
 import type { Context, Outcome } from '#lib/server/usecase/actor.ts';
-import { loadRecords, type ClientRecord } from '#lib/server/usecase/record.ts';
+import { loadRecords, type ClientRecord } from '#lib/server/record/load.ts';
 
 export interface TestDatabase extends Database {
 	readonly ownerUrl: string;

@@ -52,6 +52,7 @@ export function record(patch: Partial<DecideInput> = {}): DecideInput {
 			dose: { school: 'sets-first', sets: 2, reps: 10, loadKg: 0, target: { sets: 3, reps: 10 } },
 			setup: { seatCm: 50 },
 			state: 'active',
+			standing: { verdict: 'stands', breaks: [], mend: null, retry: true },
 			gentler: [
 				{ dial: 'surface', to: 53, setup: { seatCm: 53 } },
 				{ dial: 'surface', to: 'raised-seat', step: 'raised-seat', setup: { seatCm: 56 } }

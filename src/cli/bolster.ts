@@ -1,11 +1,17 @@
 /** `npm run -s bolster -- TOPIC`: JSON in, JSON out; no database. See docs/cli.md. */
-import { readFileSync } from 'node:fs';
 import { z } from 'zod';
 import { answer } from './answer.ts';
 import { TOPICS } from './topics.ts';
 
 const [topic, argument] = process.argv.slice(2);
 const topics = [...Object.keys(TOPICS), 'schema TOPIC'].join(', ');
+
+/** All of standard input, however slowly or in however many pieces it comes. */
+async function whole(input: NodeJS.ReadableStream): Promise<string> {
+	const pieces: Buffer[] = [];
+	for await (const piece of input) pieces.push(Buffer.from(piece));
+	return Buffer.concat(pieces).toString('utf8');
+}
 
 function usage(): never {
 	process.stderr.write(`Topics: ${topics}\n`);
@@ -19,7 +25,7 @@ if (topic === 'schema') {
 } else if (topic === undefined || TOPICS[topic] === undefined) {
 	usage();
 } else {
-	const text = process.stdin.isTTY ? '' : readFileSync(0, 'utf8');
+	const text = process.stdin.isTTY ? '' : await whole(process.stdin);
 	const { lines, exit } = answer(topic, text);
 	process.stdout.write(`${lines.join('\n')}\n`);
 	process.exitCode = exit;

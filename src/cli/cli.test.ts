@@ -172,7 +172,7 @@ describe('lines', () => {
 		const root = join(import.meta.dirname, '../..');
 		const r = spawnSync(process.execPath, ['--import', 'tsx', join(root, 'src/cli/bolster.ts'), 'nonsense'], { cwd: root, encoding: 'utf8', input: '' });
 		expect(r.status).toBe(2);
-		expect(r.stderr).toContain('Topics: posture, setup, fit, decide, measure, catalogue');
+		expect(r.stderr).toContain('Topics: posture, setup, fit, decide, standing, measure, catalogue');
 		const good = spawnSync(process.execPath, ['--import', 'tsx', join(root, 'src/cli/bolster.ts'), 'catalogue'], { cwd: root, encoding: 'utf8', input: '{"family":"squat"}' });
 		expect(good.status).toBe(0);
 		expect(JSON.parse(good.stdout)).toMatchObject({ id: 'squat' });

@@ -1,9 +1,14 @@
 /** Each command-line topic: its schema and the pure function that answers it. */
 import { z } from 'zod';
-import { FAMILIES, CATALOGUE_VERSION } from '#lib/catalogue/families.ts';
+import { FAMILIES, CATALOGUE_VERSION, findStep } from '#lib/catalogue/families.ts';
+import { SCREENING } from '#lib/catalogue/screening.ts';
+import { easedTags, withheldTags, withoutWeight } from '#lib/core/client/screening.ts';
+import type { FitContext } from '#lib/core/fit/context.ts';
+import { samePurpose } from '#lib/core/safety/same-purpose.ts';
+import { standing } from '#lib/core/safety/standing.ts';
 import { POLICIES } from '#lib/catalogue/policies.ts';
 import { decideInput } from '#lib/contract/decide.ts';
-import { fitInput } from '#lib/contract/fit.ts';
+import { fitInput, standingInput } from '#lib/contract/fit.ts';
 import { postureInput, setupInput, SOLVES, type PostureInput, type SetupInput, type SquatInput, type SquatSolve } from '#lib/contract/posture.ts';
 import { bodyOf, type Body, type BodyInput } from '#lib/core/body/body.ts';
 import { decide } from '#lib/core/decision/decide.ts';
@@ -94,13 +99,45 @@ function answerSetup(input: SetupInput): unknown {
 	};
 }
 
-function answerFit(input: z.infer<typeof fitInput>): unknown {
-	const { body, policy, envelope, family: name, withheld, ...rest } = input;
+type FitInput = Omit<z.infer<typeof fitInput>, 'family'>;
+
+/** The context of a fit or of standing work: cautions as the tags they withhold, windows of a protocol beside older limits. */
+function contextFrom(input: FitInput): FitContext {
+	const { body, policy, envelope, withheld = [], cautions = [], protocol = [], protocolLimits = [], clearances = [], ...rest } = input;
+	const { positions, ...axes } = envelope;
+	const open = cautions.map((code) => ({ code }));
+	const noWeight = withoutWeight(SCREENING, open);
+	return {
+		...rest,
+		body: bodyFrom(body),
+		rules: fitRulesOf(policy),
+		envelope: axes,
+		protocolLimits: [...protocolLimits, ...protocol],
+		withheld: [...withheld.map((tag) => ({ tag, because: 'withheld' })), ...withheldTags(SCREENING, open, clearances)],
+		eased: easedTags(SCREENING, open),
+		...(noWeight.length === 0 ? {} : { noWeight }),
+		...(positions === undefined ? {} : { positions })
+	};
+}
+
+function answerFit({ family: name, ...input }: z.infer<typeof fitInput>): unknown {
 	const family = name === undefined ? undefined : FAMILIES[name];
 	if (name !== undefined && family === undefined) throw new Refused({ code: 'unknown-family', path: 'family', message: `Families here: ${Object.keys(FAMILIES).join(', ')}.` });
-	const { positions, ...axes } = envelope;
-	const ctx = { ...rest, body: bodyFrom(body), rules: fitRulesOf(policy), envelope: axes, ...(positions === undefined ? {} : { positions }), ...(withheld === undefined ? {} : { withheld: withheld.map((tag) => ({ tag, because: 'given' })) }) };
+	const ctx = contextFrom(input);
 	return family === undefined ? Object.fromEntries(Object.values(FAMILIES).map((f) => [f.id, fitFamily(f, ctx)])) : fitFamily(family, ctx);
+}
+
+/** One answer for each prescription: does it stand, what breaks it, and the gentlest change that fits. */
+function answerStanding({ prescriptions, ...input }: z.infer<typeof standingInput>): unknown {
+	const ctx = contextFrom(input);
+	const facts = { ctx, clearances: input.clearances ?? [] };
+	return prescriptions.map((p) => {
+		const found = findStep(p.step);
+		if (found === undefined) throw new Refused({ code: 'unknown-step', path: 'prescriptions', message: `There is no step ${p.step}.` });
+		const { family, step } = found;
+		const given = { family, step, setup: p.setup ?? null, loadKg: p.dose?.loadKg ?? 0, since: p.since ?? '0001-01-01', ...(p.passedOver === undefined ? {} : { passedOver: p.passedOver }) };
+		return { id: p.id, ...standing(given, { ...facts, substitutes: () => samePurpose(family, step, Object.values(FAMILIES), ctx) }) };
+	});
 }
 
 function answerDecide(input: z.infer<typeof decideInput>): unknown {
@@ -133,6 +170,7 @@ export const TOPICS: Readonly<Record<string, Topic>> = {
 	setup: { schema: setupInput, answer: answerSetup },
 	fit: { schema: fitInput, answer: answerFit },
 	decide: { schema: decideInput, answer: answerDecide },
+	standing: { schema: standingInput, answer: answerStanding },
 	measure: { schema: measureInput, answer: answerMeasure },
 	catalogue: { schema: z.strictObject({ family: z.string().exactOptional() }), answer: answerCatalogue }
 };

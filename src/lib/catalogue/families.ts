@@ -6,8 +6,13 @@ import { calf, kneeExtensionFamily, kneeFlexion, legPressFamily } from './knee-l
 import { lunge, stepFamily } from './lower-ladders.ts';
 import { abduction, adduction } from './side-ladders.ts';
 import { squat } from './squat.ts';
+import { tagged } from './tags.ts';
 
-const ALL: readonly ExerciseFamily[] = [squat, stepFamily, lunge, hingeFamily, bridgeFamily, abduction, adduction, kneeExtensionFamily, kneeFlexion, legPressFamily, calf, balance, impact, isometrics, mobility, trunk, tissue, warmUp];
+/** Tags are in a table of their own. */
+const withTags = (f: ExerciseFamily): ExerciseFamily => ({ ...f, steps: f.steps.map(tagged) });
+
+const WRITTEN: readonly ExerciseFamily[] = [squat, stepFamily, lunge, hingeFamily, bridgeFamily, abduction, adduction, kneeExtensionFamily, kneeFlexion, legPressFamily, calf, balance, impact, isometrics, mobility, trunk, tissue, warmUp];
+const ALL = WRITTEN.map(withTags);
 
 export const FAMILIES: Readonly<Record<string, ExerciseFamily>> = Object.fromEntries(ALL.map((f) => [f.id, f]));
 
@@ -17,4 +22,4 @@ const BY_STEP: ReadonlyMap<string, { readonly family: ExerciseFamily; readonly s
 export const findStep = (id: string): { readonly family: ExerciseFamily; readonly step: Step } | undefined => BY_STEP.get(id);
 
 /** Catalogue version: raised whenever a step, gate or policy that ships changes; decisions record it. */
-export const CATALOGUE_VERSION = '2026.3';
+export const CATALOGUE_VERSION = '2026.4';

@@ -49,4 +49,40 @@ export const goalForm = z.object({
 	reps: typed('Repetitions', 1, 100).optional()
 });
 
-export const arriveForm = z.object({ id: uuid, fever: answer('Fever'), fall: answer('A fall'), newSwelling: answer('New swelling') });
+const later = (label: string) => z.union([z.literal(''), answer(label)]).default('');
+const pressure = (label: string, low: number, high: number) => typed(label, low, high, 'mmHg').optional();
+
+/** The arrival card; what is asked after a fall or of new swelling comes only where it was asked. */
+export const arriveForm = z.object({
+	id: uuid,
+	fever: z.enum(['yes', 'no', 'unknown', 'cold'], 'Fever: answer yes, no, a cold without fever, or unknown.'),
+	fall: answer('A fall'),
+	hipOrNoWeight: later('Hip or groin pain'),
+	legShorterOrTurned: later('Leg shorter or turned'),
+	headOnThinners: later('Head hit'),
+	drowsyOrVomiting: later('Drowsy or vomiting'),
+	otherPain: later('Other new pain'),
+	newSwelling: answer('New swelling'),
+	swollenRegion: z.union([z.literal(''), region]).default(''),
+	hot: later('Hot'),
+	cannotStand: later('Can hardly be moved'),
+	calf: answer('One calf'),
+	systolic: pressure('Upper pressure', 60, 280),
+	diastolic: pressure('Lower pressure', 30, 180)
+});
+
+type ArriveFields = z.infer<typeof arriveForm>;
+
+/** What the form says, with what was not asked left out; an open question after a fall stays unknown. */
+export function arrivalOf({ hipOrNoWeight, legShorterOrTurned, headOnThinners, drowsyOrVomiting, otherPain, swollenRegion, hot, cannotStand, systolic, diastolic, ...f }: ArriveFields) {
+	const fall = [hipOrNoWeight, legShorterOrTurned, headOnThinners, drowsyOrVomiting, otherPain];
+	const or = (a: (typeof fall)[number]): 'yes' | 'no' | 'unknown' => (a === '' ? 'unknown' : a);
+	const asked = f.fall === 'yes' && fall.some((a) => a !== '');
+	return {
+		...f,
+		...(asked ? { afterFall: { hipOrNoWeight: or(hipOrNoWeight), legShorterOrTurned: or(legShorterOrTurned), headOnThinners: or(headOnThinners), drowsyOrVomiting: or(drowsyOrVomiting), otherPain: or(otherPain) } } : {}),
+		...(f.newSwelling === 'yes' && hot !== '' ? { swollen: { ...(swollenRegion === '' ? {} : { region: swollenRegion }), hot, cannotStand: or(cannotStand) } } : {}),
+		...(systolic === undefined ? {} : { systolic }),
+		...(diastolic === undefined ? {} : { diastolic })
+	};
+}

@@ -4,6 +4,9 @@ import { AXES, SIDES } from '#lib/core/body/axis.ts';
 import { URGENCIES } from '#lib/core/client/screening.ts';
 import { DOSE_SCHOOLS } from '#lib/core/dose/dose.ts';
 import { DIALS, type Dial } from '#lib/core/exercise/dial.ts';
+import { CAUSES, CLEARANCES, POSITIONS, TAGS } from '#lib/core/exercise/family.ts';
+import { RESTARTS } from '#lib/core/decision/input.ts';
+import { BREAK_BY, STANDING_VERDICTS } from '#lib/core/safety/standing.ts';
 import { VERDICTS } from '#lib/core/fit/fit.ts';
 import { EVENTS, INCOMPLETE, PAIN_AT, SWELLING, SYMPTOMS } from '#lib/core/session/record.ts';
 import { day, region, score, text } from './basics.ts';
@@ -16,7 +19,7 @@ const sets = z.number().int().min(0).max(50);
 const kg = z.number().min(0).max(400);
 const dials = z.enum(DIALS as [Dial, ...Dial[]]);
 
-const setup = z.strictObject({
+export const setup = z.strictObject({
 	seatCm: z.number().min(0).max(120).exactOptional(),
 	thighDeg: z.number().min(0).max(150).exactOptional(),
 	stepCm: z.number().min(0).max(60).exactOptional(),
@@ -53,8 +56,10 @@ const sessionSchema = z.strictObject({
 	soreness: score.exactOptional(),
 	sorenessOver72h: z.boolean().exactOptional(),
 	confidence: score.exactOptional(),
-	feltMuscle: z.boolean().exactOptional(),
-	feltJoint: z.boolean().exactOptional(),
+	felt: z.strictObject({ muscle: z.boolean().exactOptional(), joint: text(40).exactOptional() }).exactOptional(),
+	asUsual: z.array(z.enum(SYMPTOMS)).max(20).exactOptional(),
+	againstAdvice: z.boolean().exactOptional(),
+	lighter: z.boolean().exactOptional(),
 	sinceChange: z.boolean().exactOptional()
 });
 
@@ -65,7 +70,10 @@ const morningSchema = z.strictObject({
 	swelling: z.enum(SWELLING).exactOptional(),
 	stiffnessMin: z.number().min(0).max(1440).exactOptional(),
 	provocation: score.exactOptional(),
-	recalled: z.boolean().exactOptional()
+	recalled: z.boolean().exactOptional(),
+	fever: z.boolean().exactOptional(),
+	calf: z.boolean().exactOptional(),
+	cannotStand: z.boolean().exactOptional()
 });
 
 const axis = z.enum(AXES);
@@ -86,14 +94,37 @@ const nextStep = z.strictObject({
 	limiting: z.array(z.strictObject({ axis, side, short: z.number() })).exactOptional()
 });
 
+/** Does what stands still hold, as `standing` answers it. */
+const standingSchema = z.strictObject({
+	verdict: z.enum(STANDING_VERDICTS),
+	breaks: z.array(
+		z.strictObject({
+			by: z.enum(BREAK_BY),
+			axis: axis.exactOptional(),
+			side: side.exactOptional(),
+			demandDeg: z.number().exactOptional(),
+			limitDeg: z.number().exactOptional(),
+			tag: z.enum([...TAGS, 'over-load']).exactOptional(),
+			flag: id.exactOptional(),
+			clearance: z.enum(CLEARANCES).exactOptional(),
+			position: z.enum(POSITIONS).exactOptional(),
+			equipment: text(80).exactOptional()
+		})
+	).max(40),
+	mend: z.strictObject({ kind: z.enum(['set-up', 'notch', 'substitute']), family: id, step: id, setup, loadKg: kg.exactOptional() }).nullable(),
+	retry: z.boolean().exactOptional()
+});
+
 export const decideInput = z.strictObject({
 	policy: policySchema,
 	client: z.strictObject({
 		screening: z.strictObject({ date: day, complete: z.boolean() }).exactOptional(),
-		flags: z.array(z.strictObject({ id, severity: z.enum(['red', 'review', 'caution']), urgency: z.enum(URGENCIES).exactOptional(), region: region.exactOptional(), open: z.boolean() })),
+		flags: z.array(z.strictObject({ id, severity: z.enum(['red', 'review', 'caution']), urgency: z.enum(URGENCIES).exactOptional(), region: region.exactOptional(), open: z.boolean(), closedOn: day.exactOptional() })),
 		surgery: z.array(z.strictObject({ region, date: day, limitsEntered: z.boolean() })),
 		usual: z.record(region, z.strictObject({ intake: score.exactOptional(), longStanding: z.boolean().exactOptional() })),
-		clearedOn: day.exactOptional()
+		clearedOn: day.exactOptional(),
+		operationUnrecorded: z.boolean().exactOptional(),
+		arrivals: z.array(z.strictObject({ date: day, clean: z.boolean(), unwell: z.boolean(), fell: z.boolean(), closed: z.array(region).max(20) })).max(2000).exactOptional()
 	}),
 	exercise: z.strictObject({
 		id,
@@ -107,19 +138,23 @@ export const decideInput = z.strictObject({
 		goalKept: z.boolean().exactOptional(),
 		rackKg: z.array(kg).max(100).exactOptional(),
 		frontOfKneeSore: z.boolean().exactOptional(),
-		gentler: z.array(z.strictObject({ dial: dials, to: z.union([z.string(), z.number()]), step: id.exactOptional(), setup: setup.exactOptional() })).exactOptional()
+		gentler: z.array(z.strictObject({ dial: dials, to: z.union([z.string(), z.number()]), step: id.exactOptional(), setup: setup.exactOptional() })).exactOptional(),
+		standing: standingSchema.exactOptional(),
+		faults: z.record(text(40), z.strictObject({ cause: z.enum(CAUSES), dial: text(20) })).exactOptional(),
+		capped: z.boolean().exactOptional(),
+		relief: z.boolean().exactOptional()
 	}),
 	changes: z.array(
 		z.strictObject({
 			date: day,
-			kind: z.enum(['start', 'advance', 'regress', 'retry', 'set-aside', 'alter']),
+			kind: z.enum(['start', 'advance', 'regress', 'retry', 'set-aside', 'alter', ...RESTARTS]),
 			from: z.strictObject({ step: id, dose: doseSchema, setup: setup.exactOptional() }).exactOptional()
 		})
 	),
 	sessions: z.array(sessionSchema).max(2000),
 	mornings: z.array(morningSchema).max(10_000),
 	events: z.array(z.strictObject({ date: day, kind: z.enum(EVENTS) })).exactOptional(),
-	others: z.array(z.strictObject({ id: id.exactOptional(), changedOn: day, peakMinusBefore: z.number().min(-10).max(10), demand: z.number() })),
+	others: z.array(z.strictObject({ id: id.exactOptional(), changedOn: day, peakMinusBefore: z.number().min(-10).max(10), demand: z.number(), symptomStop: z.boolean().exactOptional() })),
 	nextSteps: z.array(nextStep).exactOptional(),
 	demand: z.number().exactOptional(),
 	advancesUsed: z.number().int().min(0),

@@ -12,7 +12,8 @@ import { complaintForm, goalForm } from './ask-form.ts';
 import { text, typed } from './basics.ts';
 import { deviceLine, gather } from './device.ts';
 import { parseBuild, registerForm } from './register-form.ts';
-import { parseAnswers, parseLimits } from './screen-form.ts';
+import { parsePhases } from './protocol-form.ts';
+import { parseAnswers } from './screen-form.ts';
 
 const ID = '0190b6c5-7a60-7000-8000-00000000000';
 const b = bodyOf({ heightCm: 168, massKg: 70 });
@@ -126,7 +127,7 @@ describe('the log', () => {
 
 describe('the morning and the prescription', () => {
 	it('needs pain and swelling of every region', () => {
-		const at = (o: Record<string, string>) => parseMorning(form({ day: '2026-03-12', 'back.id': `${ID}1`, ...o }), ['back'], (r) => r);
+		const at = (o: Record<string, string>) => parseMorning(form({ id: `${ID}9`, day: '2026-03-12', 'back.id': `${ID}1`, ...o }), ['back'], (r) => r);
 		expect(at({ 'back.pain': '2' })).toMatchObject({ ok: false, field: 'back.swelling' });
 		expect(at({ 'back.swelling': 'none' })).toMatchObject({ ok: false, field: 'back.pain' });
 		expect(at({ 'back.pain': '2', 'back.swelling': 'none', 'back.stiffness': '10' })).toMatchObject({ ok: true, value: { regions: [{ pain: 2, stiffnessMin: 10 }] } });
@@ -154,12 +155,16 @@ describe('registering, screening, asking', () => {
 		expect(parseAnswers(new Map([['answer.night-pain', 'maybe']]), SCREENING)).toMatchObject({ ok: false, refusal: { field: 'answer.night-pain' } });
 		expect(parseAnswers(new Map(), SCREENING)).toMatchObject({ ok: false });
 	});
-	it('a limit without its degrees is never filled in', () => {
-		const limit = (o: Record<string, string>) => parseLimits(new Map(Object.entries({ 'limit.0.id': `${ID}1`, 'limit.0.side': 'left', 'limit.1.id': `${ID}2`, 'limit.1.side': 'left', 'limit.2.id': `${ID}3`, 'limit.2.side': 'left', ...o })));
-		expect(limit({ 'limit.0.axis': 'hipFlexion' })).toMatchObject({ ok: false, refusal: { field: 'limit.0.maxDeg' } });
-		expect(limit({ 'limit.0.maxDeg': '90' })).toMatchObject({ ok: false, refusal: { field: 'limit.0.axis' } });
-		expect(limit({ 'limit.0.axis': 'hipFlexion', 'limit.0.maxDeg': '90' })).toMatchObject({ ok: true, value: [{ axis: 'hipFlexion', maxDeg: 90 }] });
-		expect(limit({})).toEqual({ ok: true, value: [] });
+	it('a window without its degrees is never filled in, a phase says its weeks and weight', () => {
+		const phases = (o: Record<string, string>) => parsePhases(form(o));
+		const one = { 'phase.0.fromWeek': '1', 'phase.0.toWeek': '6', 'phase.0.weightBearing': 'partial', 'phase.0.partialKg': '20' };
+		expect(phases({ ...one, 'phase.0.window.0.axis': 'hipFlexion' })).toMatchObject({ ok: false, refusal: { field: 'phase.0.window.0.maxDeg' } });
+		expect(phases({ ...one, 'phase.0.window.0.maxDeg': '90' })).toMatchObject({ ok: false, refusal: { field: 'phase.0.window.0.axis' } });
+		expect(phases({ ...one, 'phase.0.window.0.axis': 'hipFlexion', 'phase.0.window.0.minDeg': '95', 'phase.0.window.0.maxDeg': '90' })).toMatchObject({ ok: false, refusal: { field: 'phase.0.window.0.minDeg' } });
+		expect(phases({ ...one, 'phase.0.weightBearing': '' })).toMatchObject({ ok: false, refusal: { field: 'phase.0.weightBearing' } });
+		expect(phases({ 'phase.0.weightBearing': 'full' })).toMatchObject({ ok: false, refusal: { field: 'phase.0.fromWeek' } });
+		expect(phases({ ...one, 'phase.0.window.0.axis': 'kneeExtension', 'phase.0.window.0.side': 'right', 'phase.0.window.0.maxDeg': '-10', 'phase.0.window.0.when': 'open-chain' })).toEqual({ ok: true, value: [{ fromWeek: 0, toWeek: 6, weightBearing: 'partial', partialKg: 20, forbidden: [], windows: [{ axis: 'kneeExtension', side: 'right', maxDeg: -10, when: 'open-chain' }] }] });
+		expect(phases({})).toEqual({ ok: true, value: [] });
 	});
 	it('a spot that is not of the place, half a pain, a tie that is none: refused by field', () => {
 		const complaint = { id: `${ID}1`, settingId: `${ID}2`, region: 'knee-right', spot: 'front', usualMorning: '2', worst: '5', easing: '', stiffnessMin: '', painAt: 'late', loaded: 'yes', position: '' };

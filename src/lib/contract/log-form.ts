@@ -13,6 +13,9 @@ const needed = (label: string) =>
 		.refine((v) => v !== undefined, `${label}: choose 0 to 10.`)
 		.transform((v) => v as number);
 
+/** Where work can be felt that should be felt in the muscle. */
+export const JOINTS = ['none', 'knee', 'hip', 'back', 'ankle', 'foot', 'other'] as const;
+
 const base = z.object({
 	id: uuid,
 	visitId: uuid,
@@ -34,6 +37,9 @@ const base = z.object({
 	radiatingLower: choice(['yes', 'no'], 'Lower than usual'),
 	caudaEquina: choice(['yes', 'no', 'unknown'], 'Saddle area'),
 	incompleteBecause: choice(INCOMPLETE, 'Because of'),
+	feltMuscle: choice(['yes', 'no'], 'Felt in the muscle'),
+	feltJoint: z.union([z.literal(''), z.enum(JOINTS)], 'Felt in a joint: choose one.').optional(),
+	sorenessOver72h: choice(['yes', 'no'], 'Sore for more than three days'),
 	elseRegion: z.union([z.literal(''), region]).optional(),
 	elsePeak: scored('Pain elsewhere')
 });
@@ -55,7 +61,7 @@ const mostOf = (unit: PrescribedDose['unit'] | undefined): number => (unit === '
 
 /** Parses a log form against what was prescribed. */
 export function parseLog(form: FormData, prescribed: { sets: number; reps: number; loadKg: number; unit?: PrescribedDose['unit'] }): LogParsed {
-	const parsed = base.safeParse(Object.fromEntries([...form].filter(([k]) => k !== 'symptoms')));
+	const parsed = base.safeParse(Object.fromEntries([...form].filter(([k]) => k !== 'symptoms' && k !== 'asUsual')));
 	if (!parsed.success) return bad(String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? 'Check the form.');
 	const v = parsed.data;
 	const sets: { reps: number; effort?: number; cleanReps?: number; otherClean?: number }[] = [];
@@ -76,6 +82,7 @@ export function parseLog(form: FormData, prescribed: { sets: number; reps: numbe
 	const symptoms = form.getAll('symptoms').map(String);
 	const unknown = symptoms.find((s) => !(SYMPTOMS as readonly string[]).includes(s));
 	if (unknown !== undefined) return bad('symptoms', `${unknown} is not a symptom on the list.`);
+	const asUsual = form.getAll('asUsual').map(String).filter((s) => symptoms.includes(s)) as NonNullable<Session['asUsual']>;
 	const faults: Record<string, number> = {};
 	for (const [k, x] of form) {
 		if (!k.startsWith('fault.') || x === '') continue;
@@ -100,7 +107,10 @@ export function parseLog(form: FormData, prescribed: { sets: number; reps: numbe
 		faults,
 		incompleteBecause: v.incompleteBecause || undefined,
 		soreness: v.soreness,
-		confidence: v.confidence
+		confidence: v.confidence,
+		felt: v.feltMuscle || v.feltJoint ? present({ muscle: v.feltMuscle ? v.feltMuscle === 'yes' : undefined, joint: v.feltJoint || undefined }) : undefined,
+		asUsual: asUsual.length === 0 ? undefined : asUsual,
+		sorenessOver72h: v.sorenessOver72h ? v.sorenessOver72h === 'yes' : undefined
 	}) as Session;
 	return { ok: true, value: { id: v.id, visitId: v.visitId, exerciseId: v.exerciseId, prescriptionId: v.prescriptionId, session } };
 }

@@ -4,8 +4,10 @@ import { EVENTS, SWELLING, type DayEvent, type Swelling } from '#lib/core/sessio
 import { day, typed, uuid } from './basics.ts';
 
 export interface MorningInput {
+	readonly id: string;
 	readonly day: string;
-	readonly regions: readonly { readonly id: string; readonly region: string; readonly pain: number; readonly swelling: Swelling; readonly stiffnessMin?: number; readonly provocation?: number }[];
+	readonly fever: boolean;
+	readonly regions: readonly { readonly id: string; readonly region: string; readonly pain: number; readonly swelling: Swelling; readonly stiffnessMin?: number; readonly provocation?: number; readonly calf?: boolean; readonly cannotStand?: boolean }[];
 	readonly events: readonly { readonly id: string; readonly kind: DayEvent }[];
 }
 
@@ -37,16 +39,21 @@ export function parseMorning(form: FormData, regions: readonly string[], nameOf:
 			pain: Math.round(pain.data),
 			swelling: swelling.data,
 			...(stiffness.data === undefined ? {} : { stiffnessMin: Math.round(stiffness.data) }),
-			...(provocation.data === undefined ? {} : { provocation: Math.round(provocation.data) })
+			...(provocation.data === undefined ? {} : { provocation: Math.round(provocation.data) }),
+			...(at('calf') === 'on' ? { calf: true } : {}),
+			// Of a hot joint it is asked; not answered counts as yes.
+			...(swelling.data === 'hot' ? { cannotStand: at('cannotStand') !== 'no' } : {})
 		});
 	}
 	const kinds = form.getAll('events').map(String).filter((k) => k !== '');
 	const eventId = uuid.safeParse(String(form.get('eventId') ?? ''));
+	const id = uuid.safeParse(String(form.get('id') ?? ''));
+	if (!id.success) return bad('day', 'The form has lost its id; reload the page.');
 	const events: MorningInput['events'][number][] = [];
 	for (const kind of kinds.slice(0, 1)) {
 		const known = z.enum(EVENTS).safeParse(kind);
 		if (!known.success || !eventId.success) return bad('events', `${kind} is not on the list.`);
 		events.push({ id: eventId.data, kind: known.data });
 	}
-	return { ok: true, value: { day: when.data, regions: out, events } };
+	return { ok: true, value: { id: id.data, day: when.data, fever: form.get('fever') === 'on', regions: out, events } };
 }

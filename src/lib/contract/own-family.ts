@@ -5,7 +5,7 @@
 import { z } from 'zod';
 import { AXES, type Axis } from '#lib/core/body/axis.ts';
 import { DIAL_NOTCHES, DIALS, type Dial } from '#lib/core/exercise/dial.ts';
-import { CLEARANCES, COUNTS, EQUIPMENT, PURPOSES, TAGS, type ExerciseFamily } from '#lib/core/exercise/family.ts';
+import { CAUSES, CLEARANCES, COUNTS, EQUIPMENT, PURPOSES, TAGS, type ExerciseFamily } from '#lib/core/exercise/family.ts';
 import { POSE_PROPS } from '#lib/core/figure/key-pose.ts';
 import { LOAD_PLACES, STANCES, TECHNIQUES } from '#lib/core/posture/problem.ts';
 import { firstIssue, text } from './basics.ts';
@@ -77,10 +77,11 @@ const step = z.strictObject({
 	cues: z.array(line(120)).min(2).max(3).exactOptional(),
 	tempo: z.tuple([n(0, 10), n(0, 60), n(0, 10)]).exactOptional(),
 	sources: z.array(z.string().max(60)).min(1).max(6),
+	liesOn: z.enum(['own', 'other']).exactOptional(),
 	retired: z.strictObject({ replacedBy: stepId.nullable() }).exactOptional()
 });
 
-const fault = z.strictObject({ id: stepId, title: line(60), seenFrom: line(120), dial: z.union([dial, z.enum(['cue', 'dose'])]), techniques: z.array(z.enum([...TECHNIQUES, 'ordinary'])).exactOptional() });
+const fault = z.strictObject({ id: stepId, title: line(60), seenFrom: line(120), dial: z.union([dial, z.enum(['cue', 'dose'])]), cause: z.enum(CAUSES).default('form'), techniques: z.array(z.enum([...TECHNIQUES, 'ordinary'])).exactOptional() });
 const cues = z.array(line(120)).min(2).max(3);
 
 export const ownFamily = z.strictObject({

@@ -1,12 +1,31 @@
 /** What pages of a client share: the header's facts, already in the page's own terms. */
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { Axis, Side } from '#lib/core/body/axis.ts';
+import type { EnteredLimit, Phase } from '#lib/core/client/protocol.ts';
 import type { Availability, Goal, TaskRange } from '#lib/core/client/goal.ts';
 import type { Severity, Urgency, Withheld } from '#lib/core/client/screening.ts';
 import type { GoalDistance } from '#lib/core/fit/goal-distance.ts';
 import type { Retest, Unlock } from '#lib/core/fit/unlocks.ts';
 import type { Change } from '#lib/core/measure/change.ts';
 import type { RangeId, SideDifference } from '#lib/core/measure/range-kind.ts';
+
+/** A limit as pages show it. */
+export interface Limit extends EnteredLimit {
+	readonly id: string;
+	readonly source: string;
+	readonly reviewOn: Day | null;
+}
+
+/** An operation with the protocol that stands for it. */
+export interface Surgery {
+	readonly id: string;
+	readonly region: string;
+	readonly date: Day;
+	readonly operation: string | null;
+	readonly limitsEntered: boolean;
+	readonly noLimits: string | null;
+	readonly protocol: { readonly source: string; readonly reviewOn: Day | null; readonly phases: readonly Phase[] } | null;
+}
 
 export interface HeadView {
 	readonly id: string;
@@ -20,7 +39,11 @@ export interface HeadView {
 	readonly policy: string;
 	readonly goal: string | null;
 	readonly flags: readonly { readonly id: string; readonly name: string; readonly action: string; readonly severity: Severity; readonly urgency: Urgency; readonly day: Day }[];
-	readonly limits: readonly { readonly text: string; readonly review: string | null; readonly overdue: boolean }[];
+	readonly limits: readonly { readonly id: string; readonly text: string; readonly review: string | null; readonly overdue: boolean }[];
+	/** Operations: where in its protocol each is, or that it waits for one. */
+	readonly operations: readonly { readonly id: string; readonly text: string; readonly waits: boolean }[];
+	/** What is prescribed and held now: why, and where its mend is signed. */
+	readonly held: readonly { readonly exerciseId: string; readonly text: string }[];
 	readonly limitingJoint: string | null;
 	readonly screening: string | null;
 	readonly licensed: boolean;

@@ -38,8 +38,9 @@
 				<legend class="sr-only">How it was cleared</legend>
 				<label class="flex items-center gap-1.5"><input type="radio" name="how" value="licensed" checked={way === 'licensed'} disabled={!licensed} onchange={() => (how = 'licensed')} class="accent-(--accent)" />by me, licensed</label>
 				<label class="flex items-center gap-1.5"><input type="radio" name="how" value="external" checked={way === 'external'} onchange={() => (how = 'external')} class="accent-(--accent)" />cleared outside</label>
+				<label class="flex items-center gap-1.5"><input type="radio" name="how" value="mistaken" checked={way === 'mistaken'} disabled={!licensed} onchange={() => (how = 'mistaken')} class="accent-(--accent)" />raised by mistake</label>
 			</fieldset>
-			{#if way === 'licensed'}
+			{#if way === 'licensed' || way === 'mistaken'}
 				<Field of={flag.id} name="note" label="Closed because" value={before('note')} wrong={at('note')} width="w-full min-w-72" />
 			{:else}
 				<Field of={flag.id} name="clearedBy" label="Cleared by (name, role)" value={before('clearedBy')} wrong={at('clearedBy')} width="w-72" autocomplete="off" />

@@ -1,22 +1,24 @@
 <script lang="ts">
-	/** Operations and the limits of their protocols: as the protocol gives them, never filled in from what is typical. */
+	/** Operations, the phases of their protocols and single limits: as the protocol gives them, never filled in from what is typical. */
 	import { enhance } from '$app/forms';
 	import { RANGES } from '#lib/catalogue/ranges.ts';
-	import { SIDES, type Side } from '#lib/core/body/axis.ts';
+	import { SIDES } from '#lib/core/body/axis.ts';
 	import { REGIONS } from '#lib/core/body/place.ts';
-	import { LIMIT_AXES, type LimitAxis } from '#lib/core/client/protocol.ts';
-	import { MOST_LIMITS } from '#lib/contract/screen-form.ts';
+	import type { PhaseNow } from '#lib/core/client/protocol.ts';
 	import { shortDay } from '#lib/wording/days.ts';
-	import { regionName, sideWord } from '#lib/wording/names.ts';
+	import { regionName } from '#lib/wording/names.ts';
+	import { limitText, phaseText, phaseWords, WHEN_NAME } from '#lib/wording/protocol.ts';
+	import type { Limit, Surgery } from '#lib/contract/view.ts';
 	import Act from './Act.svelte';
 	import Choice from './Choice.svelte';
 	import Field from './Field.svelte';
 	import Fold from './Fold.svelte';
+	import PhaseFields from './PhaseFields.svelte';
 	import { sending } from './sending.ts';
 
 	interface Props {
-		readonly surgery: readonly { readonly id: string; readonly region: string; readonly date: string; readonly limitsEntered: boolean }[];
-		readonly limits: readonly { readonly id: string; readonly axis: LimitAxis; readonly side: Side; readonly maxDeg: number; readonly source: string; readonly reviewOn: string | null }[];
+		readonly surgery: readonly (Surgery & { readonly now: PhaseNow | null })[];
+		readonly limits: readonly Limit[];
 		readonly ids: readonly string[];
 		readonly licensed: boolean;
 		readonly today: string;
@@ -25,54 +27,100 @@
 	}
 	let { surgery, limits, ids, licensed, today, wrong, say }: Props = $props();
 	const at = (field: string): string | undefined => (wrong?.field === field ? wrong.message : undefined);
-	const waiting = $derived(surgery.filter((s) => !s.limitsEntered));
-	const rows = Array.from({ length: MOST_LIMITS }, (_, i) => i);
+	/** How many phases are being written, by operation. */
+	let phases: Record<string, number> = $state({});
+	const MOST = 4;
+	const AXES = Object.values(RANGES).map((r) => ({ value: r.id, name: r.name }));
 </script>
 
 <section aria-label="Operations and limits" class="grid gap-2">
 	<h2>Operations and limits</h2>
 	{#each limits as l (l.id)}
 		<div class="rule py-1.5 text-sm">
-			<strong>{sideWord(l.side)} {RANGES[l.axis].name.toLowerCase()} to {l.maxDeg}°</strong>, {l.source}{l.reviewOn ? `, review ${shortDay(l.reviewOn)}` : ''}
+			<strong>{limitText(l)}</strong>, {l.source}{l.reviewOn ? `, review ${shortDay(l.reviewOn)}` : ''}
 			{#if licensed}
-				<details>
-					<summary class="cursor-pointer text-accent">Lift it</summary>
+				<Fold title="Lift it" needed={at('reason') !== undefined} class="cursor-pointer text-accent">
 					<form method="POST" action="?/lift" class="mt-1 flex items-end gap-2" use:enhance={sending(say)}>
 						<input type="hidden" name="id" value={ids[0]} /><input type="hidden" name="limitId" value={l.id} />
 						<Field of={l.id} name="reason" label="On whose word" wrong={at('reason')} width="w-44" /><Act kind="quiet">Lift</Act>
 					</form>
-				</details>
+				</Fold>
 			{/if}
 		</div>
 	{/each}
-	{#each waiting as s (s.id)}
-		<div class="rule py-2">
-			<p class="font-semibold text-caution">{regionName(s.region)}, operated {shortDay(s.date)}: protocol not entered. Everything waits for it.</p>
+	{#each surgery as s (s.id)}
+		<div class="rule py-2" data-testid="operation">
+			<p class={s.limitsEntered ? 'font-semibold' : 'font-semibold text-caution'}>{regionName(s.region)}{s.operation ? `, ${s.operation}` : ''}, operated {shortDay(s.date)}{s.limitsEntered ? '' : ': protocol not entered. Everything waits for it.'}</p>
+			{#if s.noLimits}<p class="text-sm">No limits hold: {s.noLimits}.</p>{/if}
+			{#if s.protocol && s.now}
+				<p class="text-sm">{phaseText(s.now)} ({s.protocol.source})</p>
+				<ol class="text-sm">
+					{#each s.protocol.phases as p, i (i)}<li class="ml-4 list-decimal {s.now.phase === i + 1 ? 'font-semibold' : 'text-quiet'}">{phaseWords(p)}{p.confirmedOn && i > 0 ? `, confirmed ${shortDay(p.confirmedOn)}` : ''}</li>{/each}
+				</ol>
+				{#if s.now.overdue !== null}
+					<p class="text-sm text-caution">Phase {s.now.overdue} has come by the calendar and waits to be confirmed; the one before it goes on holding.</p>
+					{#if licensed}
+						<form method="POST" action="?/confirm" use:enhance={sending(say)} class="mt-1">
+							<input type="hidden" name="id" value={ids[0]} /><input type="hidden" name="surgeryId" value={s.id} /><input type="hidden" name="phase" value={s.now.overdue} />
+							<Act kind="quiet">Confirm phase {s.now.overdue}</Act>
+						</form>
+					{/if}
+				{/if}
+				{#if at('phase')}<p class="text-sm text-stop">{at('phase')}</p>{/if}
+			{/if}
 			{#if licensed}
-				<form method="POST" action="?/protocol" class="mt-2 grid gap-2" use:enhance={sending(say)}>
-					<input type="hidden" name="id" value={ids[0]} /><input type="hidden" name="surgeryId" value={s.id} />
-					<Field of={s.id} name="source" label="Whose protocol, of which day" wrong={at('source')} width="w-72" />
-					<Field of={s.id} name="reviewOn" label="Review on" type="date" min={today} wrong={at('reviewOn')} width="w-38" />
-					{#each rows as i (i)}
-						<div class="flex items-end gap-2">
-							<input type="hidden" name="limit.{i}.id" value={ids[2 + i]} />
-							<Choice of={s.id} name="limit.{i}.axis" label="Limit {i + 1}" hideLabel={i > 0} value="" items={[{ value: '', name: 'no limit' }, ...LIMIT_AXES.map((a) => ({ value: a, name: RANGES[a].name }))]} />
-							<Choice of={s.id} name="limit.{i}.side" label="Side" hideLabel={i > 0} value={s.region.endsWith('left') ? 'left' : 'right'} items={SIDES.map((x) => ({ value: x, name: x }))} />
-							<Field of={s.id} name="limit.{i}.maxDeg" label="At most" hideLabel={i > 0} unit="°" inputmode="decimal" wrong={at(`limit.${i}.maxDeg`)} width="w-16" />
-						</div>
-					{/each}
-					<p class="label">Only what the protocol says. Without a limit on it, nothing is assumed.</p>
-					<div><Act kind="quiet">Enter the protocol</Act></div>
-				</form>
-			{:else}<p class="label">A licensed user enters it.</p>{/if}
+				<Fold title={s.protocol ? 'Correct the protocol' : 'Enter the protocol'} needed={!s.limitsEntered || (wrong?.field.startsWith('phase.') ?? false) || at('source') !== undefined} class="mt-1 cursor-pointer text-sm text-accent">
+					<form method="POST" action="?/protocol" class="mt-2 grid gap-2" use:enhance={sending(say)}>
+						<input type="hidden" name="id" value={ids[0]} /><input type="hidden" name="surgeryId" value={s.id} />
+						<Field of={s.id} name="source" label="Whose protocol, of which day" value={s.protocol?.source ?? ''} wrong={at('source')} width="w-72" />
+						<Field of={s.id} name="reviewOn" label="Review on" type="date" min={today} value={s.protocol?.reviewOn ?? ''} wrong={at('reviewOn')} width="w-38" />
+						{#each { length: Math.max(phases[s.id] ?? 1, s.protocol?.phases.length ?? 1) }, i (i)}
+							<PhaseFields n={i} of={s.id} phase={s.protocol?.phases[i]} side={s.region.endsWith('left') ? 'left' : 'right'} {wrong} />
+						{/each}
+						{#if Math.max(phases[s.id] ?? 1, s.protocol?.phases.length ?? 1) < MOST}<div><Act kind="quiet" type="button" onclick={() => (phases[s.id] = Math.max(phases[s.id] ?? 1, s.protocol?.phases.length ?? 1) + 1)}>Another phase</Act></div>{/if}
+						<p class="label">Only what the protocol says. Nothing is assumed, and the calendar alone opens nothing.</p>
+						<div><Act kind="quiet">{s.protocol ? 'Save the corrected protocol' : 'Enter the protocol'}</Act></div>
+					</form>
+				</Fold>
+				{#if !s.limitsEntered}
+					<Fold title="No limits hold" needed={at('by') !== undefined || at('on') !== undefined} class="cursor-pointer text-sm text-accent">
+						<form method="POST" action="?/no-limits" class="mt-2 flex flex-wrap items-end gap-2" use:enhance={sending(say)}>
+							<input type="hidden" name="id" value={ids[0]} /><input type="hidden" name="surgeryId" value={s.id} />
+							<Field of={s.id} name="by" label="Who said so (name, role)" wrong={at('by')} width="w-52" /><Field of={s.id} name="on" label="On" type="date" max={today} wrong={at('on')} width="w-38" /><Act kind="quiet">Record</Act>
+						</form>
+					</Fold>
+				{/if}
+				<Fold title="Recorded in error" needed={false} class="cursor-pointer text-sm text-accent">
+					<form method="POST" action="?/withdraw" class="mt-2 flex items-end gap-2" use:enhance={sending(say)}>
+						<input type="hidden" name="id" value={ids[0]} /><input type="hidden" name="surgeryId" value={s.id} />
+						<Field of="w{s.id}" name="reason" label="What was wrong with it" wrong={at('reason')} width="w-52" /><Act kind="danger">Withdraw</Act>
+					</form>
+				</Fold>
+			{:else if !s.limitsEntered}<p class="label">A licensed user enters it.</p>{/if}
 		</div>
 	{/each}
 	<Fold title="Record an operation" needed={wrong?.field === 'operatedOn' || wrong?.field === 'region'} class="cursor-pointer text-sm text-accent">
 		<form method="POST" action="?/surgery" class="mt-2 flex flex-wrap items-end gap-2" use:enhance={sending(say)}>
 			<input type="hidden" name="id" value={ids[1]} />
 			<Choice name="region" label="Where" items={REGIONS.map((r) => ({ value: r, name: regionName(r) }))} value="knee-right" />
+			<Field name="operation" label="What, in own words" width="w-44" />
 			<Field name="operatedOn" label="On" type="date" max={today} wrong={at('operatedOn')} width="w-38" />
 			<Act kind="quiet">Record</Act>
 		</form>
 	</Fold>
+	{#if licensed}
+		<Fold title="A limit without an operation" needed={wrong?.field.startsWith('limit.') ?? false} class="cursor-pointer text-sm text-accent">
+			<form method="POST" action="?/limit" class="mt-2 grid gap-2" use:enhance={sending(say)}>
+				<input type="hidden" name="id" value={ids[2]} />
+				<div class="flex flex-wrap items-end gap-2">
+					<Choice of="l" name="axis" label="Movement" value="kneeFlexion" items={AXES} />
+					<Choice of="l" name="side" label="Side" value="right" items={SIDES.map((x) => ({ value: x, name: x }))} />
+					<Field of="l" name="minDeg" label="From" unit="°" inputmode="numeric" wrong={at('limit.minDeg')} width="w-14" />
+					<Field of="l" name="maxDeg" label="To" unit="°" inputmode="numeric" wrong={at('limit.maxDeg')} width="w-14" />
+					<Choice of="l" name="when" label="In" value="always" items={Object.entries(WHEN_NAME).map(([value, name]) => ({ value, name }))} />
+				</div>
+				<div class="flex flex-wrap items-end gap-2"><Field of="l" name="source" label="On whose word" wrong={at('limit.source')} width="w-52" /><Field of="l" name="reviewOn" label="Review on" type="date" min={today} width="w-38" /><Act kind="quiet">Set the limit</Act></div>
+			</form>
+		</Fold>
+	{/if}
 </section>

@@ -2,10 +2,11 @@
 	/** The set-up card of one step: solved height with its error, built from what the room has, drawn, with cues and cautions. */
 	import type { Axis } from '#lib/core/body/axis.ts';
 	import { cuesFor, faultsIn, type Brace, type ExerciseFamily, type Step } from '#lib/core/exercise/family.ts';
-	import { askedBy, axesOf, type JointMoments } from '#lib/core/fit/asked.ts';
+	import { askedBy, axesOf, errorOf, type JointMoments } from '#lib/core/fit/asked.ts';
 	import type { TechniqueRow, WedgeOption } from '#lib/core/fit/compare-techniques.ts';
 	import { lengthIn, type FitContext, type SolvedSetup } from '#lib/core/fit/context.ts';
 	import { limitsFor, shortAt, type StepFit } from '#lib/core/fit/fit.ts';
+	import { usableOf } from '#lib/core/fit/limits.ts';
 	import { buildSeat } from '#lib/core/fit/furniture.ts';
 	import { setupFor } from '#lib/core/fit/gentler.ts';
 	import { solverLimits } from '#lib/core/fit/solve.ts';
@@ -14,7 +15,7 @@
 	import { BRACE } from '#lib/catalogue/brace.ts';
 	import { AXIS_NAME, CHECK_NAME, JOINT_NAME, TECHNIQUE_NAME } from '#lib/wording/names.ts';
 	import { missingText, positionsText } from '#lib/wording/fit.ts';
-	import { withheldText } from '#lib/wording/screening.ts';
+	import { easedText, withheldText } from '#lib/wording/screening.ts';
 	import { HARDER_WORD, LENGTH_NAME, lengthValue, SOFTEN } from '#lib/wording/setup.ts';
 	import MovingFigure from './MovingFigure.svelte';
 	import { movingOfStep } from './scene.ts';
@@ -75,7 +76,7 @@
 	const BOUNDS = { seatCm: [30, 75], thighDeg: [10, 120], stepCm: [2, 45], handleCm: [0, 100], sledCm: [30, 95], feetCm: [40, 140] } as const;
 	const limits = $derived(limitsFor(step, ctx));
 	function usable(axis: Axis): string {
-		const known = limits.filter((l) => l.axis === axis && l.kind === 'known').map((l) => (l.kind === 'known' ? l.limit - l.margin : Infinity));
+		const known = limits.filter((l) => l.axis === axis).flatMap((l) => usableOf(l, errorOf(axis, step, ctx))?.deg ?? []);
 		return known.length === 0 ? 'not measured' : `${Math.round(Math.min(...known))}°`;
 	}
 	const withheld = $derived(withheldText(fit.withheld));
@@ -93,6 +94,12 @@
 		const own = isSquatStep(step) ? step.posture.technique : undefined;
 		return own === undefined || ctx.technique === undefined || own === ctx.technique ? '' : `This step is taught ${TECHNIQUE_NAME[own].toLowerCase()}, this client ${TECHNIQUE_NAME[ctx.technique].toLowerCase()}: the two contradict. Say which counts here.`;
 	});
+	/** Which joint comes close, by how much, against which error. */
+	const watchText = $derived.by((): string => {
+		const near = fit.limiting[0];
+		if (near === undefined) return 'Inside the limit, but closer than the model’s own error.';
+		return `${near.side === 'left' ? 'Left' : 'Right'} ${AXIS_NAME[near.axis].toLowerCase()}: ${Math.max(0, Math.round(-near.short))}° inside what is usable, closer than the model’s own error of ${errorOf(near.axis, step, ctx)}°.`;
+	});
 	const signed = (n: number): string => String(Math.round(n)).replace('-', '−');
 	const padsText = $derived(build === undefined ? '' : build.pads.map((p) => `${p} cm`).join(' + '));
 </script>
@@ -103,7 +110,8 @@
 	{#if missing}<p class="mt-1 border-l-4 border-edge bg-sheet px-3 py-1.5">Not at hand: {missing}.</p>{/if}
 	{#if no}<p class="mt-1 border-l-4 border-caution bg-sheet px-3 py-1.5 text-caution">Not tolerated: {no}. Another way of the same purpose is below.</p>{/if}
 	{#if ask}<p class="mt-1 text-sm text-caution">Ask first: {ask}.</p>{/if}
-	{#if withheld}<p class="mt-1 border-l-4 border-caution bg-sheet px-3 py-1.5 text-caution">Withheld while a caution is open: {withheld}.</p>{/if}
+	{#if withheld}<p class="mt-1 border-l-4 border-caution bg-sheet px-3 py-1.5 text-caution">Withheld: {withheld}.</p>{/if}
+	{#if fit.eased.length > 0}<p class="mt-1 border-l-4 border-caution bg-sheet px-3 py-1.5 text-sm text-caution">{easedText(fit.eased)}</p>{/if}
 	<div class="mt-2 flex flex-wrap items-baseline gap-x-3">
 		<span class="text-4xl font-bold" data-testid="solved">{length === null ? '' : length.of === 'thighDeg' ? `${Math.round(length.value)}° thigh` : lengthValue(given)}</span>
 		<span class="label">{reachText}{mainAxis === undefined ? '' : `${JOINT_NAME[mainAxis]} ${degrees(mainAxis)} of ${usable(mainAxis)}`}</span>
@@ -111,7 +119,7 @@
 	<p class="text-sm">
 		{#if fit.verdict === 'fits'}Fits as it stands{fit.seen ? `: seen doing it, settled` : ''}.
 		{:else if fit.verdict === 'set-up'}Fits when set up like this; as it stands the {over[0] ? `${over[0].side} ${AXIS_NAME[over[0].axis].toLowerCase()} is ${Math.ceil(over[0].short)}° short` : 'range is short'}.
-		{:else if fit.verdict === 'watch'}Inside the limit, but closer than the model’s own error. Watch it.
+		{:else if fit.verdict === 'watch'}{watchText} Watch it.
 		{:else if fit.verdict === 'blocked'}Blocked: {over[0] ? `${over[0].side} ${AXIS_NAME[over[0].axis].toLowerCase()} asks ${Math.round(over[0].demand)}°, ${Math.ceil(over[0].short)}° more than ${over[0].by === 'protocol' ? 'the protocol limit allows' : 'is usable'}` : 'no set-up balances within the limits'}.
 		{:else}Not measured: {fit.unmeasured.map((u) => `${u.side} ${AXIS_NAME[u.axis].toLowerCase()}${u.reason === 'stale' ? ' (too old)' : ''}`).join(', ')}.{/if}
 	</p>

@@ -7,7 +7,7 @@
 	import { stepOf, type ExerciseFamily } from '#lib/core/exercise/family.ts';
 	import type { FitContext } from '#lib/core/fit/context.ts';
 	import type { StepFit } from '#lib/core/fit/fit.ts';
-	import type { AxisLimit } from '#lib/core/fit/limits.ts';
+	import { usableOf, type AxisLimit } from '#lib/core/fit/limits.ts';
 	import { VERDICT_WORD } from '#lib/wording/names.ts';
 	import { lengthValue } from '#lib/wording/setup.ts';
 	import FigureView from './FigureView.svelte';
@@ -34,7 +34,7 @@
 	const LEFT = 34;
 	/** Gutter at the right for the level's own number, so that it hides no bar's. */
 	const RIGHT = 62;
-	const level = $derived(limit.kind === 'known' ? limit.limit - limit.margin : null);
+	const level = $derived(usableOf(limit, error)?.deg ?? null);
 	const values = $derived([...fits.map((f) => f.demand[axis] ?? 0), ...(level === null ? [] : [level])]);
 	const low = $derived(Math.max(POSSIBLE_RANGE[axis][0], Math.floor((Math.min(...values) - 15) / 10) * 10));
 	const high = $derived(Math.ceil((Math.max(...values) + 6) / 10) * 10);

@@ -5,7 +5,7 @@ import type { Flip, ProposedChange, Reason, Trace } from '#lib/core/decision/tra
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import { doseText } from '#lib/core/dose/dose.ts';
 import { lengthIn } from '#lib/core/fit/context.ts';
-import { LENGTH_NAME } from './setup.ts';
+import { LENGTH_NAME, setupText } from './setup.ts';
 import { stepTitle } from './steps.ts';
 import { flagName } from './screening.ts';
 import { shortDay, whenDay, whenMorning } from './days.ts';
@@ -15,6 +15,8 @@ type Say = (r: Reason, today: Day) => string;
 
 const region = (r: Reason): string => (r.region === undefined ? 'the sore place' : regionName(r.region));
 const day = (r: Reason, today: Day): string => (r.day === undefined ? '' : ` ${whenDay(r.day, today)}`);
+
+const axis = (r: Reason): string => (r.axis === undefined ? 'range' : AXIS_NAME[r.axis].toLowerCase());
 
 const morning: Say = (r, today) => {
 	const when = r.day === undefined ? '' : ` ${whenMorning(r.day, today)}`;
@@ -32,6 +34,31 @@ const SAY: Readonly<Record<string, Say>> = {
 	'surgery.no-limits': (r) => `surgery on the ${region(r)} is recorded, its protocol limits are not entered`,
 	'usual.high': (r) => `${region(r)}'s usual morning is ${r.value}; from ${r.threshold} a licensed user reviews first`,
 	'flare.long': (r) => `the flare has lasted ${r.value} days; over ${r.threshold} a licensed user reviews`,
+	'surgery.unrecorded': () => 'the screening says there was an operation, and none is recorded',
+	'away.long': (r) => `${r.value} days without a session; after ${r.threshold} the client is screened again`,
+	'arrival.unwell': (r, t) => `fever or illness${day(r, t)}; it ends at the next clean arrival`,
+	'arrival.fall': (r, t) => `a fall${day(r, t)}; it ends at the next clean arrival`,
+	'swelling.twice': (r, t) => `${region(r)} clearly more swollen on two mornings running, the last${day(r, t)}`,
+	'pain.closed-twice': (r, t) => `${region(r)} was ${r.value}${day(r, t)}, too much for work on two mornings running`,
+	'morning.hot-joint': (r, t) => `${region(r)} was hot${day(r, t)}`,
+	'morning.emergency-hot-joint': (r, t) => `${region(r)} was hot and could hardly be moved or stood on${day(r, t)}`,
+	'morning.calf-swelling': (r, t) => `one calf newly swollen, tender or warm${day(r, t)}`,
+	'region.symptom-stop': (r) => (r.met ? `another exercise of the ${region(r)} is stopped for a symptom` : 'no other exercise of the region is stopped for a symptom'),
+	'standing.unknown': () => 'whether what stands still fits is not known',
+	'standing.known': (r) => (r.met ? 'what stands still fits' : 'whether what stands still fits is not known'),
+	'standing.holds': () => 'what stands still holds there',
+	'break.protocol': (r) => (r.axis === undefined ? `by protocol: ${String(r.value).replaceAll('-', ' ')}` : `${r.side ?? ''} ${axis(r)} asks ${r.value}°, the protocol allows ${r.threshold}°`),
+	'break.flag': (r) => `withheld: ${String(r.value).replaceAll('-', ' ')}, while ${flagName(String(r.threshold))} is open`,
+	'break.clearance': (r) => `not cleared for ${String(r.value).replaceAll('-', ' ')}`,
+	'break.tolerated': (r) => `${r.side ?? ''} ${axis(r)} asks ${r.value}°, measured at ${r.threshold}°`,
+	'break.position': (r) => `${String(r.value).replaceAll('-', ' ')} is not tolerated`,
+	'break.equipment': (r) => `not at hand: ${String(r.value).replaceAll('-', ' ')}`,
+	away: (r) => `${r.value} days since the last session`,
+	'felt.joint': (r, t) => (r.met && r.value !== null && r.value !== 'none' ? `felt in the ${r.value}, not the muscle${day(r, t)}` : r.value === null ? 'where it was felt was not asked' : r.met ? 'not felt in a joint' : `felt in the ${r.value}${day(r, t)}`),
+	'symptom.as-usual': (r, t) => `${SYMPTOM_NAME[String(r.value)] ?? r.value}${day(r, t)}, as usual: agreed by a licensed user`,
+	'as-advised': (r, t) => (r.met ? 'done as advised' : `done against advice${day(r, t)}`),
+	'streak.away': (r) => `${r.value} days without a session; a streak does not span ${r.threshold}`,
+	'morning.recalled': (r) => `${r.value} mornings given from memory; ${r.threshold} may count`,
 	'set-aside.third': (r) => `set aside ${r.value} times; a licensed user reviews`,
 	'pain.new-region': (r, t) => `${region(r)} hurt ${r.value}${day(r, t)} and is not under treatment`,
 	'symptom.cauda-equina': (r) => `numbness or leakage with a sore back, saddle area answered ${r.value}`,
@@ -110,6 +137,10 @@ export function changeText(change: ProposedChange): string {
 			return `${TECHNIQUE_NAME[change.to as 'stacked'] ?? change.to} technique`;
 		case 'frequency':
 			return 'one day fewer a week';
+		case 'mend': {
+			const where = setupText(change.result.setup);
+			return `${stepTitle(change.result.step)}${where === '' ? '' : `, ${where}`}, ${doseText(change.result.dose)}`;
+		}
 		case 'dial': {
 			const length = lengthIn(change.result.setup);
 			if (length === null) return `${change.dial} to ${change.to}`;
@@ -147,6 +178,11 @@ export function outlookText(trace: Trace): string {
 }
 
 const ALTERNATIVE: Readonly<Record<string, (v: string | number | undefined) => string>> = {
+	'substitute-step': (v) => `Nothing gentler of this ladder fits. Offer ${stepTitle(String(v))} for the same purpose.`,
+	support: () => 'With a hand on something firm.',
+	retest: () => 'Measure the limiting range again first.',
+	'wait.unwell': () => 'Unwell: nothing is done until the next clean arrival.',
+	'wait.fall': () => 'A fall: it is gone through at the next arrival.',
 	substitute: (v) => `Offer another way of ${PURPOSE_NAME[String(v)] ?? String(v)}.`,
 	'flare-plan': () => 'Follow the flare plan agreed beforehand.',
 	'region-sets': () => 'Second unsettled morning in a week: the region’s sets × 0.6.',

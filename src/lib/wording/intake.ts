@@ -28,22 +28,36 @@ export const PAIN_AT_NAME: Readonly<Record<string, string>> = { early: 'early', 
 const REASON: Readonly<Record<ArrivalReason['code'], (r: ArrivalReason) => string>> = {
 	pain: (r) => (r.value === undefined ? `pain now of the ${regionName(r.region ?? '')}` : `${regionName(r.region ?? '')} is ${r.value}, its usual is ${r.usual}`),
 	flag: (r) => `a flag is open: ${flagName(r.flag ?? '')}`,
-	fever: () => 'fever',
+	fever: () => 'fever or feeling ill',
+	cold: () => 'a cold without fever',
 	fall: () => 'a fall',
-	'new-swelling': () => 'new swelling',
+	'after-fall': () => 'what followed the fall',
+	'new-swelling': (r) => `new swelling${r.region === undefined ? '' : ` of the ${regionName(r.region)}`}`,
+	hot: (r) => `hot swelling${r.region === undefined ? '' : ` of the ${regionName(r.region)}`}`,
+	calf: () => 'one calf swollen, tender or warm',
+	pressure: (r) => `blood pressure at rest${r.value === undefined ? '' : `, ${r.value}`}`,
 	'no-regions': () => 'what hurts: nothing is mapped yet'
 };
+
+/** No more than was said: a point above usual is not "no more than usual". */
+function goText(a: Arrival): string {
+	const over = a.over;
+	return over === undefined || over <= 0 ? 'Go: no more than usual.' : `Go: ${over === 1 ? 'one' : over} above usual.`;
+}
+
+/** The reasons of an arrival card, as clauses. */
+export const arrivalReasons = (reasons: readonly ArrivalReason[]): string => reasons.map((r) => REASON[r.code](r)).join('; ');
 
 /** The arrival card in one sentence. */
 export function arrivalSentence(a: Arrival): string {
 	const why = a.reasons.map((r) => REASON[r.code](r)).join('; ');
 	switch (a.answer) {
 		case 'go':
-			return 'Go: no more than usual.';
+			return goText(a);
 		case 'lighter':
-			return `Lighter today, about ${Math.round(100 * a.setsShare)} % of the sets: ${why}.`;
+			return `${a.setsShare < 1 ? `Lighter today, about ${Math.round(100 * a.setsShare)} % of the work${a.easyOnly ? ', nothing heavy and nothing held' : ''}` : 'Go'}${a.closes === 'day' || a.closes.length === 0 ? '' : `, but not the ${a.closes.map(regionName).join(', ')}`}: ${why}.`;
 		case 'not-today':
-			return `Not today: ${why}. Ask a licensed user before anything else.`;
+			return `Not today${a.closes === 'day' ? '' : ` for the ${a.closes.map(regionName).join(', ')}`}: ${why}. Ask a licensed user before anything else.`;
 		case 'ask':
 			return `Ask first: ${why}.`;
 	}

@@ -142,7 +142,15 @@ export const SYMPTOM_NAME: Readonly<Record<string, string>> = {
 	dizziness: 'dizziness',
 	faintness: 'faintness',
 	'chest-pain': 'chest pain',
-	breathless: 'new breathlessness'
+	breathless: 'new breathlessness',
+	tingling: 'tingling, gone within minutes of moving',
+	'face-arm-speech': 'face, arm or speech suddenly changed',
+	'cold-limb': 'a cold, pale foot or tense lower leg',
+	'calf-swelling': 'one calf newly swollen, tender or warm',
+	'pop-and-swelling': 'a pop, then swelling within hours',
+	'no-straight-raise': 'leg cannot be lifted straight',
+	wound: 'wound red, leaking or opening',
+	'pregnancy-stop': 'pregnant: bleeding, fluid loss or contractions'
 };
 
 export const sideWord = (side: Side): string => (side === 'left' ? 'Left' : 'Right');

@@ -1,9 +1,10 @@
 /** Flags and withheld steps in words. */
 import { screenCategory } from '../catalogue/screening.ts';
-import type { Urgency, Withheld } from '../core/client/screening.ts';
+import type { Eased, Urgency, Withheld } from '../core/client/screening.ts';
 
 /** Codes of flags that do not come from the screening. */
 const OTHER: Readonly<Record<string, string>> = {
+	protocol: 'by protocol',
 	'emergency-chest-pain': 'chest pain in a session',
 	'emergency-faintness': 'faintness in a session',
 	'emergency-breathless': 'breathlessness in a session',
@@ -18,3 +19,6 @@ export const flagAction = (code: string): string => screenCategory(code)?.action
 export const URGENCY_WORD: Readonly<Record<Urgency, string>> = { emergency: 'Emergency', urgent: 'Urgent', caution: 'Caution' };
 
 export const withheldText = (withheld: readonly Withheld[]): string => [...new Set(withheld.map((w) => `${w.tag.replaceAll('-', ' ')}: ${flagName(w.because)}`))].join('; ');
+
+/** What cautions ask of a step that they let pass: each flag with its cue, once. */
+export const easedText = (eased: readonly Eased[]): string => [...new Set(eased.map((e) => `${flagName(e.because)}: ${e.cue}`))].join(' ');

@@ -14,14 +14,23 @@ export interface Tolerated {
 	/** Measured under the load it is used for; an unloaded value takes a wider margin in loaded work. */
 	readonly loaded: boolean;
 	readonly from?: 'measured' | 'observed' | 'painful-set';
+	/** A change of the method that is more than its error; left out, a goniometer's. */
+	readonly realChangeDeg?: number;
 }
 
 export type Envelope = { readonly [A in Axis]?: { readonly [S in Side]?: Tolerated } };
 
+/** In which work a window of a protocol holds; left out, always. */
+export const PROTOCOL_WHEN = ['always', 'loaded', 'open-chain', 'weight-bearing'] as const;
+export type ProtocolWhen = (typeof PROTOCOL_WHEN)[number];
+
+/** A protocol's window on an axis: it binds whether or not the axis was measured. */
 export interface ProtocolLimit {
 	readonly axis: Axis;
 	readonly side: Side;
-	readonly maxDeg: number;
+	readonly minDeg?: number;
+	readonly maxDeg?: number;
+	readonly when?: ProtocolWhen;
 	readonly source?: string;
 	readonly reviewOn?: Day;
 }

@@ -6,7 +6,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { record } from '../../../../tests/records.ts';
 import { SCREENING, screenCategory } from '../../catalogue/screening.ts';
-import { squat } from '../../catalogue/squat.ts';
+import { FAMILIES } from '../../catalogue/families.ts';
 import { bodyOf } from '../body/body.ts';
 import { judge } from '../decision/judge.ts';
 import type { DecideInput } from '../decision/input.ts';
@@ -24,7 +24,7 @@ describe('each red flag with perfect pain, range and function', () => {
 	it('the perfect record advances when nothing was reported', () => expect(judge(withAnswers(ALL_NO)).decision).toBe('advance'));
 	it.each(SCREENING.filter((c) => c.urgency !== 'caution').map((c) => [c.id, c.urgency] as const))('%s (%s): refer, and closing it brings the advance back', (id, urgency) => {
 		const flagged = withAnswers({ ...ALL_NO, [id]: 'yes' });
-		expect(judge(flagged)).toMatchObject({ decision: 'refer', level: 'client', rule: urgency === 'emergency' ? 'refer.emergency' : 'refer.red-flag' });
+		expect(judge(flagged)).toMatchObject({ decision: 'refer', level: 'client', rule: urgency === 'emergency' ? 'refer.emergency' : id === 'calf-swelling' ? 'refer.calf' : 'refer.red-flag' });
 		const closed = { ...flagged, client: { ...flagged.client, flags: flagged.client.flags.map((f) => ({ ...f, open: false })) } };
 		expect(judge(closed).decision).toBe('advance');
 	});
@@ -61,22 +61,22 @@ describe('cautions act through tags and review, not by stopping everything', () 
 	});
 	it('an operation opens no flag: it asks for its protocol', () => expect(raisedFlags(SCREENING, { 'recent-surgery': 'yes' })).toEqual([]));
 	it('fragile bones and pelvic-floor symptoms withhold what carries their tags, with the reason (Sinaki 1984; Goom 2019)', () => {
-		expect(withheldTags(SCREENING, ['osteoporosis']).map((w) => w.tag)).toContain('loaded-spine-bending');
-		expect(withheldTags(SCREENING, ['pelvic-floor']).map((w) => w.tag)).toContain('impact');
+		expect(withheldTags(SCREENING, [{ code: 'osteoporosis' }]).map((w) => w.tag)).toContain('loaded-spine-bending');
+		expect(withheldTags(SCREENING, [{ code: 'pelvic-floor' }]).map((w) => w.tag)).toContain('impact');
 		const body = bodyOf({ heightCm: 170, massKg: 70 });
 		if (!body.ok) throw new Error('no body');
 		const full = { painFree: 140, tolerable: 145, end: 150, date: '2026-03-10', loaded: true };
 		const ankle = { ...full, painFree: 44, tolerable: 46, end: 48 };
 		const ctx: FitContext = { body: body.value, technique: 'parallel', rules: { base: 'tolerable', marginDeg: 5, loadedMarginDeg: 10, staleDays: 28 }, today: '2026-03-12', envelope: { kneeFlexion: { left: full, right: full }, thighTrunkFlexion: { left: full, right: full }, weightBearingDorsiflexion: { left: ankle, right: ankle } } };
-		const family: ExerciseFamily = squat;
+		const family = FAMILIES.squat as ExerciseFamily;
 		const calm = family.steps.find((s) => s.id === 'free-squat');
 		if (calm === undefined) throw new Error('no free squat');
 		const jump: Step = { ...calm, tags: ['impact'] };
 		const free = fitStep(jump, ctx);
-		const held = fitStep(jump, { ...ctx, withheld: withheldTags(SCREENING, ['pelvic-floor']), observed: [{ step: jump.id, setup: {}, date: '2026-03-11' }] });
+		const held = fitStep(jump, { ...ctx, withheld: withheldTags(SCREENING, [{ code: 'pelvic-floor' }]), observed: [{ step: jump.id, setup: {}, date: '2026-03-11' }] });
 		expect(free.verdict).not.toBe('blocked');
 		expect(held).toMatchObject({ verdict: 'blocked', withheld: [{ tag: 'impact', because: 'pelvic-floor' }] });
-		for (const step of family.steps.filter((s) => !s.tags.includes('impact') && !s.tags.includes('breath-holding'))) expect(fitStep(step, { ...ctx, withheld: withheldTags(SCREENING, ['pelvic-floor']) })).toEqual(fitStep(step, ctx));
+		for (const step of family.steps.filter((s) => !s.tags.includes('impact') && !s.tags.includes('breath-holding'))) expect(fitStep(step, { ...ctx, withheld: withheldTags(SCREENING, [{ code: 'pelvic-floor' }]) })).toEqual(fitStep(step, ctx));
 	});
 });
 

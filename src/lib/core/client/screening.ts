@@ -3,7 +3,8 @@
  * never a diagnosis. Unknown is not no: a screening with an unanswered or unknown category is incomplete.
  */
 import { addDays, type Day } from '../base/calendar-day.ts';
-import type { Tag } from '../exercise/family.ts';
+import type { Side } from '../body/axis.ts';
+import type { Clearance, Tag } from '../exercise/family.ts';
 
 /** Emergency outranks urgent, urgent outranks caution. */
 export const URGENCIES = ['emergency', 'urgent', 'caution'] as const;
@@ -25,6 +26,16 @@ export interface ScreenCategory {
 	readonly review?: true;
 	/** Steps with these tags are withheld while the flag is open. */
 	readonly withhold?: readonly Tag[];
+	/** The same, until a licensed user clears the client for it. */
+	readonly withholdUntil?: { readonly tags: readonly Tag[]; readonly clearance: Clearance };
+	/** Kept, no heavier than today, with a cue. */
+	readonly cap?: { readonly tags: readonly Tag[]; readonly cue: string };
+	/** Kept, with a hand on something firm or what the cue says. */
+	readonly support?: { readonly tags: readonly Tag[]; readonly cue: string };
+	/** Nothing that takes weight on a leg, until its protocol says how much. */
+	readonly noWeight?: true;
+	/** It is about a side: what lies on, or crosses over, that side. */
+	readonly sided?: true;
 	/** Asks for the operation's own protocol instead of opening a flag. */
 	readonly asksProtocol?: true;
 	readonly sources: readonly string[];
@@ -59,11 +70,51 @@ export const isComplete = (categories: readonly ScreenCategory[], answers: Scree
 export const screenDue = (screened: Day, validDays: number): Day => addDays(screened, validDays);
 
 export interface Withheld {
-	readonly tag: Tag;
+	/** `over-load` is a weight above what a protocol allows. */
+	readonly tag: Tag | 'over-load';
+	/** A category of the screening, or the protocol. */
 	readonly because: string;
+	/** Only where it is about this side; left out, whichever. */
+	readonly side?: Side;
 }
 
-/** Tags withheld by the flags that are open. */
-export function withheldTags(categories: readonly ScreenCategory[], openCodes: readonly string[]): readonly Withheld[] {
-	return categories.filter((c) => openCodes.includes(c.id)).flatMap((c) => (c.withhold ?? []).map((tag) => ({ tag, because: c.id })));
+/** An open flag as far as steps are concerned. */
+export interface Caution {
+	readonly code: string;
+	/** The sore side of a sided one; left out, both. */
+	readonly side?: Side;
 }
+
+/** Tags withheld by the flags that are open, and not yet cleared for. */
+export function withheldTags(categories: readonly ScreenCategory[], open: readonly Caution[], clearances: readonly Clearance[] = []): readonly Withheld[] {
+	return categories.flatMap((c): readonly Withheld[] => {
+		const flag = open.find((o) => o.code === c.id);
+		if (flag === undefined) return [];
+		const until = c.withholdUntil === undefined || clearances.includes(c.withholdUntil.clearance) ? [] : c.withholdUntil.tags;
+		const side = c.sided === true && flag.side !== undefined ? { side: flag.side } : {};
+		return [...(c.withhold ?? []), ...until].map((tag) => ({ tag, because: c.id, ...side }));
+	});
+}
+
+/** Legs on which nothing takes weight, by the flags that are open. */
+export function withoutWeight(categories: readonly ScreenCategory[], open: readonly Caution[]): readonly Side[] {
+	const flags = open.filter((o) => categories.some((c) => c.id === o.code && c.noWeight === true));
+	return [...new Set(flags.flatMap((f): readonly Side[] => (f.side === undefined ? ['left', 'right'] : [f.side])))];
+}
+
+/** What a caution asks of a step that it lets pass. */
+export interface Eased {
+	readonly tag: Tag;
+	readonly effect: 'cap' | 'support';
+	readonly because: string;
+	readonly cue: string;
+}
+
+/** What open flags ask of the steps that they let pass: no heavier than today, or a hand on something firm. */
+export const easedTags = (categories: readonly ScreenCategory[], open: readonly Caution[]): readonly Eased[] =>
+	categories
+		.filter((c) => open.some((o) => o.code === c.id))
+		.flatMap((c) => [
+			...(c.cap?.tags ?? []).map((tag): Eased => ({ tag, effect: 'cap', because: c.id, cue: c.cap?.cue ?? '' })),
+			...(c.support?.tags ?? []).map((tag): Eased => ({ tag, effect: 'support', because: c.id, cue: c.support?.cue ?? '' }))
+		]);

@@ -20,6 +20,8 @@ export function prescribedNow(f: Facts): Prescribed {
 function retryOf(f: Facts): ProposedChange | null {
 	const change = f.lastChange;
 	if (change?.kind !== 'regress' || change.from === undefined || edgeClosed(f, change)) return null;
+	// What was left must fit today; not known is not yes.
+	if (f.input.exercise.standing?.retry !== true) return null;
 	const { from } = change;
 	const now = prescribedNow(f);
 	// What was left may have been only a dose: then the ordinary dose ladder leads back to it.
@@ -53,7 +55,8 @@ export function waysToAdvance(f: Facts): Ways {
 	const retry = retryOf(f);
 	if (retry !== null) return { open: retry, edges, unknown };
 	const dose = nextDose(exercise.dose, exercise.rackKg);
-	if (dose !== null) {
+	const heavier = (kg: number | undefined): boolean => exercise.capped === true && (kg ?? 0) > exercise.dose.loadKg;
+	if (dose !== null && !heavier(dose.loadKg)) {
 		const change: ProposedChange = {
 			kind: 'dose',
 			dial: dose.loadKg === exercise.dose.loadKg ? 'dose' : 'load',
@@ -63,7 +66,7 @@ export function waysToAdvance(f: Facts): Ways {
 		};
 		return { open: change, edges, unknown };
 	}
-	const edge = edges.find((e) => e.gateOpen && OPEN.has(e.verdict) && !recentlyFailed(f, e.step));
+	const edge = edges.find((e) => e.gateOpen && OPEN.has(e.verdict) && !heavier(e.loadKg) && !recentlyFailed(f, e.step));
 	if (edge === undefined) return { open: null, edges, unknown };
 	const start = edge.start ?? { sets: 1, reps: Math.min(10, exercise.dose.target.reps) };
 	const { unit: _, ...kept } = exercise.dose;

@@ -1,16 +1,19 @@
 /**
- * Exercise level: twenty rules, judged in order; the first that fires wins. Only sessions after the last change count, except a
+ * Exercise level: the rules, judged in order; the first that fires wins. Only sessions after the last change count, except a
  * late morning. A rule answers its reasons, met or not, so that every "why not" can be opened.
  */
 import { dayNumber } from '../base/calendar-day.ts';
+import { isUsual } from '../safety/alarm.ts';
+import type { StandingVerdict } from '../safety/standing.ts';
 import type { Session } from '../session/record.ts';
 import { shareDone } from '../session/work.ts';
 import { waysToAdvance, type Ways } from './advance.ts';
 import { nextMorningValue, type Facts } from './facts.ts';
 import { zonesOf } from './pain-zones.ts';
+import { mendAsChange } from './mend-change.ts';
 import { causeOfFault, causeOfPain, type Cause } from './regress.ts';
 import { streakConditions } from './streak.ts';
-import type { Decision, Reason } from './trace.ts';
+import type { Decision, ProposedChange, Reason } from './trace.ts';
 
 export interface Judged extends Facts {
 	readonly streak: readonly Reason[];
@@ -24,6 +27,10 @@ export interface Finding {
 	readonly why: readonly Reason[];
 	readonly cause?: Cause;
 	readonly decision?: Decision;
+	/** The dial to turn first, where the record names one. */
+	readonly dial?: string;
+	/** The change itself, where it is known already: the mend of what stands. */
+	readonly change?: ProposedChange | null;
 	readonly alternatives?: readonly { readonly code: string; readonly value?: string | number }[];
 }
 
@@ -33,11 +40,14 @@ export interface ExerciseRule {
 	readonly judge: (j: Judged) => Finding;
 }
 
-const STOP_SYMPTOMS = ['locking', 'giving-way', 'sharp-with-loss', 'numbness', 'weakness', 'dizziness'] as const;
+const STOP_SYMPTOMS = ['locking', 'giving-way', 'sharp-with-loss', 'numbness', 'weakness'] as const;
 const OWN_REASONS = ['pain', 'tired', 'form'] as const;
 const INCOMPLETE_SHARE = 0.7;
 const GUARDING = 4;
 const MORNING_HOURS_DAYS = 3;
+/** Away for so long, the first session back is gentler; for longer, a step back. @source practice-setting */
+const AWAY_DAYS = 14;
+const LONG_AWAY_DAYS = 28;
 const PS = 'practice-setting';
 
 const no = (...why: Reason[]): Finding => ({ fired: false, why });
@@ -64,7 +74,7 @@ const lastOf = (j: Judged, n: number): readonly Session[] | undefined => (j.sinc
 function stopSymptom(j: Judged): Finding {
 	const found = j.since.flatMap((s) =>
 		(s.symptoms ?? [])
-			.filter((x) => (STOP_SYMPTOMS as readonly string[]).includes(x) || (x === 'radiating' && s.radiatingLower !== false))
+			.filter((x) => ((STOP_SYMPTOMS as readonly string[]).includes(x) && !isUsual(s, x)) || (x === 'radiating' && s.radiatingLower !== false))
 			.map((x): Reason => ({ code: `symptom.${x}`, met: true, value: x, source: 'red-flags-common', day: s.date }))
 	);
 	const stopped = j.input.exercise.state === 'stopped';
@@ -125,7 +135,8 @@ function repeatedFault(j: Judged): Finding {
 		.sort((x, y) => y[1] - x[1] || (x[0] < y[0] ? -1 : 1));
 	const first = shared[0];
 	if (first === undefined) return no({ code: 'fault.repeated', met: false, source: PS });
-	return yes(causeOfFault(first[0]), { code: 'fault.repeated', met: true, value: first[0], threshold: 50, source: PS, day: b.date });
+	const named = j.input.exercise.faults?.[first[0]];
+	return { ...yes(named?.cause ?? causeOfFault(first[0]), { code: 'fault.repeated', met: true, value: first[0], threshold: 50, source: PS, day: b.date }), ...(named === undefined ? {} : { dial: named.dial }) };
 }
 
 function guarding(j: Judged): Finding {
@@ -135,6 +146,44 @@ function guarding(j: Judged): Finding {
 		(s): Reason => ({ code: 'confidence.low', met: s.confidence !== undefined && s.confidence <= GUARDING, value: s.confidence ?? null, threshold: GUARDING, source: PS, day: s.date })
 	);
 	return why.every((r) => r.met) ? yes('guarding', ...why) : no(...why);
+}
+
+/** What stands is broken: its reasons, and the mend as the change to sign where the own ladder has one. */
+function broken(j: Judged, verdict: StandingVerdict): Finding {
+	const { standing } = j.input.exercise;
+	if (standing === undefined) return no({ code: 'standing.unknown', met: false, source: PS });
+	if (standing.verdict !== verdict) return no({ code: 'standing.holds', met: false, value: standing.verdict, source: PS });
+	const why = standing.breaks.map((b): Reason => ({ code: `break.${b.by}`, met: true, value: b.demandDeg ?? b.tag ?? b.clearance ?? b.position ?? b.equipment ?? null, threshold: b.limitDeg ?? b.flag ?? null, source: b.by === 'protocol' ? 'local-protocol' : PS, ...(b.axis === undefined ? {} : { axis: b.axis }), ...(b.side === undefined ? {} : { side: b.side }) }));
+	const { change, alternatives } = mendAsChange(j, standing.mend);
+	return { fired: true, why, change, alternatives };
+}
+
+function regionStop(j: Judged): Finding {
+	const stopped = j.input.others.some((o) => o.symptomStop === true);
+	const why: Reason = { code: 'region.symptom-stop', met: stopped, source: PS, region: j.region };
+	return stopped && j.input.exercise.relief !== true ? yes(undefined, why) : no(why);
+}
+
+/** Felt in the joint and not in the muscle, in each of the last two sessions that said so. */
+function feltInJoint(j: Judged): Finding {
+	const told = j.since.filter((s) => s.felt?.joint !== undefined).slice(-2);
+	const why = told.map((s): Reason => ({ code: 'felt.joint', met: s.felt?.joint !== 'none', value: s.felt?.joint ?? null, source: 'common-practice', day: s.date }));
+	return told.length === 2 && why.every((r) => r.met) ? yes('joint', ...why) : no(...why);
+}
+
+/** Back after two weeks or more: one set and a fifth of the load fewer; after four, a step back and the limiting range again. */
+function away(j: Judged): Finding {
+	if (j.last === undefined) return no();
+	const days = j.todayN - dayNumber(j.last.date);
+	const why: Reason = { code: 'away', met: days >= AWAY_DAYS, value: days, threshold: AWAY_DAYS, source: PS, day: j.last.date };
+	if (days < AWAY_DAYS) return no(why);
+	return days < LONG_AWAY_DAYS ? yes('away', why) : { ...yes('away-long', why), alternatives: [{ code: 'retest' }] };
+}
+
+function asUsual(j: Judged): Finding {
+	const told = (j.last?.symptoms ?? []).filter((x) => (STOP_SYMPTOMS as readonly string[]).includes(x));
+	const why = told.map((x): Reason => ({ code: 'symptom.as-usual', met: true, value: x, source: PS, day: j.last?.date ?? j.input.today }));
+	return told.length > 0 ? { ...yes(undefined, ...why), alternatives: [{ code: 'support' }] } : no();
 }
 
 function waitMorning(j: Judged): Finding {
@@ -160,6 +209,8 @@ function needsMeasure(j: Judged): boolean {
 
 export const EXERCISE_RULES: readonly ExerciseRule[] = [
 	{ rule: 'stop.symptom', decision: 'stop', judge: stopSymptom },
+	{ rule: 'stop.limit', decision: 'stop', judge: (j) => broken(j, 'suspended') },
+	{ rule: 'stop.region', decision: 'stop', judge: regionStop },
 	{
 		rule: 'stop.pain',
 		decision: 'stop',
@@ -174,6 +225,8 @@ export const EXERCISE_RULES: readonly ExerciseRule[] = [
 		decision: 'hold',
 		judge: (j) => (j.state.kind === 'flare' ? { ...yes(undefined, regionReason(j)), alternatives: [{ code: 'flare-plan' }] } : no(regionReason(j)))
 	},
+	{ rule: 'regress.range', decision: 'regress', judge: (j) => broken(j, 'short') },
+	{ rule: 'swap', decision: 'hold', judge: (j) => broken(j, 'swap') },
 	{
 		rule: 'wait.no-sessions',
 		decision: 'wait',
@@ -220,8 +273,11 @@ export const EXERCISE_RULES: readonly ExerciseRule[] = [
 	},
 	{ rule: 'regress.incomplete', decision: 'regress', judge: incomplete },
 	{ rule: 'regress.fault', decision: 'regress', judge: repeatedFault },
+	{ rule: 'regress.felt', decision: 'regress', judge: feltInJoint },
 	{ rule: 'regress.guarding', decision: 'regress', judge: guarding },
+	{ rule: 'regress.away', decision: 'regress', judge: away },
 	{ rule: 'wait.morning', decision: 'wait', judge: waitMorning },
+	{ rule: 'hold.as-usual', decision: 'hold', judge: asUsual },
 	{
 		rule: 'hold.region',
 		decision: 'hold',

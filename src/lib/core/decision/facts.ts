@@ -6,7 +6,7 @@ import { dayNumber } from '../base/calendar-day.ts';
 import { canonical } from '../base/canonical.ts';
 import type { Morning, Region, Session } from '../session/record.ts';
 import { painAdded } from '../session/work.ts';
-import type { Change, DecideInput } from './input.ts';
+import { RESTARTS, type Change, type DecideInput } from './input.ts';
 import type { Policy } from './policy.ts';
 import { regionState, type RegionState } from './region.ts';
 import { morningSeries, type MorningSeries, type Usual } from './usual.ts';
@@ -40,9 +40,11 @@ export function factsOf(input: DecideInput): Facts {
 	const todayN = dayNumber(input.today);
 	const region = exercise.region;
 	const sessions = byDate(input.sessions.filter((s) => dayNumber(s.date) <= todayN));
-	const changes = byDate(input.changes.filter((c) => dayNumber(c.date) <= todayN));
+	const all = byDate(input.changes.filter((c) => dayNumber(c.date) <= todayN));
+	const changes = all.filter((c) => !isRestart(c));
 	const lastChange = changes[changes.length - 1];
-	const since = sessions.filter((s) => isSince(s, lastChange));
+	const restart = all.filter(isRestart).reduce((m, c) => Math.max(m, dayNumber(c.date)), -Infinity);
+	const since = sessions.filter((s) => isSince(s, lastChange) && dayNumber(s.date) > restart);
 	const last = since[since.length - 1];
 	const before = sessions.filter((s) => !since.includes(s));
 	const previous = before[before.length - 1];
@@ -73,6 +75,8 @@ export function factsOf(input: DecideInput): Facts {
 		longStanding: confirmed && state.kind !== 'rising' && state.kind !== 'flare'
 	};
 }
+
+const isRestart = (c: Change): boolean => (RESTARTS as readonly string[]).includes(c.kind);
 
 function isSince(s: Session, change: Change | undefined): boolean {
 	if (s.sinceChange !== undefined) return s.sinceChange;

@@ -6,7 +6,9 @@ import type { Verdict } from '../fit/fit.ts';
 import type { Axis, Side } from '../body/axis.ts';
 import type { Severity, Urgency } from '../client/screening.ts';
 import type { Dial } from '../exercise/dial.ts';
-import type { Morning, RecordedEvent, Region, Session } from '../session/record.ts';
+import type { Cause } from '../exercise/family.ts';
+import type { Standing } from '../safety/standing.ts';
+import type { ArrivedDay, Morning, RecordedEvent, Region, Session } from '../session/record.ts';
 import type { Policy } from './policy.ts';
 
 export interface OpenFlag {
@@ -15,8 +17,10 @@ export interface OpenFlag {
 	readonly severity: Severity;
 	/** An emergency outranks other red flags. */
 	readonly urgency?: Urgency;
+	/** How far it reaches; left out, the whole plan. */
 	readonly region?: Region;
 	readonly open: boolean;
+	readonly closedOn?: Day;
 }
 
 export interface DecisionClient {
@@ -26,6 +30,9 @@ export interface DecisionClient {
 	readonly usual: Readonly<Record<Region, { readonly intake?: number; readonly longStanding?: boolean }>>;
 	/** Day on which a licensed user last cleared emergency symptoms; those logged up to it no longer refer. */
 	readonly clearedOn?: Day;
+	/** The screening says that there was an operation, and none is recorded. */
+	readonly operationUnrecorded?: boolean;
+	readonly arrivals?: readonly ArrivedDay[];
 }
 
 /** A solved notch on a dial, worked out by `fit` for this client. */
@@ -48,13 +55,26 @@ export interface DecisionExercise {
 	readonly goalKept?: boolean;
 	readonly rackKg?: readonly number[];
 	readonly frontOfKneeSore?: boolean;
-	/** One notch gentler on each dial that has one. */
+	/** One notch gentler on each dial that has one; only those that fit. */
 	readonly gentler?: readonly NotchOption[];
+	/** Does what stands still hold? Left out, it is not known, which is never as good as yes. `retry`: what was left by a regression fits. */
+	readonly standing?: Standing & { readonly retry?: boolean };
+	/** The faults of its step, each with its cause and the dial it turns first, as the catalogue names them. */
+	readonly faults?: Readonly<Record<string, { readonly cause: Cause; readonly dial: string }>>;
+	/** A caution keeps it no heavier than today. */
+	readonly capped?: boolean;
+	/** Relief or breathing: it goes on when loaded work of its region stops. */
+	readonly relief?: boolean;
 }
+
+/** What restarts the streaks of its region: sessions up to that day are history. */
+export const RESTARTS = ['limit', 'operation', 'injection', 'flag-closed'] as const;
+export type RestartKind = (typeof RESTARTS)[number];
 
 export interface Change {
 	readonly date: Day;
-	readonly kind: 'start' | 'advance' | 'regress' | 'retry' | 'set-aside' | 'alter';
+	/** The last four are of the region, not of the exercise: they restart its streak. */
+	readonly kind: 'start' | 'advance' | 'regress' | 'retry' | 'set-aside' | 'alter' | RestartKind;
 	/** What was left, so that it can be retried. */
 	readonly from?: { readonly step: string; readonly dose: PrescribedDose; readonly setup?: SolvedSetup };
 }
@@ -64,6 +84,8 @@ export interface OtherExercise {
 	readonly changedOn: Day;
 	readonly peakMinusBefore: number;
 	readonly demand: number;
+	/** Stopped for a symptom that nobody has cleared: loaded work of the region stops with it. */
+	readonly symptomStop?: boolean;
 }
 
 /** A next edge of the ladder with its fit and gates. */

@@ -2,8 +2,8 @@
  * The decision: client, region and exercise level judged in order. A pure function of policy and record; it never throws on bad
  * data. `judge` is the whole answer but for the nearest flip, which `decide` adds by asking `judge` again.
  *
- * Two client-level answers give way to a stop or a regression of the exercise: pain in a new region, and a review. Otherwise
- * reporting more pain could turn a stop into a hold.
+ * Some client-level answers give way to a stop or a regression of the exercise: pain in a new region, a review, being unwell, a fall. Otherwise
+ * reporting more could turn a stop into a hold.
  */
 import { CLIENT_RULES } from './client-rules.ts';
 import { EXERCISE_RULES, judgedOf, type Finding } from './exercise-rules.ts';
@@ -12,7 +12,7 @@ import type { DecideInput } from './input.ts';
 import { wayToRegress } from './regress.ts';
 import { AMBITION, ENGINE_VERSION, type Decision, type RuleFinding, type Trace } from './trace.ts';
 
-const YIELDING = new Set(['hold.new-region', 'wait.review']);
+const YIELDING = new Set(['hold.new-region', 'wait.review', 'wait.unwell', 'wait.fall']);
 
 type Answer = Pick<Trace, 'level' | 'decision' | 'rule' | 'reasons' | 'change' | 'alternatives'>;
 
@@ -24,7 +24,7 @@ export function judge(input: DecideInput): Trace {
 	if (client !== undefined && !YIELDING.has(client.rule)) return traceOf(facts, client, considered);
 	const exercise = exerciseAnswer(facts, considered);
 	if (client === undefined) return traceOf(facts, exercise, considered);
-	const yields = AMBITION[exercise.decision] < AMBITION[client.decision];
+	const yields = ambitionOf(exercise) < ambitionOf(client);
 	const note = { code: client.rule };
 	return traceOf(facts, yields ? { ...exercise, alternatives: [...exercise.alternatives, note] } : client, considered);
 }
@@ -55,7 +55,7 @@ function exerciseAnswer(facts: Facts, considered: RuleFinding[]): Answer {
 		considered.push({ rule: rule.rule, fired: finding.fired, why: finding.why });
 		if (!finding.fired || answer !== undefined) continue;
 		const decision: Decision = finding.decision ?? rule.decision;
-		const change = decision === 'advance' ? judged.ways.open : decision === 'regress' ? wayToRegress(facts, finding.cause ?? 'pain') : null;
+		const change = finding.change !== undefined ? finding.change : decision === 'advance' ? judged.ways.open : decision === 'regress' ? wayToRegress(facts, finding.cause ?? 'pain', finding.dial) : null;
 		answer = { level: 'exercise', decision, rule: rule.rule, reasons: finding.why, change, alternatives: finding.alternatives ?? [] };
 	}
 	// The last rule always fires.
@@ -75,11 +75,14 @@ function traceOf(f: Facts, answer: Answer, considered: readonly RuleFinding[]): 
 	};
 }
 
+/** Reviews of a region that is worse than a flare: no work goes on before somebody has looked. */
+const CAREFUL_REVIEW = new Set(['flare.long', 'pain.closed-twice', 'swelling.twice']);
+
 /**
  * How ambitious an answer is. A flare hold stands below a regression: its plan is gentler than one notch down, and the rule comes
  * first, so that a worse morning must never look like more ambition.
  */
 export function ambitionOf(t: Pick<Trace, 'decision' | 'rule' | 'reasons'>): number {
-	if (t.rule === 'hold.flare' || (t.rule === 'wait.review' && t.reasons.some((r) => r.code === 'flare.long'))) return 1.5;
+	if (t.rule === 'hold.flare' || (t.rule === 'wait.review' && t.reasons.some((r) => CAREFUL_REVIEW.has(r.code)))) return 1.5;
 	return AMBITION[t.decision];
 }

@@ -12,6 +12,13 @@ export interface Zones {
 	readonly stop: number;
 }
 
+/** Above usual by this much, and above acceptable, pain closes its region for the day. @source practice-setting */
+const CLOSING_RISE = 3;
+
+/** Does pain at rest, in the morning or at arrival, close its region for the day? */
+export const closesRegion = (now: number | undefined, usual: number, { acceptable, stop }: Pick<Zones, 'acceptable' | 'stop'>): boolean =>
+	now !== undefined && (now >= stop || (now >= usual + CLOSING_RISE && now > acceptable));
+
 export function zonesOf(f: Facts, region: Region): Zones {
 	const { policy, input } = f;
 	const own = region === f.region;

@@ -75,10 +75,18 @@ describe('ease, form and confidence', () => {
 			expect([at(n - 1), at(n)], p).toEqual(['advance', 'hold.pace']);
 		}
 	});
-	it('the streak must be inside 21 days', () => {
-		const at = (first: number): string => judge(record({ changes: [{ date: '2026-02-01', kind: 'start' }], sessions: [session(addDays('2026-03-20', -first)), session('2026-03-18')], mornings: mornings('2026-02-15', 33, 2) })).rule;
-		expect(at(21)).toBe('advance');
-		expect(at(22)).toBe('hold.building');
+	it('the streak must be inside 21 days, and does not span 14 days away', () => {
+		const at = (streak: number, ...ago: number[]): string => judge(record({ policy: { ...POLICIES['pain-monitored'], streak }, changes: [{ date: '2026-02-01', kind: 'start' }], sessions: ago.map((n) => session(addDays('2026-03-20', -n))), mornings: mornings('2026-02-15', 33, 2) })).rule;
+		expect([at(3, 21, 12, 2), at(3, 22, 12, 2)]).toEqual(['advance', 'hold.building']);
+		expect([at(2, 15, 2), at(2, 16, 2)]).toEqual(['advance', 'hold.building']);
+	});
+	it('after 14 days away a set and a fifth of the load fewer, after 28 a step back, after 56 screened again (practice setting)', () => {
+		const back = (ago: number) => judge(record({ changes: [{ date: '2026-01-01', kind: 'start' }], sessions: [session(addDays('2026-03-20', -ago - 2)), session(addDays('2026-03-20', -ago))], mornings: mornings('2026-01-01', 79, 2), client: { ...record().client, screening: { date: '2026-01-20', complete: true } } }));
+		expect(back(13).rule).toBe('advance');
+		expect(back(14)).toMatchObject({ rule: 'regress.away', change: { result: { dose: { sets: 1, reps: 10 } } } });
+		expect(back(28)).toMatchObject({ rule: 'regress.away', change: { kind: 'step', to: 'raised-seat' }, alternatives: [{ code: 'retest' }] });
+		expect(back(55).rule).toBe('regress.away');
+		expect(back(56)).toMatchObject({ rule: 'wait.screen', reasons: [{ code: 'away.long', value: 56 }] });
 	});
 });
 

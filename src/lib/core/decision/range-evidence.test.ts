@@ -1,7 +1,8 @@
 /** What a log may say of range. Settled is judged against usual as it was that day. Common practice. */
 import { describe, expect, it } from 'vitest';
 import { POLICIES } from '../../catalogue/policies.ts';
-import { squat } from '../../catalogue/squat.ts';
+import { FAMILIES } from '../../catalogue/families.ts';
+import type { ExerciseFamily } from '../exercise/family.ts';
 import { KNEE, morning, mornings, session, TODAY } from '../../../../tests/records.ts';
 import { bodyOf } from '../body/body.ts';
 import { stepOf } from '../exercise/family.ts';
@@ -9,7 +10,7 @@ import { fitRulesOf } from './policy.ts';
 import { axisOfRegion, demandOn, rangeEvidence, seenDoing, type LogFacts, type LoggedWork } from './range-evidence.ts';
 
 const b = bodyOf({ heightCm: 168, massKg: 70 });
-const step = stepOf(squat, 'standard-seat');
+const step = stepOf(FAMILIES.squat as ExerciseFamily, 'standard-seat');
 if (!b.ok || step === undefined) throw new Error('fixture');
 const facts = (patch: Partial<LogFacts> = {}): LogFacts => ({
 	policy: POLICIES['pain-monitored'],

@@ -6,53 +6,50 @@
 import { dayNumber } from '../base/calendar-day.ts';
 import { doseText, gentlerDose } from '../dose/dose.ts';
 import { lengthIn, type SolvedSetup } from '../fit/context.ts';
+import type { Cause } from '../exercise/family.ts';
 import type { Session } from '../session/record.ts';
 import { prescribedNow } from './advance.ts';
 import type { Facts } from './facts.ts';
 import type { ProposedChange } from './trace.ts';
 
-export type Cause =
-	| 'pain-late'
-	| 'pain-early'
-	| 'pain-loaded'
-	| 'pain'
-	| 'morning'
-	| 'leakage'
-	| 'form'
-	| 'tired'
-	| 'guarding'
-	| 'wobble'
-	| 'knee-drift'
-	| 'heel'
-	| 'back'
-	| 'trunk';
+export type { Cause };
 
-type Way = 'depth' | 'load' | 'load-or-support' | 'support' | 'dose' | 'frequency' | 'clean-reps' | 'wedge' | 'technique' | 'base' | 'tempo' | 'easier';
+type Way = 'depth' | 'load' | 'load-or-support' | 'support' | 'dose' | 'frequency' | 'clean-reps' | 'wedge' | 'base' | 'easier' | 'back-in' | 'set-aside';
 
+/** For each cause the ways that answer it, cheapest first; each list ends with one that always changes something. */
 const WAYS: Readonly<Record<Cause, readonly Way[]>> = {
-	'pain-late': ['depth', 'load-or-support', 'easier', 'dose'],
-	'pain-early': ['load-or-support', 'dose', 'easier'],
-	'pain-loaded': ['load', 'tempo', 'dose', 'easier'],
-	pain: ['load', 'depth', 'dose', 'easier'],
+	'pain-late': ['depth', 'load-or-support', 'easier', 'dose', 'set-aside'],
+	'pain-early': ['load-or-support', 'dose', 'easier', 'set-aside'],
+	'pain-loaded': ['load', 'dose', 'easier', 'set-aside'],
+	pain: ['load', 'depth', 'dose', 'easier', 'set-aside'],
 	morning: ['dose', 'frequency'],
-	leakage: ['load', 'technique'],
-	form: ['clean-reps', 'depth', 'easier'],
-	tired: ['dose', 'easier'],
-	guarding: ['depth', 'easier', 'dose'],
-	wobble: ['support', 'base', 'easier'],
-	'knee-drift': ['depth', 'load', 'support', 'easier'],
-	heel: ['wedge', 'depth', 'easier'],
-	back: ['depth', 'load', 'easier'],
-	trunk: ['load', 'tempo', 'dose', 'easier']
+	leakage: ['load', 'easier', 'set-aside'],
+	form: ['clean-reps', 'depth', 'easier', 'dose', 'set-aside'],
+	tired: ['dose', 'easier', 'set-aside'],
+	guarding: ['depth', 'easier', 'dose', 'set-aside'],
+	wobble: ['support', 'base', 'easier', 'dose', 'set-aside'],
+	'knee-drift': ['depth', 'load', 'support', 'easier', 'dose', 'set-aside'],
+	heel: ['wedge', 'depth', 'easier', 'dose', 'set-aside'],
+	back: ['depth', 'load', 'easier', 'dose', 'set-aside'],
+	arching: ['load', 'easier', 'clean-reps', 'dose', 'set-aside'],
+	trunk: ['load', 'dose', 'easier', 'set-aside'],
+	landing: ['easier', 'dose', 'set-aside'],
+	joint: ['depth', 'easier', 'dose', 'set-aside'],
+	away: ['back-in', 'dose', 'set-aside'],
+	'away-long': ['easier', 'back-in', 'dose', 'set-aside']
 };
 
+/** What a dial is turned by, where it is one that a prescription has. */
+const WAY_OF_DIAL: Readonly<Record<string, Way>> = { depth: 'depth', surface: 'depth', load: 'load', support: 'support', base: 'base', lever: 'easier', position: 'easier', impact: 'easier', dose: 'clean-reps' };
+
+/** Causes of faults for inputs that do not name them. */
 const FAULT_CAUSE: Readonly<Record<string, Cause>> = {
 	'knee-drifts-in': 'knee-drift',
 	'knee-leads': 'knee-drift',
 	'heel-lifts': 'heel',
 	'pelvis-tucks': 'back',
 	'back-rounds': 'back',
-	'back-arches': 'back',
+	'back-arches': 'arching',
 	'trunk-tips': 'trunk',
 	'segmented-rise': 'trunk',
 	'momentum-cheat': 'back',
@@ -75,15 +72,30 @@ export function causeOfPain(s: Session): Cause {
 const SET_ASIDE_AFTER = 2;
 const SET_ASIDE_DAYS = 21;
 
-export function wayToRegress(f: Facts, cause: Cause): ProposedChange {
+/** The change that answers a cause; the dial that the record names is tried first. */
+export function wayToRegress(f: Facts, cause: Cause, dial?: string): ProposedChange {
 	const now = prescribedNow(f);
-	if (regressionsInARow(f) >= SET_ASIDE_AFTER)
-		return { kind: 'set-aside', dial: 'family', from: now.step, to: f.input.exercise.purpose, result: now };
-	for (const way of WAYS[cause]) {
+	if (regressionsInARow(f) >= SET_ASIDE_AFTER && cause !== 'away' && cause !== 'away-long') return setAside(f);
+	const first = dial === undefined ? undefined : WAY_OF_DIAL[dial];
+	for (const way of [...(first === undefined ? [] : [first]), ...WAYS[cause]]) {
 		const change = tryWay(f, way);
 		if (change !== null) return change;
 	}
 	return { kind: 'frequency', dial: 'frequency', from: null, to: -1, result: now };
+}
+
+const setAside = (f: Facts): ProposedChange => ({ kind: 'set-aside', dial: 'family', from: f.input.exercise.step, to: f.input.exercise.purpose, result: prescribedNow(f) });
+
+/** A fifth of the load and a set fewer, for the first session back. @source practice-setting */
+const BACK_IN_SHARE = 0.8;
+
+function backIn(f: Facts): ProposedChange | null {
+	const { dose, rackKg } = f.input.exercise;
+	const most = dose.loadKg * BACK_IN_SHARE;
+	const lighter = dose.loadKg <= 0 ? 0 : ([0, ...(rackKg ?? [most])].filter((kg) => kg <= most + 1e-9).sort((a, b) => b - a)[0] ?? 0);
+	const less = { ...(dose.sets > 1 ? { ...dose, sets: dose.sets - 1 } : (gentlerDose(dose) ?? dose)), loadKg: lighter };
+	if (doseText(less) === doseText(dose)) return null;
+	return { kind: 'dose', dial: 'dose', from: doseText(dose), to: doseText(less), result: { ...prescribedNow(f), dose: less } };
 }
 
 /** Regressions within 21 days with no advance between them. */
@@ -115,9 +127,7 @@ function tryWay(f: Facts, way: Way): ProposedChange | null {
 		case 'base':
 			return notch(way, 'dial') ?? notch(way, 'step');
 		case 'load':
-		case 'tempo':
 		case 'load-or-support': {
-			if (way === 'tempo') return null;
 			if (dose.loadKg <= 0) return way === 'load' ? null : (notch('support', 'dial') ?? notch('support', 'step'));
 			const lighter = [0, ...(exercise.rackKg ?? [])].filter((kg) => kg < dose.loadKg).sort((a, b) => b - a)[0] ?? 0;
 			return { kind: 'dose', dial: 'load', from: dose.loadKg, to: lighter, result: { ...now, dose: { ...dose, loadKg: lighter } } };
@@ -132,8 +142,10 @@ function tryWay(f: Facts, way: Way): ProposedChange | null {
 			const less = { ...dose, reps: clean };
 			return { kind: 'dose', dial: 'dose', from: doseText(dose), to: doseText(less), result: { ...now, dose: less } };
 		}
-		case 'technique':
-			return { kind: 'technique', dial: 'technique', from: null, to: 'stacked', result: now };
+		case 'back-in':
+			return backIn(f);
+		case 'set-aside':
+			return setAside(f);
 		case 'frequency':
 			return { kind: 'frequency', dial: 'frequency', from: null, to: -1, result: now };
 		case 'easier':

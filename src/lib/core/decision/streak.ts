@@ -13,6 +13,10 @@ import type { Reason } from './trace.ts';
 
 const INJECTION_DAYS = 14;
 const PAINKILLER_DAYS = 2;
+/** A streak does not span this long away. @source practice-setting */
+const AWAY_DAYS = 14;
+/** Mornings given from memory that may count in one streak. @source practice-setting */
+const RECALLED_ALLOWED = 1;
 
 type Judge = (f: Facts, s: Session) => Omit<Reason, 'day'>;
 
@@ -79,6 +83,8 @@ const PER_SESSION: readonly Judge[] = [
 		threshold: f.policy.sorenessHold,
 		source: 'cheung-2003'
 	}),
+	(_, s) => ({ code: 'as-advised', met: s.againstAdvice !== true, value: s.againstAdvice === true ? 'against' : null, source: 'practice-setting' }),
+	(_, s) => ({ code: 'felt.joint', met: s.felt?.joint === undefined || s.felt.joint === 'none', value: s.felt?.joint ?? null, source: 'common-practice' }),
 	(_, s) => ({
 		code: 'symptoms.none',
 		met: s.symptoms !== undefined && s.symptoms.length === 0,
@@ -94,6 +100,8 @@ function streakSessions(f: Facts): readonly Session[] {
 	const out: Session[] = [];
 	for (let i = f.since.length - 1; i >= 0; i--) {
 		const s = f.since[i] as Session;
+		// A lighter day is no part of it, for or against.
+		if (s.lighter === true) continue;
 		if (!days.includes(s.date)) {
 			if (days.length === f.policy.streak) break;
 			days.push(s.date);
@@ -101,6 +109,12 @@ function streakSessions(f: Facts): readonly Session[] {
 		out.push(s);
 	}
 	return out;
+}
+
+/** The longest time without a session inside the streak, and from its last one until today, days. */
+function gapDays(f: Facts, newestFirst: readonly Session[]): number {
+	const days = [f.todayN, ...newestFirst.map((s) => dayNumber(s.date))];
+	return days.reduce((m, d, i) => (i === 0 ? m : Math.max(m, (days[i - 1] as number) - d)), 0);
 }
 
 /** All advance conditions, newest session first; advance needs every one met. */
@@ -114,6 +128,11 @@ export function streakConditions(f: Facts): readonly Reason[] {
 	out.push({ code: 'streak.days', met: days >= f.policy.streak, value: days, threshold: f.policy.streak, source: 'practice-setting' });
 	out.push({ code: 'streak.recent', met: span <= f.policy.streakDays, value: span, threshold: f.policy.streakDays, source: 'practice-setting' });
 	out.push({ code: 'observed', met: observed >= f.policy.observedNeeded, value: observed, threshold: f.policy.observedNeeded, source: 'practice-setting' });
+	const days14 = gapDays(f, sessions);
+	out.push({ code: 'streak.away', met: days14 < AWAY_DAYS, value: days14, threshold: AWAY_DAYS, source: 'practice-setting' });
+	const recalled = new Set(sessions.filter((s) => nextMorning(f, s)?.recalled === true).map((s) => s.date)).size;
+	out.push({ code: 'morning.recalled', met: recalled <= RECALLED_ALLOWED, value: recalled, threshold: RECALLED_ALLOWED, source: 'practice-setting' });
+	out.push({ code: 'standing.known', met: f.input.exercise.standing !== undefined, value: f.input.exercise.standing?.verdict ?? null, source: 'practice-setting' });
 	for (const e of f.input.events ?? []) {
 		const age = f.todayN - dayNumber(e.date);
 		const window = e.kind === 'injection' ? INJECTION_DAYS : e.kind === 'painkiller' ? PAINKILLER_DAYS : 0;

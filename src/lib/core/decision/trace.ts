@@ -1,5 +1,6 @@
 /** A decision and all that led to it: codes and numbers; `wording` makes sentences of them. */
 import type { Day } from '../base/calendar-day.ts';
+import type { Axis, Side } from '../body/axis.ts';
 import type { PrescribedDose } from '../dose/dose.ts';
 import type { SolvedSetup } from '../fit/context.ts';
 
@@ -16,6 +17,8 @@ export interface Reason {
 	readonly source: string;
 	readonly day?: Day;
 	readonly region?: string;
+	readonly axis?: Axis;
+	readonly side?: Side;
 }
 
 export interface RuleFinding {
@@ -32,7 +35,7 @@ export interface Prescribed {
 
 /** The exact change: one dial, from, to, and the whole prescription it makes. */
 export interface ProposedChange {
-	readonly kind: 'dose' | 'dial' | 'step' | 'retry' | 'set-aside' | 'technique' | 'frequency';
+	readonly kind: 'dose' | 'dial' | 'step' | 'retry' | 'set-aside' | 'technique' | 'frequency' | 'mend';
 	readonly dial: string;
 	readonly from: string | number | null;
 	readonly to: string | number | null;
@@ -66,4 +69,4 @@ export interface Trace {
 }
 
 /** Engine version: raised with every changed rule or threshold. */
-export const ENGINE_VERSION = '1';
+export const ENGINE_VERSION = '2';

@@ -22,7 +22,7 @@ export type Gate =
 	| { readonly kind: 'technique'; readonly technique: Technique };
 
 /** What a licensed user clears a client for. */
-export const CLEARANCES = ['impact', 'machine-extension'] as const;
+export const CLEARANCES = ['impact', 'machine-extension', 'loaded-spine'] as const;
 export type Clearance = (typeof CLEARANCES)[number];
 
 /** Ways of bracing that are taught. */
@@ -44,21 +44,35 @@ export type Counts = (typeof COUNTS)[number];
 
 export const TAGS = [
 	'one-leg',
+	'unsteady',
+	'narrow-base',
 	'spine-load',
+	'loaded-spine-bending',
+	'spine-end-bend',
+	'loaded-twist',
+	'trunk-strain',
 	'impact',
+	'high-impact',
 	'arms-overhead',
 	'breath-holding',
+	'long-hold',
+	'head-low',
 	'toes-bent',
+	'heel-raised',
 	'end-range-rotation',
 	'adduction-past-midline',
-	'loaded-spine-bending',
+	'hip-out',
+	'end-stretch',
+	'locks-out',
 	'kneeling',
 	'prone',
+	'supine',
 	'side-lying',
 	'floor-transfer',
 	'weight-on-hands',
 	'knee-over-toe',
-	'open-chain-knee'
+	'open-chain-knee',
+	'no-weight'
 ] as const;
 export type Tag = (typeof TAGS)[number];
 
@@ -111,6 +125,8 @@ export interface Step {
 	readonly easier: string | null;
 	readonly next: readonly Edge[];
 	readonly tags: readonly Tag[];
+	/** Of lying on the side: on the side of the leg that works, or on the other. */
+	readonly liesOn?: 'own' | 'other';
 	/** All of these are needed; a slash in one means either. */
 	readonly equipment?: readonly (Equipment | readonly Equipment[])[];
 	/** Where it serves something else than its family. */
@@ -126,12 +142,17 @@ export interface Step {
 	readonly retired?: { readonly replacedBy: string | null };
 }
 
+/** What a fault, or a painful set, comes from; it decides which dial is turned. */
+export const CAUSES = ['pain-late', 'pain-early', 'pain-loaded', 'pain', 'morning', 'leakage', 'form', 'tired', 'guarding', 'wobble', 'knee-drift', 'heel', 'back', 'arching', 'trunk', 'landing', 'joint', 'away', 'away-long'] as const;
+export type Cause = (typeof CAUSES)[number];
+
 export interface Fault {
 	readonly id: string;
 	readonly title: string;
 	readonly seenFrom: string;
 	/** The dial to turn first when it is seen. */
 	readonly dial: Dial | 'cue' | 'dose';
+	readonly cause: Cause;
 	/** Only a fault in these techniques; absent is all. */
 	readonly techniques?: readonly (Technique | 'ordinary')[];
 }

@@ -159,6 +159,9 @@ export function asksOfPoses(posed: Posed): Readonly<Partial<Record<Axis, number>
 	return asks;
 }
 
+/** The least knee bend in either pose, of either leg; a front view says nothing of it, and counts as straight. */
+export const leastKneeOfPoses = ({ from, to }: Posed): number => Math.max(0, Math.min(...[from, to].flatMap((p) => (p.view === 'front' ? [0] : legsOf(p).map((l) => l.thigh - l.shank)))));
+
 /** Why a pose could not be held by a body; empty when it can. */
 export function poseFaults(pose: KeyPose): string[] {
 	const out: string[] = [];

@@ -18,9 +18,9 @@ import { splitSquat, type SplitSquatProblem } from '../posture/split-squat.ts';
 import { asSquat, type StepDownProblem } from '../posture/step-down.ts';
 import { stepUp } from '../posture/step-up.ts';
 import type { Demand, MovementCheckId } from '../posture/verdict.ts';
-import { asksOfPoses } from '../figure/key-pose.ts';
+import { asksOfPoses, leastKneeOfPoses } from '../figure/key-pose.ts';
 import type { FitContext, SolvedSetup } from './context.ts';
-import { axisLimit } from './limits.ts';
+import { axisLimit, type WorkKind } from './limits.ts';
 import { ankleCap, depthFor, isSquatStep, standAt, techniqueFor } from './squat-stand.ts';
 
 export interface JointMoments {
@@ -80,6 +80,22 @@ function axesOfPosture(p: StepPosture): readonly Axis[] {
 	return AXES_OF[p.movement];
 }
 
+/** The least knee bend on the way through a step, degrees: what a protocol that keeps the knee from straightening is held against. */
+export function leastKneeOf(step: Step): number {
+	const p = step.posture;
+	switch (p.movement) {
+		case 'knee-extension':
+			return Math.min(p.fromDeg, p.toDeg);
+		case 'bridge':
+			return p.kneeDeg;
+		case 'pose':
+			return leastKneeOfPoses(p);
+		default:
+			// Standing up, stepping and pressing end straight.
+			return 0;
+	}
+}
+
 /** Error of a demand: a feet-back rise swings on the trunk, so its hip band is wider. @source common-practice posture bands */
 export const errorOf = (axis: Axis, step: Step, ctx: FitContext): number =>
 	axis === 'thighTrunkFlexion' && step.posture.movement === 'sit-to-stand' && techniqueFor(step, ctx.technique, ctx.teach) === undefined ? 9 : MODEL_ERROR[axis];
@@ -88,6 +104,7 @@ export const errorOf = (axis: Axis, step: Step, ctx: FitContext): number =>
 const LEAST_PITCH = 45;
 const PITCH = 60;
 
+const STANDING_LOADED: WorkKind = { loaded: true, openChain: false, weightBearing: true };
 const pitches = new WeakMap<FitContext, number>();
 
 /** Heel height of the rear foot, degrees: what the toes of the side behind allow, between 45 and 60. */
@@ -96,8 +113,9 @@ function rearPitch(ctx: FitContext): number {
 	if (found !== undefined) return found;
 	const behind: readonly Side[] = ctx.side === undefined ? ['left', 'right'] : [ctx.side === 'left' ? 'right' : 'left'];
 	const known = behind.flatMap((side) => {
-		const l = axisLimit('bigToeExtension', side, ctx.envelope, ctx.protocolLimits ?? [], ctx.rules, ctx.today, true);
-		return l.kind === 'known' ? [Math.floor(l.limit - l.margin - MODEL_ERROR.bigToeExtension)] : [];
+		const l = axisLimit('bigToeExtension', side, ctx.envelope, ctx.protocolLimits ?? [], ctx.rules, ctx.today, STANDING_LOADED);
+		const usable = Math.min(l.kind === 'known' ? l.limit - l.margin : Infinity, l.allowed?.maxDeg ?? Infinity);
+		return usable === Infinity ? [] : [Math.floor(usable - MODEL_ERROR.bigToeExtension)];
 	});
 	const pitch = Math.min(PITCH, Math.max(LEAST_PITCH, Math.min(...known)));
 	pitches.set(ctx, pitch);

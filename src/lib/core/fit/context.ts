@@ -3,7 +3,7 @@ import type { Side } from '../body/axis.ts';
 import type { Body } from '../body/body.ts';
 import type { Day } from '../base/calendar-day.ts';
 import type { Envelope, ProtocolLimit } from '../client/envelope.ts';
-import type { Withheld } from '../client/screening.ts';
+import type { Eased, Withheld } from '../client/screening.ts';
 import type { Equipment, Position } from '../exercise/family.ts';
 import type { Technique } from '../posture/problem.ts';
 import type { Build, Furniture } from './furniture.ts';
@@ -54,8 +54,14 @@ export interface FitContext {
 	readonly side?: Side;
 	/** Heel of the shoes that are worn, cm. */
 	readonly shoeHeelCm?: number;
-	/** Tags that open flags withhold: a step that carries one is blocked, whatever was seen. */
+	/** Tags that open flags and protocols withhold: a step that carries one is blocked, whatever was seen. */
 	readonly withheld?: readonly Withheld[];
+	/** What open flags ask of the steps that they let pass. */
+	readonly eased?: readonly Eased[];
+	/** Legs that take no weight, and those that take part of it, by protocol. */
+	readonly noWeight?: readonly Side[];
+	readonly partialWeight?: readonly Side[];
+	readonly highestLoadKg?: number;
 	/** The technique is being taught, so that even daily seats are done in it. */
 	readonly teach?: boolean;
 	/** What is at hand; left out, equipment is not asked about. */

@@ -1,7 +1,7 @@
 /** Fit: what a knee, an ankle and a chair allow. Facts of the trade, common practice unless a source is named. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { squat } from '../../catalogue/squat.ts';
+import { FAMILIES } from '../../catalogue/families.ts';
 import { POLICIES } from '../../catalogue/policies.ts';
 import { bodyOf, type Body } from '../body/body.ts';
 import type { Envelope, Tolerated } from '../client/envelope.ts';
@@ -17,7 +17,7 @@ import { depthFor, standOf, isSquatStep } from './squat-stand.ts';
 import { buildSeat } from './furniture.ts';
 import { gateState } from './gate.ts';
 
-const family: ExerciseFamily = squat;
+const family = FAMILIES.squat as ExerciseFamily;
 const TODAY = '2026-03-06';
 
 function body(heightCm = 168, massKg = 70): Body {

@@ -6,16 +6,17 @@
  * or a flag, a position or missing equipment stands in the way; unmeasured: a needed axis has no value, or one too old. Protocol limits
  * are never overridden by what was seen.
  */
-import { AXES, isMainAxis, oppositeSide, type Axis, type Side } from '../body/axis.ts';
+import { AXES, isMainAxis, MODEL_ERROR, oppositeSide, type Axis, type Side } from '../body/axis.ts';
 import { daysBetween, type Day } from '../base/calendar-day.ts';
-import type { Withheld } from '../client/screening.ts';
+import { PROTOCOL } from '../client/protocol.ts';
+import type { Eased, Withheld } from '../client/screening.ts';
 import { POSITIONS, type Equipment, type ExerciseFamily, type Position, type Step } from '../exercise/family.ts';
 import { isOneSided } from '../exercise/step-posture.ts';
 import type { Limits } from '../posture/problem.ts';
 import type { Demand } from '../posture/verdict.ts';
-import { askedBy, axesOf, errorOf, type Asked } from './asked.ts';
+import { askedBy, axesOf, errorOf, leastKneeOf, type Asked } from './asked.ts';
 import { lengthIn, type FitContext, type SolvedSetup } from './context.ts';
-import { axisLimit, type AxisLimit } from './limits.ts';
+import { allowedOn, axisLimit, type AxisLimit, type WorkKind } from './limits.ts';
 import { solverLimits, solveSetup, type BothLimits, type Once } from './solve.ts';
 import { isSquatStep } from './squat-stand.ts';
 
@@ -46,8 +47,10 @@ export interface StepFit {
 	/** What would open it. */
 	readonly unlock: { readonly axis: Axis; readonly side: Side; readonly toDeg: number } | { readonly measure: readonly Axis[] } | null;
 	readonly seen: Day | null;
-	/** Which of its tags are withheld, and by which flag. */
+	/** Which of its tags are withheld, and by which flag or by protocol. */
 	readonly withheld: readonly Withheld[];
+	/** What open flags ask of it while they let it pass. */
+	readonly eased: readonly Eased[];
 	/** Equipment that is not at hand; of each, one is enough. */
 	readonly missing: readonly (readonly Equipment[])[];
 	/** Positions it needs that the client cannot take, or was not asked about. */
@@ -83,9 +86,9 @@ function asksOf(step: Step, ctx: FitContext, { demand, other }: Asked): readonly
 
 /** What was worked out for a context; a context never changes, so it is kept with it. */
 interface Known {
-	/** By axis, side and whether the work is loaded. */
+	/** By axis, side and kind of work. */
 	readonly limits: (AxisLimit | undefined)[];
-	/** By the step's axes (the same array each time), then by sidedness and load. */
+	/** By the step's axes (the same array each time), then by sidedness and kind of work. */
 	readonly both: Map<readonly Axis[], (BothLimits | undefined)[]>;
 }
 const knownOf = new WeakMap<FitContext, Known>();
@@ -98,11 +101,17 @@ function knownIn(ctx: FitContext): Known {
 	return made;
 }
 
-export function limitOn(axis: Axis, side: Side, step: Step, ctx: FitContext): AxisLimit {
-	const loaded = step.posture.load !== undefined;
-	const at = AXES.indexOf(axis) * 4 + (side === 'left' ? 0 : 2) + (loaded ? 1 : 0);
+/** The kinds of work there are: bit 0 loaded, bit 1 open chain, bit 2 without weight on the leg. */
+const KINDS: readonly WorkKind[] = Array.from({ length: 8 }, (_, k) => ({ loaded: (k & 1) !== 0, openChain: (k & 2) !== 0, weightBearing: (k & 4) === 0 }));
+const kindOf = ({ posture, tags }: Step): number => (posture.load === undefined ? 0 : 1) + (tags.includes('open-chain-knee') ? 2 : 0) + (tags.includes('no-weight') ? 4 : 0);
+const NO_LIMITS: NonNullable<FitContext['protocolLimits']> = [];
+
+export const limitOn = (axis: Axis, side: Side, step: Step, ctx: FitContext): AxisLimit => limitAt(axis, side, kindOf(step), ctx);
+
+function limitAt(axis: Axis, side: Side, kind: number, ctx: FitContext): AxisLimit {
+	const at = AXES.indexOf(axis) * 16 + (side === 'left' ? 0 : 8) + kind;
 	const { limits } = knownIn(ctx);
-	return (limits[at] ??= axisLimit(axis, side, ctx.envelope, ctx.protocolLimits ?? [], ctx.rules, ctx.today, loaded));
+	return (limits[at] ??= axisLimit(axis, side, ctx.envelope, ctx.protocolLimits ?? NO_LIMITS, ctx.rules, ctx.today, KINDS[kind] as WorkKind));
 }
 
 const bothAlike = (limits: readonly AxisLimit[]): BothLimits => ({ working: limits, other: limits });
@@ -114,26 +123,46 @@ export function bothLimits(step: Step, ctx: FitContext): BothLimits {
 	const { both } = knownIn(ctx);
 	let kinds = both.get(axes);
 	if (kinds === undefined) both.set(axes, (kinds = []));
+	const kind = kindOf(step);
 	const on = (sides: readonly Side[]): readonly AxisLimit[] => {
 		const out: AxisLimit[] = [];
-		for (const axis of axes) for (const s of sides) out.push(limitOn(axis, s, step, ctx));
+		for (const axis of axes) for (const s of sides) out.push(limitAt(axis, s, kind, ctx));
 		return out;
 	};
-	return (kinds[(side === undefined ? 0 : 2) + (step.posture.load === undefined ? 0 : 1)] ??= side === undefined ? bothAlike(on(SIDES_BOTH)) : { working: on([side]), other: on([oppositeSide(side)]) });
+	return (kinds[(side === undefined ? 0 : 8) + kind] ??= side === undefined ? bothAlike(on(SIDES_BOTH)) : { working: on([side]), other: on([oppositeSide(side)]) });
 }
 
 /** The limits of all axes and of the sides a step works on. */
 export const limitsFor = (step: Step, ctx: FitContext): readonly AxisLimit[] => bothLimits(step, ctx).working;
 
-/** Where an ask comes closer to a limit than the model's own error, or goes past it; worst first. */
+/**
+ * Where an ask comes closer to a limit than the model's own error, or goes past it; worst first. Against a protocol the error comes off
+ * before, so that what is close to it is past it already.
+ */
 function shortages(step: Step, ctx: FitContext, asks: readonly Ask[]): Limiting[] {
-	const out: Limiting[] = [];
+	const out: Limiting[] = tooStraight(step, ctx);
 	for (const { demand, limit: l } of asks) {
+		const error = errorOf(l.axis, step, ctx);
+		if (l.allowed !== undefined) {
+			const past = demand + error - l.allowed.maxDeg;
+			if (past > 1e-6) out.push({ axis: l.axis, side: l.side, demand, limit: l.allowed.maxDeg, short: past, by: 'protocol' });
+		}
 		if (l.kind !== 'known') continue;
 		const short = demand - (l.limit - l.margin);
-		if (short > 1e-6 - errorOf(l.axis, step, ctx)) out.push({ axis: l.axis, side: l.side, demand, limit: l.limit, short, by: l.by });
+		if (short > 1e-6 - error) out.push({ axis: l.axis, side: l.side, demand, limit: l.limit, short, by: 'tolerated' });
 	}
 	return out.length < 2 ? out : out.sort((a, b) => b.short - a.short);
+}
+
+/** A protocol that keeps a knee from straightening binds whatever the step asks of it, on both legs. */
+function tooStraight(step: Step, ctx: FitContext): Limiting[] {
+	if (ctx.protocolLimits === undefined || ctx.protocolLimits.length === 0) return [];
+	const least = leastKneeOf(step);
+	return SIDES_BOTH.flatMap((side): Limiting[] => {
+		const allowed = allowedOn('kneeFlexion', side, ctx.protocolLimits ?? NO_LIMITS, KINDS[kindOf(step)] as WorkKind);
+		const short = (allowed?.minDeg ?? -Infinity) + MODEL_ERROR.kneeFlexion - least;
+		return short > 1e-6 ? [{ axis: 'kneeFlexion', side, demand: least, limit: allowed?.minDeg ?? 0, short, by: 'protocol' }] : [];
+	});
 }
 
 /** Seen doing it, at least as hard a set-up, recently enough: the latest such day. */
@@ -168,6 +197,7 @@ export function nominalLength(step: Step): number | null {
 }
 
 const NONE: readonly Withheld[] = [];
+const NOT_EASED: readonly Eased[] = [];
 const NO_KIT: readonly (readonly Equipment[])[] = [];
 const NO_POSITIONS: StepFit['positions'] = [];
 
@@ -180,6 +210,33 @@ function whole({ demand, other }: Asked): Demand {
 		if (helping !== undefined) out[axis] = Math.max(out[axis] ?? -Infinity, helping);
 	}
 	return out;
+}
+
+/** The side a step lies on, where it lies on one: null where either may be meant. */
+const liesOn = (step: Step, ctx: FitContext): Side | null => (step.liesOn === undefined || ctx.side === undefined ? null : step.liesOn === 'own' ? ctx.side : oppositeSide(ctx.side));
+
+/** Does what is withheld meet this step? Lying on a side is judged for the side that is lain on. */
+function meets(w: Withheld, step: Step, ctx: FitContext): boolean {
+	if (w.tag === 'over-load' || !step.tags.includes(w.tag)) return false;
+	return w.tag !== 'side-lying' || w.side === undefined || (liesOn(step, ctx) ?? w.side) === w.side;
+}
+
+/** What a protocol's weight and load leave: no weight, part of it on both feet, no more than so many kilograms. */
+function weightWithheld(step: Step, { noWeight = [], partialWeight = [], highestLoadKg, side }: FitContext): readonly Withheld[] {
+	const out: Withheld[] = [];
+	const stands = step.tags.includes('one-leg');
+	// In standing, a leg without weight may move while the other carries.
+	const moves = side !== undefined && noWeight.includes(side) && noWeight.length === 1;
+	if (noWeight.length > 0 && (!step.tags.includes('no-weight') || (stands && !moves))) out.push({ tag: 'no-weight', because: PROTOCOL });
+	else if (partialWeight.length > 0 && (stands || step.tags.includes('impact') || step.posture.load !== undefined) && !step.tags.includes('no-weight')) out.push({ tag: 'no-weight', because: PROTOCOL });
+	if (highestLoadKg !== undefined && (step.posture.load?.kg ?? 0) > highestLoadKg) out.push({ tag: 'over-load', because: PROTOCOL });
+	return out;
+}
+
+function withheldFrom(step: Step, ctx: FitContext): readonly Withheld[] {
+	const tags = ctx.withheld === undefined || ctx.withheld.length === 0 ? NONE : ctx.withheld.filter((w) => meets(w, step, ctx));
+	const weight = ctx.noWeight === undefined && ctx.partialWeight === undefined && ctx.highestLoadKg === undefined ? NONE : weightWithheld(step, ctx);
+	return weight.length === 0 ? tags : [...tags, ...weight];
 }
 
 /** Equipment a step needs and the client has not. */
@@ -215,12 +272,13 @@ export function fitStep(step: Step, ctx: FitContext, once?: Once): StepFit {
 		else if (!assumed.includes(l.axis)) assumed.push(l.axis);
 	}
 	const seen = seenDoing(step, ctx);
-	const withheld = ctx.withheld === undefined ? NONE : ctx.withheld.filter((w) => step.tags.includes(w.tag));
+	const withheld = withheldFrom(step, ctx);
+	const eased = ctx.eased === undefined || ctx.eased.length === 0 ? NOT_EASED : ctx.eased.filter((e) => step.tags.includes(e.tag));
 	const missing = missingFor(step, ctx);
 	const positions = positionsFor(step, ctx);
 	const demand = whole(nominal);
 	// Written out rather than spread: this object is made for every step of every fit.
-	const answer = (verdict: Verdict, limiting: readonly Limiting[], unlock: StepFit['unlock'], setup: SolvedSetup | null, demandSetUp: Demand | null): StepFit => ({ step: step.id, verdict, demand, limiting, unmeasured, assumed, setup, demandSetUp, unlock, seen, withheld, missing, positions });
+	const answer = (verdict: Verdict, limiting: readonly Limiting[], unlock: StepFit['unlock'], setup: SolvedSetup | null, demandSetUp: Demand | null): StepFit => ({ step: step.id, verdict, demand, limiting, unmeasured, assumed, setup, demandSetUp, unlock, seen, withheld, eased, missing, positions });
 	if (withheld.length > 0 || missing.length > 0 || positions.some((p) => p.answer === 'no')) return answer('blocked', close, null, null, null);
 	const protocolShort = over.some((l) => l.by === 'protocol');
 	if (seen !== null && !protocolShort) return answer('fits', close, null, null, null);

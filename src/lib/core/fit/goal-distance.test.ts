@@ -1,7 +1,7 @@
 /** Goals as points: what daily life asks (published ranges, from memory), edges and centimetres to go, what a range would unlock. */
 import { describe, expect, it } from 'vitest';
 import { ACTIVITIES, activity } from '../../catalogue/activities.ts';
-import { squat } from '../../catalogue/squat.ts';
+import { FAMILIES } from '../../catalogue/families.ts';
 import { bodyOf } from '../body/body.ts';
 import type { Envelope } from '../client/envelope.ts';
 import { taskAnswer, taskRanges, type TaskDemand } from '../client/goal.ts';
@@ -11,7 +11,7 @@ import { fitFamily } from './fit.ts';
 import { goalDistance, pathLength } from './goal-distance.ts';
 import { retestPlan, unlocks } from './unlocks.ts';
 
-const family: ExerciseFamily = squat;
+const family = FAMILIES.squat as ExerciseFamily;
 const TODAY = '2026-03-12';
 const at = (tolerable: number, date = TODAY) => ({ painFree: tolerable - 10, tolerable, end: tolerable + 10, date, loaded: false });
 const envelope = (knee: number, fold = 135, ankle = 40): Envelope => ({ kneeFlexion: { left: at(155), right: at(knee) }, thighTrunkFlexion: { left: at(fold), right: at(fold) }, weightBearingDorsiflexion: { left: at(ankle), right: at(ankle) } });

@@ -46,9 +46,11 @@ export function solverLimits(limits: readonly AxisLimit[], step: Step, ctx: FitC
 function tightestOf(limits: readonly AxisLimit[], step: Step, ctx: FitContext, withError: boolean): Limits {
 	const out: { -readonly [K in keyof Limits]: number } = {};
 	for (const l of limits) {
-		if (l.kind !== 'known') continue;
 		const key = KEY[l.axis];
-		const usable = l.limit - l.margin - (withError ? errorOf(l.axis, step, ctx) : 0);
+		const error = errorOf(l.axis, step, ctx);
+		const tolerated = l.kind === 'known' ? l.limit - l.margin - (withError ? error : 0) : Infinity;
+		const usable = l.allowed === undefined ? tolerated : Math.min(tolerated, l.allowed.maxDeg - error);
+		if (usable === Infinity) continue;
 		const so = out[key];
 		if (so === undefined || usable < so) out[key] = usable;
 	}

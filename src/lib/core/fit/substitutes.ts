@@ -68,15 +68,28 @@ export interface Planned {
 	readonly pick: Candidate | null;
 }
 
-/** For each purpose the hardest free step that has it first, else any that serves it; each step at most once. */
-export function planFor(purposes: readonly Purpose[], all: readonly Candidate[], avoid: Avoid = {}): readonly Planned[] {
+/** Where a client begins on a ladder: the step they are on, else the first free one in its order; never the hardest that fits. */
+function startsFor(purpose: Purpose, free: readonly Candidate[], now: ReadonlySet<string>): readonly Candidate[] {
+	const first = new Map<string, Candidate>();
+	for (const c of free) {
+		if (!servesOf(c.family, c.step).includes(purpose)) continue;
+		if (now.has(c.step.id) || !first.has(c.family.id)) first.set(c.family.id, c);
+	}
+	return [...first.values()];
+}
+
+/**
+ * A plan to begin with: for each purpose the entry of a ladder that has it first, else of any that serves it; each step at most once. `now` are the
+ * steps that are prescribed: where the client already is, the plan stays.
+ */
+export function planFor(purposes: readonly Purpose[], all: readonly Candidate[], avoid: Avoid = {}, now: ReadonlySet<string> = new Set()): readonly Planned[] {
 	const used = new Set<string>();
 	const free = all.filter((c) => isFree(c, avoid));
 	return purposes.map((purpose): Planned => {
-		const fitting = free.filter((c) => !used.has(c.step.id) && servesOf(c.family, c.step).includes(purpose));
-		const rank = (c: Candidate): number => servesOf(c.family, c.step).indexOf(purpose);
-		const best = [...fitting].sort((a, b) => Math.min(rank(a), 2) - Math.min(rank(b), 2) || hardness(b.step) - hardness(a.step))[0] ?? null;
-		if (best !== null) used.add(best.step.id);
-		return { purpose, pick: best };
+		const rank = (c: Candidate): number => Math.min(servesOf(c.family, c.step).indexOf(purpose), 2);
+		const starts = startsFor(purpose, free.filter((c) => !used.has(c.step.id)), now);
+		const pick = [...starts].sort((a, b) => rank(a) - rank(b) || Number(now.has(b.step.id)) - Number(now.has(a.step.id)) || hardness(a.step) - hardness(b.step))[0] ?? null;
+		if (pick !== null) used.add(pick.step.id);
+		return { purpose, pick };
 	});
 }

@@ -19,7 +19,15 @@ export const SYMPTOMS = [
 	'dizziness',
 	'faintness',
 	'chest-pain',
-	'breathless'
+	'breathless',
+	'tingling',
+	'face-arm-speech',
+	'cold-limb',
+	'calf-swelling',
+	'pop-and-swelling',
+	'no-straight-raise',
+	'wound',
+	'pregnancy-stop'
 ] as const;
 export type Symptom = (typeof SYMPTOMS)[number];
 
@@ -68,8 +76,14 @@ export interface Session {
 	readonly soreness?: number;
 	readonly sorenessOver72h?: boolean;
 	readonly confidence?: number;
-	readonly feltMuscle?: boolean;
-	readonly feltJoint?: boolean;
+	/** Was the work felt in the muscle it is meant for, and in which joint if in one: `none` where it was asked and in none. */
+	readonly felt?: { readonly muscle?: boolean; readonly joint?: string };
+	/** Of the symptoms, those that are as usual: agreed by a licensed user. One that is not named is new. */
+	readonly asUsual?: readonly Symptom[];
+	/** Done while it was suspended, or past a limit: counts for pain and alarms, never for a streak. */
+	readonly againstAdvice?: boolean;
+	/** Done at the dose of a lighter day: never incomplete, outside the streak. */
+	readonly lighter?: boolean;
 	/** Known from the prescription it was logged under; left out, dates decide. */
 	readonly sinceChange?: boolean;
 }
@@ -83,6 +97,23 @@ export interface Morning {
 	/** Tendons: pain of the same provocation test. */
 	readonly provocation?: number;
 	readonly recalled?: boolean;
+	/** Fever or feeling ill that day. */
+	readonly fever?: boolean;
+	/** One calf newly swollen, tender or warm. */
+	readonly calf?: boolean;
+	/** Asked of a hot joint: it can hardly be moved or stood on. */
+	readonly cannotStand?: boolean;
+}
+
+/** What an arrival card said, as far as decisions ask. */
+export interface ArrivedDay {
+	readonly date: Day;
+	/** Nothing but pain at its usual was reported. */
+	readonly clean: boolean;
+	readonly unwell: boolean;
+	readonly fell: boolean;
+	/** Regions with new swelling, or pain that closed them for the day. */
+	readonly closed: readonly Region[];
 }
 
 export interface RecordedEvent {

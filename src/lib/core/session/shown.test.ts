@@ -14,13 +14,14 @@ describe('what a session shows', () => {
 		expect(shownIn('x', 'left', session({ observed: false }))).toEqual([]);
 	});
 	it('clean work of the treated side, never more than was done, with the hardest effort', () => {
-		expect(shownIn('x', 'left', session())).toEqual([{ step: 'x', side: 'left', cleanReps: [9, 8], effortMax: 6, faults: {}, felt: true }]);
+		expect(shownIn('x', 'left', session())).toEqual([{ step: 'x', side: 'left', cleanReps: [9, 8], effortMax: 6, faults: {} }]);
 		expect(shownIn('x', null, session())[0]?.side).toBe('both');
 		expect(shownIn('x', 'left', session({ sets: [{ reps: 5 }], confidence: 4 }))[0]).toMatchObject({ cleanReps: [0], effortMax: undefined, confidence: 4 });
 	});
-	it('work not felt in a quarter of the sets is not felt', () => {
-		const felt = (share: number) => shownIn('x', 'left', session({ faults: { 'work-not-felt': share } }))[0]?.felt;
-		expect([felt(0.24), felt(0.25)]).toEqual([true, false]);
+	it('only a yes is felt: not asked is not yes, in a joint is not in the muscle', () => {
+		const felt = (f: Session['felt'], share = 0) => shownIn('x', 'left', session({ ...(f === undefined ? {} : { felt: f }), faults: { 'work-not-felt': share } }))[0]?.felt;
+		expect([felt(undefined), felt({ joint: 'none' }), felt({ muscle: true }), felt({ muscle: true, joint: 'none' }), felt({ muscle: true, joint: 'knee' }), felt({ muscle: false })]).toEqual([undefined, undefined, true, true, false, false]);
+		expect([felt({ muscle: true }, 0.24), felt({ muscle: true }, 0.25)]).toEqual([true, false]);
 	});
 	it('the other leg apart: marked where one is treated, a plain right leg where neither is', () => {
 		const both = session({ sets: [{ reps: 10, cleanReps: 6, otherClean: 10 }, { reps: 10, cleanReps: 6 }] });

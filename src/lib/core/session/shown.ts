@@ -10,7 +10,7 @@ const NOT_FELT_SHARE = 0.25;
 /** Nothing, where nobody saw it. `treated` is the side the exercise is for; null where it is for none, or both. */
 export function shownIn(step: string, treated: Side | null, session: Session): readonly Shown[] {
 	if (!session.observed) return [];
-	const { faults = {}, confidence, sets } = session;
+	const { faults = {}, confidence, felt, sets } = session;
 	const apart = sets.some((s) => s.otherClean !== undefined);
 	const legs = legsOf(treated);
 	const own: Shown = {
@@ -19,7 +19,7 @@ export function shownIn(step: string, treated: Side | null, session: Session): r
 		cleanReps: sets.map((s) => Math.min(s.cleanReps ?? 0, s.reps)),
 		effortMax: hardestEffort(session),
 		faults,
-		felt: (faults['work-not-felt'] ?? 0) < NOT_FELT_SHARE,
+		...(felt?.muscle === undefined ? {} : { felt: felt.muscle && (felt.joint ?? 'none') === 'none' && (faults['work-not-felt'] ?? 0) < NOT_FELT_SHARE }),
 		...(confidence === undefined ? {} : { confidence })
 	};
 	if (!apart) return [own];

@@ -19,7 +19,10 @@ export function hardestEffort(s: Session): number | undefined {
 	return hardest;
 }
 
-/** Share of the repetitions done before the first fault of their set; undefined when any set does not say. */
+/**
+ * Share of the repetitions done before the first fault of their set; undefined when any set does not say. A fault that was seen while every
+ * repetition is called clean takes its own share off: the careful side of a contradiction.
+ */
 export function cleanShare(s: Session): number | undefined {
 	let reps = 0;
 	let clean = 0;
@@ -28,7 +31,8 @@ export function cleanShare(s: Session): number | undefined {
 		reps += set.reps;
 		clean += Math.min(set.cleanReps, set.reps);
 	}
-	return reps === 0 ? undefined : clean / reps;
+	if (reps === 0) return undefined;
+	return clean < reps ? clean / reps : 1 - Math.max(0, ...Object.values(s.faults ?? {}));
 }
 
 export const painIn = (s: Session, region: Region): Session['pains'][number] | undefined => s.pains.find((p) => p.region === region);

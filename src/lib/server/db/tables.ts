@@ -51,9 +51,11 @@ export interface Tables {
 	};
 	screening: Appended & { client_id: string; local_day: Days; complete: boolean; answers: Json; version?: string | null };
 	flag: Appended & { client_id: string; local_day: Days; code: string; region: string | null; severity: string; urgency?: string | null };
-	flag_closing: Appended & { flag_id: string; local_day: Days; note: string; closed_by?: string; cleared_by?: string | null; cleared_on?: Days | null; document?: string | null };
-	surgery: Appended & { client_id: string; region: string; local_day: Days; limits_entered: boolean };
-	protocol_limit: Appended & { client_id: string; axis: string; side: string; max_tenths: number; source: string; review_on: Days | null; lifted: boolean };
+	flag_closing: Appended & { flag_id: string; local_day: Days; note: string; closed_by?: string; cleared_by?: string | null; cleared_on?: Days | null; document?: string | null; mistaken?: boolean };
+	surgery: Appended & { client_id: string; region: string; local_day: Days; limits_entered: boolean; operation?: string | null; no_limits_by?: string | null; entered_on?: Days | null };
+	protocol: Appended & { client_id: string; surgery_id: string; source: string; review_on: Days | null; phases: Json };
+	known_symptom: Appended & { client_id: string; region: string; symptom: string; until: Days; local_day: Days };
+	protocol_limit: Appended & { client_id: string; axis: string; side: string; min_tenths?: number | null; max_tenths: number | null; applies?: string; local_day?: Days | null; source: string; review_on: Days | null; lifted: boolean };
 	measurement: Appended & {
 		client_id: string;
 		axis: string;
@@ -81,6 +83,7 @@ export interface Tables {
 		kind: string;
 		restores_id: string | null;
 		decision_id: string | null;
+		passed_over?: Json;
 	};
 	visit: Appended & { client_id: string; local_day: Days; tz: string; started_at: Date; observed: boolean };
 	exercise_log: Appended & {
@@ -100,6 +103,11 @@ export interface Tables {
 		incomplete_because: string | null;
 		soreness: number | null;
 		confidence: number | null;
+		felt?: Json | null;
+		as_usual?: Json | null;
+		soreness_over_72h?: boolean | null;
+		against_advice?: boolean;
+		lighter?: boolean;
 	};
 	checkin: Appended & {
 		client_id: string;
@@ -111,6 +119,9 @@ export interface Tables {
 		swelling: string | null;
 		provocation: number | null;
 		recalled: boolean;
+		fever?: boolean | null;
+		calf?: boolean | null;
+		cannot_stand?: boolean | null;
 	};
 	day_event: Appended & { client_id: string; local_day: Days; kind: string };
 	decision: Appended & {
@@ -143,7 +154,8 @@ export interface Tables {
 	goal: Appended & { client_id: string; activity: string; label: string; local_day: Days; score: number; confidence: number | null; side: string | null; point: Json | null };
 	test_result: Appended & { client_id: string; test: string; side: string | null; value_hundredths: number; extras: Json; method: string; local_day: Days };
 	questionnaire_total: Appended & { client_id: string; instrument: string; version: string; total_hundredths: number; local_day: Days };
-	arrival: Appended & { client_id: string; local_day: Days; pains: Json; fever: string; fall: string; new_swelling: string; answer: string };
+	arrival: Appended & { client_id: string; local_day: Days; pains: Json; fever: string; fall: string; new_swelling: string; answer: string; said?: Json; opened_by?: string | null };
 	own_family: Appended & { family: string; content: Json; local_day: Days };
+	receipt: Appended & { verb: string; client_id: string | null; outcome: Json };
 	access_log: Appended & { client_id: string; what: string };
 }

@@ -2,7 +2,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { as, client, cloneOf, type TestDatabase } from '../../../../tests/database.ts';
-import { loadRecords } from '../usecase/record.ts';
+import { loadRecords } from '../record/load.ts';
 import { showClient } from '../usecase/show-client.ts';
 import { append } from './append.ts';
 import { open, refusePowerfulRole } from './connect.ts';

@@ -4,7 +4,7 @@ import { headView } from '../usecase/head-view.ts';
 import type { HeadView } from '#lib/contract/view.ts';
 import type { Context } from '../usecase/actor.ts';
 import { newId } from '../usecase/new-id.ts';
-import type { ClientRecord } from '../usecase/record.ts';
+import type { ClientRecord } from '../record/load.ts';
 import { showClient, type PracticeTransaction } from '../usecase/show-client.ts';
 
 export function contextIn(locals: App.Locals): Context {

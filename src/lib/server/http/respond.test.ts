@@ -1,8 +1,8 @@
 /** Refusals as answers: the right status, the field, and everything that was typed. */
 import { describe, expect, it } from 'vitest';
 import { ok, refuse } from '../../core/base/result.ts';
-import { allow, conflict, ConflictError, invalid, notFound, type Actor } from '../usecase/actor.ts';
-import { catchConflict, orError, refusal, refuseField } from './respond.ts';
+import { allow, conflict, invalid, notFound, type Actor } from '../usecase/actor.ts';
+import { orError, refusal, refuseField } from './respond.ts';
 
 const form = (): FormData => {
 	const f = new FormData();
@@ -24,9 +24,7 @@ describe('a refused form', () => {
 		expect(status(notFound as never)).toBe(404);
 		expect(status(refuse({ why: 'not-allowed', message: 'x' }) as never)).toBe(403);
 	});
-	it('a conflict found half-way is an answer; another fault stays a fault', async () => {
-		expect(await catchConflict(() => Promise.reject(new ConflictError('somebody was first')))).toMatchObject({ ok: false, refusal: { why: 'conflict', message: 'somebody was first' } });
-		await expect(catchConflict(() => Promise.reject(new Error('broken pipe')))).rejects.toThrow('broken pipe');
+	it('an allowed value comes through, a refused page says why', () => {
 		expect(orError(ok(7))).toBe(7);
 		expect(() => orError(notFound)).toThrow();
 	});

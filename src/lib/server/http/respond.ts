@@ -1,6 +1,6 @@
 /** Refusals of use-cases as answers of pages. */
 import { error, fail, type ActionFailure } from '@sveltejs/kit';
-import { conflict, ConflictError, type Outcome, type Refused, type Why } from '../usecase/actor.ts';
+import type { Outcome, Refused, Why } from '../usecase/actor.ts';
 
 const STATUS: Readonly<Record<Why, number>> = { invalid: 422, 'not-allowed': 403, 'not-found': 404, conflict: 409 };
 
@@ -16,18 +16,11 @@ export const typedIn = (form: FormData): Record<string, string> => Object.fromEn
 export const refusal = (form: FormData, r: Refused): ActionFailure<FormRefusal> => fail(STATUS[r.why], { field: r.field ?? '', message: r.message, typed: typedIn(form) });
 export const refuseField = (form: FormData, field: string, message: string): ActionFailure<FormRefusal> => fail(422, { field, message, typed: typedIn(form) });
 
+/** The first thing that a form's shape refuses, at its field. */
+export const refuseFirst = (form: FormData, error: { readonly issues: readonly { readonly path: readonly PropertyKey[]; readonly message: string }[] }): ActionFailure<FormRefusal> => refuseField(form, String(error.issues[0]?.path[0] ?? ''), error.issues[0]?.message ?? '');
+
 /** The value of a page's use-case, or the page that says why not. */
 export function orError<T>(outcome: Outcome<T>): T {
 	if (outcome.ok) return outcome.value;
 	error(STATUS[outcome.refusal.why], outcome.refusal.message);
-}
-
-/** A conflict found half-way rolled everything back; it is an answer, not a fault. */
-export async function catchConflict<T>(work: () => Promise<Outcome<T>>): Promise<Outcome<T>> {
-	try {
-		return await work();
-	} catch (e) {
-		if (e instanceof ConflictError) return conflict(e.message);
-		throw e;
-	}
 }

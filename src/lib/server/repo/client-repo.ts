@@ -1,7 +1,10 @@
 /** Who a client is and what stands before everything: setting, screening, flags, surgery, protocol limits. One query. */
 import { sql } from 'kysely';
 import type { Side } from '#lib/core/body/axis.ts';
-import type { LimitAxis } from '#lib/core/client/protocol.ts';
+import type { ArrivalAnswer, ArrivalKept } from '#lib/core/decision/arrival.ts';
+import type { ProtocolWhen } from '#lib/core/client/envelope.ts';
+import type { LimitAxis, Phase } from '#lib/core/client/protocol.ts';
+import type { Symptom } from '#lib/core/session/record.ts';
 import type { ScreenAnswers, Severity, Urgency } from '#lib/core/client/screening.ts';
 import type { Sex } from '#lib/core/measure/range-kind.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
@@ -51,16 +54,54 @@ export interface Flag {
 	readonly day: Day;
 	readonly open: boolean;
 	readonly closedOn: Day | null;
-	readonly closing: { readonly by: 'licensed' | 'external'; readonly note: string; readonly clearedBy: string | null; readonly clearedOn: Day | null; readonly document: string | null } | null;
+	readonly closing: { readonly by: 'licensed' | 'external'; readonly mistaken: boolean; readonly note: string; readonly clearedBy: string | null; readonly clearedOn: Day | null; readonly document: string | null } | null;
 }
 
 export interface Limit {
 	readonly id: string;
 	readonly axis: LimitAxis;
 	readonly side: Side;
-	readonly maxDeg: number;
+	readonly minDeg?: number;
+	readonly maxDeg?: number;
+	readonly when: ProtocolWhen;
 	readonly source: string;
 	readonly reviewOn: Day | null;
+	/** Day it was entered; it restarts the streaks of its region. */
+	readonly since: Day | null;
+}
+
+/** An operation with the protocol that stands for it. */
+export interface Surgery {
+	readonly id: string;
+	readonly region: string;
+	readonly date: Day;
+	readonly operation: string | null;
+	readonly limitsEntered: boolean;
+	/** Who said, and when, that no limits hold. */
+	readonly noLimits: string | null;
+	/** Day it was entered; it restarts the streaks of its region. */
+	readonly enteredOn: Day | null;
+	readonly protocol: { readonly id: string; readonly source: string; readonly reviewOn: Day | null; readonly phases: readonly Phase[] } | null;
+}
+
+/** What an arrival card closed and said, as it was kept; older cards say nothing of it. */
+export type ArrivalSaid = Partial<ArrivalKept>;
+
+export interface Arrived {
+	readonly id: string;
+	readonly day: Day;
+	readonly answer: ArrivalAnswer;
+	readonly said: ArrivalSaid;
+	/** Why a licensed user opened the day all the same. */
+	readonly openedBecause: string | null;
+	readonly pains: readonly { readonly region: string; readonly now?: number }[];
+}
+
+/** A symptom that a licensed user agreed is as usual for this client, until a day. */
+export interface KnownSymptom {
+	readonly region: string;
+	readonly symptom: Symptom;
+	readonly until: Day;
 }
 
 export interface ClientHead {
@@ -74,7 +115,10 @@ export interface ClientHead {
 	readonly setting: Setting;
 	readonly screening: { readonly date: Day; readonly complete: boolean; readonly answers: ScreenAnswers } | null;
 	readonly flags: readonly Flag[];
-	readonly surgery: readonly { readonly id: string; readonly region: string; readonly date: Day; readonly limitsEntered: boolean }[];
+	readonly surgery: readonly Surgery[];
+	readonly known: readonly KnownSymptom[];
+	/** Arrival cards of the last two months that stand, oldest first. */
+	readonly arrivals: readonly Arrived[];
 	readonly limits: readonly Limit[];
 }
 
@@ -89,14 +133,17 @@ interface Row {
 	setting: { id: string; technique: Technique | null; policy_id: PolicyId; policy_version: string; height_mm: number; mass_g: number; shank_mm: number | null; thigh_mm: number | null; front_of_knee: boolean; goal: string | null; usual: Setting['usual']; units: Units; language: string; home_kit: string[]; days: number[]; minutes: number | null; trunk_mm: number | null; foot_mm: number | null; shoe_heel_mm: number | null; positions: Setting['positions']; clearances: Clearance[]; brace: Brace } | null;
 	screening: { local_day: string; complete: boolean; answers: ScreenAnswers } | null;
 	flags: { id: string; code: string; region: string | null; severity: Severity; urgency: Urgency | null; local_day: string; closing: ClosingRow | null }[];
-	surgery: { id: string; region: string; local_day: string; limits_entered: boolean }[];
-	limits: { id: string; axis: LimitAxis; side: Side; max_tenths: number; source: string; review_on: string | null }[];
+	surgery: { id: string; region: string; local_day: string; limits_entered: boolean; operation: string | null; no_limits_by: string | null; entered_on: string | null; protocol: { id: string; source: string; review_on: string | null; phases: readonly Phase[] } | null }[];
+	limits: { id: string; axis: LimitAxis; side: Side; min_tenths: number | null; max_tenths: number | null; applies: ProtocolWhen; source: string; review_on: string | null; local_day: string | null }[];
+	known: KnownSymptom[];
+	arrivals: { id: string; local_day: string; answer: ArrivalAnswer; said: ArrivalSaid; opened_by: string | null; pains: readonly { region: string; now?: number }[] }[];
 }
 
 interface ClosingRow {
 	local_day: string;
 	note: string;
 	closed_by: 'licensed' | 'external';
+	mistaken: boolean;
 	cleared_by: string | null;
 	cleared_on: string | null;
 	document: string | null;
@@ -109,7 +156,13 @@ export async function clientHeads(t: PracticeTransaction, clientId?: string): Pr
 			(select to_jsonb(s) from client_setting s where s.practice_id = c.practice_id and s.client_id = c.id and ${isHead('client_setting', 's')} order by s.recorded_at desc limit 1) as setting,
 			(select to_jsonb(s) from screening s where s.practice_id = c.practice_id and s.client_id = c.id and ${isHead('screening', 's')} order by s.local_day desc, s.recorded_at desc limit 1) as screening,
 			coalesce((select jsonb_agg(to_jsonb(f) || jsonb_build_object('closing', (select to_jsonb(k) from flag_closing k where k.practice_id = f.practice_id and k.flag_id = f.id)) order by f.local_day) from flag f where f.practice_id = c.practice_id and f.client_id = c.id and ${isHead('flag', 'f')}), '[]') as flags,
-			coalesce((select jsonb_agg(to_jsonb(s) order by s.local_day) from surgery s where s.practice_id = c.practice_id and s.client_id = c.id and ${isHead('surgery', 's')}), '[]') as surgery,
+			coalesce((with recursive chain as (
+				select s.id, s.id as root from surgery s where s.practice_id = c.practice_id and s.client_id = c.id and s.replaces_id is null
+				union all select s.id, k.root from surgery s join chain k on s.practice_id = c.practice_id and s.replaces_id = k.id)
+				select jsonb_agg(to_jsonb(s) || jsonb_build_object('protocol', (select to_jsonb(p) from protocol p where p.practice_id = c.practice_id and p.surgery_id = k.root and ${isHead('protocol', 'p')} limit 1)) order by s.local_day)
+				from chain k join surgery s on s.practice_id = c.practice_id and s.id = k.id where ${isHead('surgery', 's')}), '[]') as surgery,
+			coalesce((select jsonb_agg(jsonb_build_object('id', a.id, 'local_day', a.local_day, 'answer', a.answer, 'said', a.said, 'opened_by', a.opened_by, 'pains', a.pains) order by a.local_day, a.recorded_at) from arrival a where a.practice_id = c.practice_id and a.client_id = c.id and ${isHead('arrival', 'a')}), '[]') as arrivals,
+			coalesce((select jsonb_agg(jsonb_build_object('region', k.region, 'symptom', k.symptom, 'until', k.until) order by k.recorded_at) from known_symptom k where k.practice_id = c.practice_id and k.client_id = c.id and ${isHead('known_symptom', 'k')}), '[]') as known,
 			coalesce((select jsonb_agg(to_jsonb(l) order by l.axis, l.side) from protocol_limit l where l.practice_id = c.practice_id and l.client_id = c.id and ${isHead('protocol_limit', 'l')} and not l.lifted), '[]') as limits
 		from client c join person p on p.practice_id = c.practice_id and p.client_id = c.id
 		where c.status = 'active' and ${ofClient('c', clientId, 'id')}
@@ -153,16 +206,41 @@ function headOf(r: Row): ClientHead {
 		},
 		screening: r.screening === null ? null : { date: r.screening.local_day, complete: r.screening.complete, answers: r.screening.answers },
 		flags: r.flags.map(flagOf),
-		surgery: r.surgery.map((x) => ({ id: x.id, region: x.region, date: x.local_day, limitsEntered: x.limits_entered })),
-		limits: r.limits.map((l) => ({ id: l.id, axis: l.axis, side: l.side, maxDeg: l.max_tenths / 10, source: l.source, reviewOn: l.review_on }))
+		surgery: r.surgery.map(surgeryOf),
+		known: r.known,
+		arrivals: r.arrivals.map((a) => ({ id: a.id, day: a.local_day, answer: a.answer, said: a.said, openedBecause: a.opened_by, pains: a.pains })),
+		limits: r.limits.map(limitOf)
 	};
 }
+
+const limitOf = (l: Row['limits'][number]): Limit => ({
+	id: l.id,
+	axis: l.axis,
+	side: l.side,
+	...(l.min_tenths === null ? {} : { minDeg: l.min_tenths / 10 }),
+	...(l.max_tenths === null ? {} : { maxDeg: l.max_tenths / 10 }),
+	when: l.applies,
+	source: l.source,
+	reviewOn: l.review_on,
+	since: l.local_day
+});
+
+const surgeryOf = (s: Row['surgery'][number]): Surgery => ({
+	id: s.id,
+	region: s.region,
+	date: s.local_day,
+	operation: s.operation,
+	limitsEntered: s.limits_entered,
+	noLimits: s.no_limits_by,
+	enteredOn: s.entered_on,
+	protocol: s.protocol === null ? null : { id: s.protocol.id, source: s.protocol.source, reviewOn: s.protocol.review_on, phases: s.protocol.phases }
+});
 
 const cmOf = (mm: number | null): number | null => (mm === null ? null : mm / 10);
 const mmOf = (cm: number | null): number | null => (cm === null ? null : Math.round(cm * 10));
 
 function flagOf({ id, code, region, severity, urgency, local_day: day, closing: k }: Row['flags'][number]): Flag {
-	const closing = k === null ? null : { by: k.closed_by, note: k.note, clearedBy: k.cleared_by, clearedOn: k.cleared_on, document: k.document };
+	const closing = k === null ? null : { by: k.closed_by, mistaken: k.mistaken, note: k.note, clearedBy: k.cleared_by, clearedOn: k.cleared_on, document: k.document };
 	return { id, code, region, severity, urgency, day, open: k === null, closedOn: k === null ? null : k.local_day, closing };
 }
 

@@ -22,15 +22,18 @@ interface Row {
 	stiffness_min: number | null;
 	provocation: number | null;
 	recalled: boolean | null;
+	fever: boolean | null;
+	calf: boolean | null;
+	cannot_stand: boolean | null;
 	kind: RecordedEvent['kind'] | null;
 }
 
 export async function days(t: PracticeTransaction, clientId?: string): Promise<readonly DayRecord[]> {
 	const { rows } = await sql<Row>`
-		select 'morning' as what, c.id, c.client_id, c.local_day, c.region, c.pain, c.swelling, c.stiffness_min, c.provocation, c.recalled, null as kind
+		select 'morning' as what, c.id, c.client_id, c.local_day, c.region, c.pain, c.swelling, c.stiffness_min, c.provocation, c.recalled, c.fever, c.calf, c.cannot_stand, null as kind
 		from checkin c where c.moment = 'morning' and ${isHead('checkin', 'c')} and ${ofClient('c', clientId)}
 		union all
-		select 'event', e.id, e.client_id, e.local_day, null, null, null, null, null, null, e.kind
+		select 'event', e.id, e.client_id, e.local_day, null, null, null, null, null, null, null, null, null, e.kind
 		from day_event e where ${isHead('day_event', 'e')} and ${ofClient('e', clientId)}
 		order by 4, 2`.execute(t.trx);
 	return rows.map((r) => ({
@@ -38,7 +41,7 @@ export async function days(t: PracticeTransaction, clientId?: string): Promise<r
 		checkinId: r.what === 'morning' ? r.id : null,
 		morning:
 			r.what === 'morning'
-				? (withoutNulls({ date: r.local_day, region: r.region, pain: r.pain, swelling: r.swelling, stiffnessMin: r.stiffness_min, provocation: r.provocation, ...(r.recalled ? { recalled: true } : {}) }) as Morning)
+				? (withoutNulls({ date: r.local_day, region: r.region, pain: r.pain, swelling: r.swelling, stiffnessMin: r.stiffness_min, provocation: r.provocation, fever: r.fever, calf: r.calf, cannotStand: r.cannot_stand, ...(r.recalled ? { recalled: true } : {}) }) as Morning)
 				: null,
 		event: r.what === 'event' && r.kind !== null ? { date: r.local_day, kind: r.kind } : null
 	}));

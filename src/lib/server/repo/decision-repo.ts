@@ -32,6 +32,7 @@ export interface SignedDecision {
 	readonly outcome: Outcome;
 	readonly reason: string | null;
 	readonly by: string;
+	readonly byId: string;
 	readonly undone: boolean;
 	/** A session or morning it may have rested on was corrected or taken out afterwards. */
 	readonly recordChanged: boolean;
@@ -52,6 +53,7 @@ interface Row {
 	outcome: Outcome;
 	reason: string | null;
 	member: string | null;
+	written_by: string;
 	undone: boolean;
 	record_changed: boolean;
 	recorded_at: Date;
@@ -60,7 +62,7 @@ interface Row {
 /** Newest first; rows that only record an undoing are folded into what they undid. */
 export async function decisions(t: PracticeTransaction, clientId?: string): Promise<readonly SignedDecision[]> {
 	const { rows } = await sql<Row>`
-		select d.id, d.client_id, d.exercise_id, d.local_day, d.based_on, d.inputs_hash, d.inputs, d.versions, d.proposal, d.answer, d.outcome, d.reason, m.name as member, d.recorded_at,
+		select d.id, d.client_id, d.exercise_id, d.local_day, d.based_on, d.inputs_hash, d.inputs, d.versions, d.proposal, d.answer, d.outcome, d.reason, d.written_by, m.name as member, d.recorded_at,
 			exists (select 1 from decision u where u.practice_id = d.practice_id and u.replaces_id = d.id and u.answer = 'undone') as undone,
 			exists (select 1 from exercise_log v join exercise_log o on o.practice_id = v.practice_id and o.id = v.replaces_id
 				where v.practice_id = d.practice_id and v.exercise_id = d.exercise_id and o.recorded_at <= d.recorded_at and v.recorded_at > d.recorded_at)
@@ -82,6 +84,7 @@ export async function decisions(t: PracticeTransaction, clientId?: string): Prom
 		outcome: r.outcome,
 		reason: r.reason,
 		by: r.member ?? 'unknown',
+		byId: r.written_by,
 		undone: r.undone,
 		recordChanged: r.record_changed,
 		recordedAt: r.recorded_at

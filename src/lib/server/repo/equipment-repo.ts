@@ -31,7 +31,7 @@ interface Row {
 export async function room(t: PracticeTransaction): Promise<Room> {
 	const { rows } = await sql<Row>`select
 		coalesce((select jsonb_agg(to_jsonb(e)) from equipment e where e.count > 0), '[]') as equipment,
-		coalesce((select jsonb_agg(to_jsonb(d)) from delegation d where d.member_id = ${t.memberId} and not d.voided), '[]') as delegations,
+		coalesce((select jsonb_agg(to_jsonb(d)) from delegation d where d.practice_id = ${t.practiceId} and d.member_id = ${t.memberId} and ${isHead('delegation', 'd')}), '[]') as delegations,
 		coalesce((select jsonb_agg(f.content order by f.family) from own_family f where ${isHead('own_family', 'f')}), '[]') as own`.execute(t.trx);
 	const { equipment = [], delegations = [], own = [] } = rows[0] ?? {};
 	const cm = (kind: string): number[] => equipment.filter((e) => e.kind === kind).map((e) => (e.mm ?? 0) / 10).sort((a, b) => a - b);

@@ -31,6 +31,9 @@ export interface Prescription {
 	readonly replaces: string | null;
 	readonly restores: string | null;
 	readonly decisionId: string | null;
+	/** What a licensed user passed over with the reason, by the keys of breaks and gates. */
+	readonly passedOver: readonly string[];
+	readonly reason: string | null;
 }
 
 export interface Exercise {
@@ -51,7 +54,7 @@ interface Row {
 	region: string;
 	side: Side | null;
 	purpose: string;
-	prescriptions: { id: string; local_day: string; step: string; dose: PrescribedDose; setup: SolvedSetup | null; snapshot: Snapshot; state: Prescription['state']; kind: PrescriptionKind; replaces_id: string | null; restores_id: string | null; decision_id: string | null }[];
+	prescriptions: { id: string; local_day: string; step: string; dose: PrescribedDose; setup: SolvedSetup | null; snapshot: Snapshot; state: Prescription['state']; kind: PrescriptionKind; replaces_id: string | null; restores_id: string | null; decision_id: string | null; passed_over: readonly string[]; reason: string | null }[];
 }
 
 export async function exercises(t: PracticeTransaction, clientId?: string): Promise<readonly Exercise[]> {
@@ -78,7 +81,9 @@ export async function exercises(t: PracticeTransaction, clientId?: string): Prom
 				kind: p.kind,
 				replaces: p.replaces_id,
 				restores: p.restores_id,
-				decisionId: p.decision_id
+				decisionId: p.decision_id,
+				passedOver: p.passed_over,
+				reason: p.reason
 			}))
 		)
 	}));

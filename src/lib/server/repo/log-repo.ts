@@ -35,13 +35,18 @@ interface Row {
 	incomplete_because: Session['incompleteBecause'] | null;
 	soreness: number | null;
 	confidence: number | null;
+	felt: Session['felt'] | null;
+	as_usual: Session['asUsual'] | null;
+	soreness_over_72h: boolean | null;
+	against_advice: boolean;
+	lighter: boolean;
 }
 
 /** All logs, oldest first. */
 export async function logs(t: PracticeTransaction, clientId?: string): Promise<readonly Logged[]> {
 	const { rows } = await sql<Row>`
 		select l.id, l.client_id, l.exercise_id, l.prescription_id, l.visit_id, l.written_by, v.local_day, v.observed, l.prescribed, l.sets, l.pains, l.pain_at, l.pain_only_loaded, l.symptoms,
-			l.radiating_lower, l.cauda_equina, l.faults, l.incomplete_because, l.soreness, l.confidence
+			l.radiating_lower, l.cauda_equina, l.faults, l.incomplete_because, l.soreness, l.confidence, l.felt, l.as_usual, l.soreness_over_72h, l.against_advice, l.lighter
 		from exercise_log l join visit v on v.practice_id = l.practice_id and v.id = l.visit_id
 		where ${isHead('exercise_log', 'l')} and ${ofClient('l', clientId)} order by v.local_day, v.started_at, l.recorded_at`.execute(t.trx);
 	return rows.map((r) => ({
@@ -65,7 +70,12 @@ export async function logs(t: PracticeTransaction, clientId?: string): Promise<r
 			faults: r.faults,
 			incompleteBecause: r.incomplete_because,
 			soreness: r.soreness,
-			confidence: r.confidence
+			confidence: r.confidence,
+			felt: r.felt,
+			asUsual: r.as_usual,
+			sorenessOver72h: r.soreness_over_72h,
+			againstAdvice: r.against_advice ? true : null,
+			lighter: r.lighter ? true : null
 		}) as Session
 	}));
 }

@@ -66,11 +66,11 @@ const measurementFrom = (r: MeasurementRow): Measurement => ({
 });
 
 /** The latest of each axis and side; movements that no set-up is solved on stay out. */
-export function measuredEnvelope(all: readonly Measurement[]): Envelope {
+export function measuredEnvelope(all: readonly Measurement[], realChange: (method: string) => number): Envelope {
 	const out: { [A in Axis]?: { [S in Side]?: Tolerated } } = {};
 	for (const m of all) {
 		const axis = AXES.find((a) => a === m.axis);
-		if (axis !== undefined) out[axis] = { ...out[axis], [m.side]: { painFree: m.onset, tolerable: m.tolerable, end: m.end, date: m.day, loaded: m.loaded, from: 'measured' } };
+		if (axis !== undefined) out[axis] = { ...out[axis], [m.side]: { painFree: m.onset, tolerable: m.tolerable, end: m.end, date: m.day, loaded: m.loaded, from: 'measured', realChangeDeg: realChange(m.method) } };
 	}
 	return out;
 }

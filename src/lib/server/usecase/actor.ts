@@ -37,8 +37,8 @@ export const notFound = refuse<Refused>({ why: 'not-found', message: 'There is n
 export const invalid = (field: string, message: string) => refuse<Refused>({ why: 'invalid', field, message });
 export const conflict = (message: string) => refuse<Refused>({ why: 'conflict', message });
 
-/** A conflict found half-way: thrown, so that the transaction rolls back, and answered as a conflict by the page. */
-export class ConflictError extends Error {}
+/** Refused for want of a role, a delegation or a licence. */
+export const refuseFor = (message: string, field?: string) => refuse<Refused>({ why: 'not-allowed', message, ...(field === undefined ? {} : { field }) });
 
 /** Each verb with who may do it. */
 const MAY = {
@@ -53,6 +53,8 @@ const MAY = {
 	'close flag': ['licensed'],
 	'record a clearance': ['trainer', 'licensed'],
 	'set limit': ['licensed'],
+	'agree a known symptom': ['licensed'],
+	'open a closed day': ['licensed'],
 	'choose policy': ['licensed'],
 	'write own steps': ['licensed'],
 	prescribe: ['trainer', 'licensed'],

@@ -6,8 +6,9 @@ import type { Technique } from '#lib/core/posture/problem.ts';
 import { append } from '../db/append.ts';
 import { withoutNulls } from '../db/heads.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-import { clientHeads, lockClient, settingColumns, type ClientHead, type Setting, type Units } from '../repo/client-repo.ts';
-import { allow, conflict, invalid, notFound, type Context, type Outcome } from './actor.ts';
+import { clientHeads, settingColumns, type ClientHead, type Setting, type Units } from '../repo/client-repo.ts';
+import { conflict, invalid, notFound, type Context, type Outcome } from './actor.ts';
+import { command } from './command.ts';
 
 export interface SettingChange {
 	readonly technique?: Technique | null;
@@ -29,12 +30,13 @@ export interface SettingChange {
 	readonly clearances?: Setting['clearances'];
 }
 
-export async function changeSetting(ctx: Context, clientId: string, id: string, change: SettingChange): Promise<Outcome<true>> {
-	const rules = change.technique !== undefined || change.policyId !== undefined || change.clearances !== undefined || change.brace !== undefined;
-	const may = allow(ctx.actor, rules ? 'choose policy' : 'measure');
-	if (!may.ok) return may;
-	return ctx.inPractice(async (t) => {
-		if (!(await lockClient(t, clientId))) return notFound;
+export const changeSetting = (ctx: Context, clientId: string, id: string, change: SettingChange): Promise<Outcome<true>> => changed(ctx, { id, clientId, change });
+
+const changed = command<{ readonly id: string; readonly clientId: string; readonly change: SettingChange }, true>({
+	verb: ({ change: c }) => (c.technique !== undefined || c.policyId !== undefined || c.clearances !== undefined || c.brace !== undefined ? 'choose policy' : 'measure'),
+	id: (c) => c.id,
+	client: (c) => c.clientId,
+	run: async ({ id, clientId, change }, { t }) => {
 		const [head] = await clientHeads(t, clientId);
 		if (head === undefined) return notFound;
 		const s: Setting = { ...head.setting, ...change };
@@ -45,8 +47,8 @@ export async function changeSetting(ctx: Context, clientId: string, id: string, 
 		const usual = Object.values(s.usual).reduce((m, u) => Math.max(m, u.intake ?? 0), 0);
 		if (policy.id === 'pain-free' && usual > 1) return invalid('policyId', `The pain-free policy is not offered with a usual morning of ${usual}; it needs 1 or less.`);
 		return (await replaceSetting(t, head, id, { ...s, policyVersion: policy.version })) === 'conflict' ? conflict('Somebody changed these settings meanwhile; reload to see them.') : ok(true);
-	});
-}
+	}
+});
 
 /** Appends a setting after the one that stands; the same id again writes nothing. */
 export async function replaceSetting(t: PracticeTransaction, head: ClientHead, id: string, next: Omit<Setting, 'id'>, recordedAt?: Date) {

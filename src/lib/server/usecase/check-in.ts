@@ -1,11 +1,19 @@
-/** Next-morning pain and swelling of a chosen day. A second entry for the same day and region corrects the first, with its reason. */
+/**
+ * Next-morning pain and swelling of a chosen day, with what else alarms. A second entry for the same day and region corrects the first, with its
+ * reason. What was reported is answered at once: a hot joint or a swollen calf is seen the same day, and pain may close its region today.
+ */
 import { dayNumber, type Day } from '#lib/core/base/calendar-day.ts';
 import { ok } from '#lib/core/base/result.ts';
-import type { DayEvent, Swelling } from '#lib/core/session/record.ts';
+import { closesRegion } from '#lib/core/decision/pain-zones.ts';
+import { alarmsInMorning, unique, type Raised } from '#lib/core/safety/alarm.ts';
+import type { DayEvent, Morning, Swelling } from '#lib/core/session/record.ts';
 import { append } from '../db/append.ts';
-import { clientHeads, lockClient } from '../repo/client-repo.ts';
 import { days } from '../repo/day-repo.ts';
-import { allow, conflict, invalid, notFound, type Context, type Outcome } from './actor.ts';
+import { conflict, invalid, notFound } from './actor.ts';
+import { command } from './command.ts';
+import { openAlarms } from './open-alarms.ts';
+import { linesOf, usualNow } from '../record/facts-of.ts';
+import { loadRecords, type ClientRecord } from '../record/load.ts';
 
 export interface RegionMorning {
 	readonly id: string;
@@ -14,50 +22,71 @@ export interface RegionMorning {
 	readonly swelling: Swelling;
 	readonly stiffnessMin?: number;
 	readonly provocation?: number;
+	readonly calf?: boolean;
+	readonly cannotStand?: boolean;
 }
 
 export interface NewCheckin {
+	readonly id: string;
 	readonly clientId: string;
 	readonly day: Day;
+	readonly fever?: boolean;
 	readonly regions: readonly RegionMorning[];
 	readonly events: readonly { readonly id: string; readonly kind: DayEvent }[];
 }
 
-const RECALLED_DAYS = 3;
+export interface CheckedIn {
+	readonly corrected: boolean;
+	readonly raised: readonly Raised[];
+	/** Regions whose pain closes them for the day. */
+	readonly closes: readonly string[];
+	readonly fever: boolean;
+}
 
-export async function checkIn(ctx: Context, c: NewCheckin, recordedAt?: Date): Promise<Outcome<{ readonly corrected: boolean }>> {
-	const may = allow(ctx.actor, 'check in');
-	if (!may.ok) return may;
-	const age = dayNumber(ctx.today) - dayNumber(c.day);
-	if (age < 0) return invalid('day', `The morning of ${c.day} has not come yet; today is ${ctx.today}.`);
-	return ctx.inPractice(async (t) => {
-		if (!(await lockClient(t, c.clientId))) return notFound;
-		const [head] = await clientHeads(t, c.clientId);
-		if (head === undefined) return notFound;
+const RECALLED_DAYS = 3;
+const CHANGED = 'This morning was already entered with other values; reload to correct it.';
+
+export const checkIn = command<NewCheckin, CheckedIn>({
+	verb: 'check in',
+	id: (c) => c.id,
+	client: (c) => c.clientId,
+	check: (c, ctx) => (!(dayNumber(c.day) <= dayNumber(ctx.today)) ? invalid('day', `The morning of ${c.day} has not come yet; today is ${ctx.today}.`) : undefined),
+	run: async (c, { t, ctx, recordedAt }) => {
+		const age = dayNumber(ctx.today) - dayNumber(c.day);
+		const [r] = await loadRecords(t, c.clientId);
+		if (r === undefined) return notFound;
 		const known = (await days(t, c.clientId)).filter((d) => d.morning?.date === c.day);
 		let corrected = false;
-		for (const r of c.regions) {
-			if (head.setting.usual[r.region] === undefined) return invalid('region', `${r.region} is not under treatment for this client.`);
-			const before = known.find((k) => k.morning?.region === r.region && k.checkinId !== r.id);
-			const repeated = known.some((k) => k.checkinId === r.id);
-			const row = {
-				id: r.id,
-				client_id: c.clientId,
-				local_day: c.day,
-				moment: 'morning',
-				region: r.region,
-				pain: r.pain,
-				stiffness_min: r.stiffnessMin ?? null,
-				swelling: r.swelling,
-				provocation: r.provocation ?? null,
-				recalled: age >= RECALLED_DAYS,
-				...(before !== undefined && !repeated ? { replaces_id: before.checkinId, reason: 'corrected' } : {})
-			};
-			const written = await append(t, 'checkin', row, recordedAt);
-			if (written === 'conflict') return conflict('This morning was already entered with other values; reload to correct it.');
+		for (const m of c.regions) {
+			if (r.head.setting.usual[m.region] === undefined) return invalid('region', `${m.region} is not under treatment for this client.`);
+			const before = known.find((k) => k.morning?.region === m.region);
+			const row = { ...rowOf(c, m, age), ...(before === undefined ? {} : { replaces_id: before.checkinId, reason: 'corrected' }) };
+			if ((await append(t, 'checkin', row, recordedAt)) === 'conflict') return conflict(CHANGED);
 			corrected ||= before !== undefined;
 		}
-		for (const e of c.events) await append(t, 'day_event', { id: e.id, client_id: c.clientId, local_day: c.day, kind: e.kind }, recordedAt);
-		return ok({ corrected });
-	});
-}
+		for (const e of c.events) if ((await append(t, 'day_event', { id: e.id, client_id: c.clientId, local_day: c.day, kind: e.kind }, recordedAt)) === 'conflict') return conflict(CHANGED);
+		const raised = unique(c.regions.flatMap((m) => alarmsInMorning(morningOf(c, m))));
+		await openAlarms(t, ctx, { clientId: c.clientId, day: c.day, flags: r.head.flags }, raised, recordedAt);
+		return ok({ corrected, raised, closes: c.day === ctx.today ? closing(r, c) : [], fever: c.fever === true });
+	}
+});
+
+const morningOf = (c: NewCheckin, m: RegionMorning): Morning => ({ date: c.day, region: m.region, pain: m.pain, swelling: m.swelling, ...(m.calf === true ? { calf: true } : {}), ...(m.cannotStand === true ? { cannotStand: true } : {}), ...(c.fever === true ? { fever: true } : {}) });
+
+const closing = (r: ClientRecord, c: NewCheckin): readonly string[] => c.regions.filter((m) => closesRegion(m.pain, usualNow(r, m.region, c.day), linesOf(r))).map((m) => m.region);
+
+const rowOf = (c: NewCheckin, m: RegionMorning, age: number) => ({
+	id: m.id,
+	client_id: c.clientId,
+	local_day: c.day,
+	moment: 'morning',
+	region: m.region,
+	pain: m.pain,
+	stiffness_min: m.stiffnessMin ?? null,
+	swelling: m.swelling,
+	provocation: m.provocation ?? null,
+	recalled: age >= RECALLED_DAYS,
+	fever: c.fever ?? null,
+	calf: m.calf ?? null,
+	cannot_stand: m.cannotStand ?? null
+});

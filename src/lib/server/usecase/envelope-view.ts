@@ -1,14 +1,16 @@
 /** The envelope as a page shows it: what is tolerated, from which evidence, how old, how sure, what it would unlock, when to retest. */
 import { methodOf, RANGES } from '#lib/catalogue/ranges.ts';
 import { ageOn, daysBetween, type Day } from '#lib/core/base/calendar-day.ts';
-import { AXES, isMainAxis, SIDES } from '#lib/core/body/axis.ts';
-import { solvedLimits } from '#lib/core/client/protocol.ts';
+import { AXES, isMainAxis, MODEL_ERROR, SIDES } from '#lib/core/body/axis.ts';
 import { fitFamily, type StepFit } from '#lib/core/fit/fit.ts';
 import { retestPlan, unlocks } from '#lib/core/fit/unlocks.ts';
 import { RANGE_IDS, sideDifference, usualFor, usualSpan } from '#lib/core/measure/range-kind.ts';
 import { fitRulesOf } from '#lib/core/decision/policy.ts';
 import type { EnvelopeRow, EnvelopeView, OtherRange } from '#lib/contract/view.ts';
-import { envelopeOf, evidenceOf, fitContextOf, type ClientRecord } from './record.ts';
+import { envelopeOf, evidenceOf } from '../record/evidence-of.ts';
+import { fitContextOf } from '../record/fit-of.ts';
+import { protocolsOf } from '../record/context-of.ts';
+import type { ClientRecord } from '../record/load.ts';
 
 export function envelopeView(r: ClientRecord, today: Day): EnvelopeView {
 	const envelope = envelopeOf(r, today);
@@ -19,19 +21,19 @@ export function envelopeView(r: ClientRecord, today: Day): EnvelopeView {
 	const used = Object.values(r.families).filter((f) => r.exercises.length === 0 || r.exercises.some((e) => e.family === f.id));
 	const fits = used.flatMap((f): StepFit[] => fitFamily(f, ctx).map((x) => x));
 	const age = ageOn(r.head.born, today);
-	const limits = solvedLimits(r.head.limits);
+	const { limits } = protocolsOf(r, today);
 	const rows = AXES.filter((axis) => isMainAxis(axis) || envelope[axis] !== undefined).flatMap((axis) =>
 		SIDES.map((side): EnvelopeRow => {
 			const known = envelope[axis]?.[side];
 			const last = r.measurements.filter((m) => m.axis === axis && m.side === side).pop();
-			const fixed = limits.filter((l) => l.axis === axis && l.side === side).reduce<number | null>((m, l) => (m === null ? l.maxDeg : Math.min(m, l.maxDeg)), null);
+			const fixed = limits.filter((l) => l.axis === axis && l.side === side).reduce<number | null>((m, l) => (l.maxDeg === undefined ? m : m === null ? l.maxDeg : Math.min(m, l.maxDeg)), null);
 			const method = last === undefined ? null : methodOf(last.method);
 			const base = known === undefined ? null : known[rules.base];
 			return {
 				axis,
 				side,
 				known: known === undefined ? null : { painFree: known.painFree, tolerable: known.tolerable, end: known.end, from: known.from ?? 'measured', day: known.date, ageDays: daysBetween(known.date, today), stale: daysBetween(known.date, today) > rules.staleDays },
-				usable: base === null ? null : Math.min(base, fixed ?? Infinity) - rules.marginDeg,
+				usable: base === null ? (fixed === null ? null : fixed - MODEL_ERROR[axis]) : Math.min(base - rules.marginDeg, (fixed ?? Infinity) - MODEL_ERROR[axis]),
 				protocolMax: fixed,
 				method: method === null ? null : { name: method.name, errorDeg: method.errorDeg, source: method.source },
 				rawCm: last?.rawCm ?? null,

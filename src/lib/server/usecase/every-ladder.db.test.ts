@@ -5,7 +5,11 @@ import { as, client, cloneOf, reloaded, value, type TestDatabase } from '../../.
 import { FAMILIES, findStep } from '#lib/catalogue/families.ts';
 import type { ExerciseFamily, Step } from '#lib/core/exercise/family.ts';
 import { fitFamily, fitStep } from '#lib/core/fit/fit.ts';
-import { gatesOf, atHand, decideInputOf, fitContextOf, slipOf, type ClientRecord } from './record.ts';
+import { gatesOf } from '../record/gates-of.ts';
+import { atHand } from '../record/context-of.ts';
+import { decideInputOf, slipOf } from '../record/slip-of.ts';
+import { fitContextOf } from '../record/fit-of.ts';
+import type { ClientRecord } from '../record/load.ts';
 import type { Context } from './actor.ts';
 import { changeSetting } from './change-setting.ts';
 import { laddersView } from './ladders-view.ts';

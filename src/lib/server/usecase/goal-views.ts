@@ -7,8 +7,11 @@ import { activityMean, taskAnswer, taskRanges, type Goal } from '#lib/core/clien
 import { goalDistance } from '#lib/core/fit/goal-distance.ts';
 import { changeOf } from '#lib/core/measure/change.ts';
 import type { GoalView, MeanView } from '#lib/contract/view.ts';
-import { effectiveChain } from './effective-chain.ts';
-import { envelopeOf, fitContextOf, type ClientRecord, regionsOf } from './record.ts';
+import { effectiveChain } from '../record/effective-chain.ts';
+import { envelopeOf } from '../record/evidence-of.ts';
+import { fitContextOf } from '../record/fit-of.ts';
+import type { ClientRecord } from '../record/load.ts';
+import { regionsOf } from '../record/facts-of.ts';
 
 /** Error of one reading, in which a short range is borderline. @source boone-1978 */
 const READING_ERROR = 4;

@@ -1,15 +1,21 @@
 /** The client header, from the record. */
-import { RANGES } from '#lib/catalogue/ranges.ts';
 import { ageOn, type Day } from '#lib/core/base/calendar-day.ts';
 import { fitSteps } from '#lib/core/fit/fit.ts';
 import { URGENCIES } from '#lib/core/client/screening.ts';
+import { phaseNow } from '#lib/core/client/protocol.ts';
 import type { HeadView } from '#lib/contract/view.ts';
 import { shortDay } from '#lib/wording/days.ts';
 import { flagAction, flagName } from '#lib/wording/screening.ts';
 import { lengthText, massText } from '#lib/wording/units.ts';
 import { JOINT_NAME, POLICY_NAME, regionName, sideWord, TECHNIQUE_NAME } from '#lib/wording/names.ts';
+import { limitText, phaseText } from '#lib/wording/protocol.ts';
+import { standingSentence } from '#lib/wording/safety.ts';
+import type { Surgery } from '../repo/client-repo.ts';
 import type { Actor } from './actor.ts';
-import { fitContextOf, type ClientRecord, regionsOf } from './record.ts';
+import { effectiveChain } from '../record/effective-chain.ts';
+import { fitContextOf, standingOf } from '../record/fit-of.ts';
+import type { ClientRecord } from '../record/load.ts';
+import { regionsOf } from '../record/facts-of.ts';
 
 export function headView(r: ClientRecord, actor: Actor, today: Day): HeadView {
 	const { head } = r;
@@ -25,16 +31,33 @@ export function headView(r: ClientRecord, actor: Actor, today: Day): HeadView {
 		goal: head.setting.goal,
 		flags: openFlags(r),
 		limits: head.limits.map((l) => ({
-			text: `${sideWord(l.side)} ${RANGES[l.axis].name.toLowerCase()} to ${l.maxDeg}° (${l.source})`,
+			id: l.id,
+			text: `${limitText(l)} (${l.source})`,
 			review: l.reviewOn === null ? null : shortDay(l.reviewOn),
 			overdue: l.reviewOn !== null && l.reviewOn < today
 		})),
+		operations: head.surgery.map((s) => operationView(s, today)),
+		held: heldWork(r, today),
 		limitingJoint: limitingJoint(r, today),
 		screening: head.screening === null ? null : `${head.screening.complete ? 'screened' : 'screening incomplete'} ${shortDay(head.screening.date)}`,
 		licensed: actor.licensed,
 		today
 	};
 }
+
+function operationView(s: Surgery, today: Day): HeadView['operations'][number] {
+	const what = `${regionName(s.region)}${s.operation === null ? '' : `, ${s.operation}`}`;
+	if (s.protocol !== null) return { id: s.id, text: `${what}: ${phaseText(phaseNow({ region: s.region, date: s.date, phases: s.protocol.phases }, today))}`, waits: false };
+	return { id: s.id, text: s.limitsEntered ? `${what}, operated ${shortDay(s.date)}${s.noLimits === null ? '' : `: no limits (${s.noLimits})`}` : `${what}, operated ${shortDay(s.date)}: waits for its protocol; nothing is decided or prescribed`, waits: !s.limitsEntered };
+}
+
+/** What is prescribed and suspended, with its mend. */
+const heldWork = (r: ClientRecord, today: Day): HeadView['held'] =>
+	r.exercises.flatMap((e) => {
+		const { head } = effectiveChain(e.prescriptions);
+		const stands = head.state === 'active' ? standingOf(r, e, today) : null;
+		return stands?.verdict === 'suspended' ? [{ exerciseId: e.id, text: `${head.snapshot.title}: ${standingSentence(stands)}` }] : [];
+	});
 
 /** Open flags in words, most urgent first. */
 function openFlags(r: ClientRecord): HeadView['flags'] {

@@ -4,8 +4,12 @@ import type { PrescribedDose } from '#lib/core/dose/dose.ts';
 import type { Brace, Equipment, ExerciseFamily } from '#lib/core/exercise/family.ts';
 import type { FitContext, SolvedSetup } from '#lib/core/fit/context.ts';
 import { gateAsks, gateText } from '#lib/wording/gates.ts';
-import { effectiveChain } from './effective-chain.ts';
-import { atHand, fitContextOf, gatesOf, ownLaddersOf, PLACES, regionsOf, shownOf, type ClientRecord, type Place } from './record.ts';
+import { effectiveChain } from '../record/effective-chain.ts';
+import { atHand, PLACES, type Place } from '../record/context-of.ts';
+import { fitContextOf } from '../record/fit-of.ts';
+import { gatesOf, shownOf } from '../record/gates-of.ts';
+import { ownLaddersOf, regionsOf } from '../record/facts-of.ts';
+import type { ClientRecord } from '../record/load.ts';
 
 export interface NowView {
 	readonly exerciseId: string;

@@ -1,15 +1,23 @@
 /**
- * Logs one exercise of a session. Chest pain, faintness, new breathlessness, or numbness or leakage with a sore back open a red
- * flag in the same transaction. Logs against superseded prescriptions are accepted: the work was done.
+ * Logs one exercise of a session. Work closes, recording never: what was done is kept though it was suspended, stopped or closed for the day, marked
+ * against advice, and then counts for pain and alarms and never for a streak. Alarms open their flags in the same transaction.
+ *
+ * A session belongs to the prescription that was in force on its day; one of a day before the exercise was given is history.
  */
 import { dayNumber, type Day } from '#lib/core/base/calendar-day.ts';
 import { ok } from '#lib/core/base/result.ts';
+import { closedToday } from '#lib/core/decision/arrival.ts';
+import { alarmsInSession, type Raised } from '#lib/core/safety/alarm.ts';
 import type { Session } from '#lib/core/session/record.ts';
 import { append } from '../db/append.ts';
-import type { PracticeTransaction } from '../db/in-practice.ts';
-import { lockClient } from '../repo/client-repo.ts';
-import { allow, conflict, invalid, notFound, type Context, type Outcome } from './actor.ts';
-import { newId } from './new-id.ts';
+import type { Arrived } from '../repo/client-repo.ts';
+import type { Exercise, Prescription } from '../repo/exercise-repo.ts';
+import { conflict, invalid, notFound, type Context, type Outcome } from './actor.ts';
+import { command, type Run } from './command.ts';
+import { openAlarms } from './open-alarms.ts';
+import { loadRecords, type ClientRecord } from '../record/load.ts';
+import { standingOf } from '../record/fit-of.ts';
+import { treatsBack } from '../record/facts-of.ts';
 
 export interface NewLog {
 	readonly id: string;
@@ -21,51 +29,65 @@ export interface NewLog {
 }
 
 export interface LogAnswer {
-	/** Show the emergency text at once. */
-	readonly emergency: boolean;
+	/** What was reported that is acted on at once, gravest first. */
+	readonly raised: readonly Raised[];
+	/** It was done while it was held: kept so, and why. */
+	readonly againstAdvice: boolean;
 }
 
-const EMERGENCY = ['chest-pain', 'faintness', 'breathless'] as const;
 const EARLIEST_DAYS = 60;
 
-export async function logVisit(ctx: Context, log: NewLog, recordedAt?: Date): Promise<Outcome<LogAnswer>> {
-	const may = allow(ctx.actor, 'log visit');
-	if (!may.ok) return may;
-	const { session } = log;
+export const logVisit = command<NewLog, LogAnswer>({
+	verb: 'log visit',
+	id: (l) => l.id,
+	client: (l) => l.clientId,
+	check: logTrouble,
+	run: async (log, run) => {
+		const { t, ctx, recordedAt } = run;
+		const [r] = await loadRecords(t, log.clientId);
+		const exercise = r?.exercises.find((e) => e.id === log.exerciseId);
+		const given = exercise?.prescriptions.find((p) => p.id === log.prescriptionId);
+		if (r === undefined || exercise === undefined || given === undefined) return notFound;
+		const session = asKept(r, exercise, given, log.session);
+		const belongs = inForceOn(exercise, given, session.date);
+		if ((await write(run, { ...log, prescriptionId: belongs.id, session })) === 'conflict') return conflict('This session was already logged with other values; reload to see it.');
+		const raised = alarmsInSession(session, exercise.region, treatsBack(r));
+		await openAlarms(t, ctx, { clientId: log.clientId, day: session.date, flags: r.head.flags }, raised, recordedAt);
+		return ok({ raised, againstAdvice: session.againstAdvice === true });
+	}
+});
+
+/** The prescription of the exercise that was in force on a day: the newest of that day or before; the given one where there was none. */
+function inForceOn(exercise: Exercise, given: Prescription, day: Day): Prescription {
+	if (given.day <= day) return given;
+	return exercise.prescriptions.filter((p) => p.day <= day).pop() ?? given;
+}
+
+/** The session as it is kept: as usual only what a licensed user agreed, against advice where the work was held, lighter where the day was. */
+function asKept(r: ClientRecord, exercise: Exercise, given: Prescription, s: Session): Session {
+	const { asUsual: said = [], againstAdvice: _, lighter: __, ...rest } = s;
+	const asUsual = said.filter((x) => r.head.known.some((k) => k.symptom === x && k.region === exercise.region && k.until >= s.date));
+	const arrived = arrivedOn(r.head.arrivals, s.date);
+	const held = given.state !== 'active' || standingOf(r, exercise, s.date)?.verdict === 'suspended' || (arrived !== undefined && closedToday(arrived.said, exercise.region).length > 0);
+	const lighter = arrived !== undefined && (arrived.said.setsShare ?? 1) < 1 && !held;
+	return { ...rest, ...(asUsual.length === 0 ? {} : { asUsual }), ...(held ? { againstAdvice: true } : {}), ...(lighter ? { lighter: true } : {}) };
+}
+
+/** The arrival card that binds a day: not one that a licensed user opened. */
+export const arrivedOn = (arrivals: readonly Arrived[], day: Day): Arrived | undefined => arrivals.filter((a) => a.day === day && a.openedBecause === null).pop();
+
+function logTrouble({ session }: NewLog, ctx: Context): Outcome<never> | undefined {
 	const age = dayNumber(ctx.today) - dayNumber(session.date);
-	if (age < 0) return invalid('day', `The day ${session.date} is in the future; today is ${ctx.today}.`);
-	if (age > EARLIEST_DAYS && recordedAt === undefined) return invalid('day', `The day ${session.date} is ${age} days ago; a session can be logged up to ${EARLIEST_DAYS} days back.`);
+	if (!(age >= 0)) return invalid('day', `The day ${session.date} is in the future; today is ${ctx.today}.`);
+	if (age > EARLIEST_DAYS) return invalid('day', `The day ${session.date} is ${age} days ago; a session can be logged up to ${EARLIEST_DAYS} days back.`);
 	for (const [i, s] of session.sets.entries())
 		if (s.cleanReps !== undefined && s.cleanReps > s.reps) return invalid(`sets.${i}.clean`, `Set ${i + 1}: ${s.cleanReps} clean of ${s.reps} done is not possible.`);
-	return ctx.inPractice(async (t) => {
-		if (!(await lockClient(t, log.clientId))) return notFound;
-		const known = await t.trx.selectFrom('prescription').select(['id', 'exercise_id']).where('id', '=', log.prescriptionId).where('client_id', '=', log.clientId).executeTakeFirst();
-		if (known === undefined || known.exercise_id !== log.exerciseId) return notFound;
-		const back = await treatsBack(t, log.clientId);
-		const emergency = isEmergency(session, back);
-		const written = await writeLog(t, ctx, log, recordedAt);
-		if (written === 'conflict') return conflict('This session was already logged with other values; reload to see it.');
-		if (emergency !== null && written === 'written') {
-			const row = { id: newId(ctx.now), client_id: log.clientId, local_day: session.date, code: emergency, region: null, severity: 'red', urgency: 'emergency' };
-			await append(t, 'flag', row, recordedAt);
-		}
-		return ok({ emergency: emergency !== null });
-	});
+	return undefined;
 }
 
-async function treatsBack(t: PracticeTransaction, clientId: string): Promise<boolean> {
-	const row = await t.trx.selectFrom('exercise').select('id').where('client_id', '=', clientId).where('region', 'like', 'back%').executeTakeFirst();
-	return row !== undefined;
-}
+const json = (value: unknown): string | null => (value === undefined ? null : JSON.stringify(value));
 
-function isEmergency(s: Session, back: boolean): string | null {
-	const found = s.symptoms?.find((x) => (EMERGENCY as readonly string[]).includes(x));
-	if (found !== undefined) return `emergency-${found}`;
-	const cauda = back && s.symptoms?.some((x) => x === 'numbness' || x === 'leakage') === true && s.caudaEquina !== 'no';
-	return cauda ? 'emergency-saddle-area' : null;
-}
-
-async function writeLog(t: PracticeTransaction, ctx: Context, log: NewLog, recordedAt?: Date) {
+async function write({ t, ctx, recordedAt }: Run, log: NewLog) {
 	const { session } = log;
 	const visit = await append(t, 'visit', { id: log.visitId, client_id: log.clientId, local_day: session.date, tz: ctx.tz, started_at: recordedAt ?? startOf(session.date), observed: session.observed }, recordedAt);
 	if (visit === 'conflict') return 'conflict' as const;
@@ -83,13 +105,18 @@ async function writeLog(t: PracticeTransaction, ctx: Context, log: NewLog, recor
 			pains: JSON.stringify(session.pains),
 			pain_at: session.painAt ?? null,
 			pain_only_loaded: session.painOnlyLoaded ?? null,
-			symptoms: session.symptoms === undefined ? null : JSON.stringify(session.symptoms),
+			symptoms: json(session.symptoms),
 			radiating_lower: session.radiatingLower ?? null,
 			cauda_equina: session.caudaEquina ?? null,
-			faults: session.faults === undefined ? null : JSON.stringify(session.faults),
+			faults: json(session.faults),
 			incomplete_because: session.incompleteBecause ?? null,
 			soreness: session.soreness ?? null,
-			confidence: session.confidence ?? null
+			confidence: session.confidence ?? null,
+			felt: json(session.felt),
+			as_usual: json(session.asUsual),
+			soreness_over_72h: session.sorenessOver72h ?? null,
+			against_advice: session.againstAdvice === true,
+			lighter: session.lighter === true
 		},
 		recordedAt
 	);

@@ -2,7 +2,8 @@
 import { painChangesFor, painPopulations } from '#lib/catalogue/change-rules.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import { changeOf, type Change } from '#lib/core/measure/change.ts';
-import { regionsOf, usualNow, type ClientRecord } from './record.ts';
+import { regionsOf, usualNow } from '../record/facts-of.ts';
+import type { ClientRecord } from '../record/load.ts';
 
 export interface MorningChange {
 	readonly region: string;

@@ -5,7 +5,8 @@ import { ok } from '#lib/core/base/result.ts';
 import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
 import { append } from '../db/append.ts';
 import { ownFamilyRows } from '../repo/own-family-repo.ts';
-import { allow, ConflictError, type Context, type Outcome } from './actor.ts';
+import { allow, conflict, type Context, type Outcome } from './actor.ts';
+import { command } from './command.ts';
 import { newId } from './new-id.ts';
 
 export async function ownFamilies(ctx: Context): Promise<Outcome<readonly ExerciseFamily[]>> {
@@ -17,23 +18,26 @@ export async function ownFamilies(ctx: Context): Promise<Outcome<readonly Exerci
 export type Saved = { readonly saved: readonly string[] } | { readonly faults: readonly ReadFault[] };
 
 /** Saves the families of a file. Faults are an answer, each with its line and mend; nothing is saved then. */
-export async function saveFamilies(ctx: Context, file: string): Promise<Outcome<Saved>> {
-	const may = allow(ctx.actor, 'write own steps');
-	if (!may.ok) return may;
-	const read = readFamilies(file);
-	if (!read.ok) return ok({ faults: read.faults });
-	return ctx.inPractice(async (t) => {
+export const saveFamilies = (ctx: Context, file: string): Promise<Outcome<Saved>> => saved(ctx, { id: newId(ctx.now), file });
+
+const saved = command<{ readonly id: string; readonly file: string }, Saved>({
+	verb: 'write own steps',
+	id: (s) => s.id,
+	keeps: (s) => 'saved' in s,
+	run: async ({ file }, { t, ctx }) => {
+		const read = readFamilies(file);
+		if (!read.ok) return ok({ faults: read.faults });
 		const standing = await ownFamilyRows(t);
 		const faults = checkOwn(read.families, standing.map((s) => s.family));
 		if (faults.length > 0) return ok({ faults: faults.map((f) => ({ ...f, line: lineOfPlace(file, read.families, f.place) })) });
 		for (const family of read.families) {
 			const before = standing.find((s) => s.family.id === family.id);
 			const written = await append(t, 'own_family', { id: newId(ctx.now), family: family.id, content: JSON.stringify(family), local_day: ctx.today, ...(before === undefined ? {} : { replaces_id: before.rowId, reason: 'changed' }) });
-			if (written === 'conflict') throw new ConflictError('Somebody saved this family meanwhile; reload to see it.');
+			if (written === 'conflict') return conflict('Somebody saved this family meanwhile; reload to see it.');
 		}
 		return ok({ saved: read.families.map((f) => f.title) });
-	});
-}
+	}
+});
 
 /** The line where the family or step of a place begins. */
 function lineOfPlace(file: string, families: readonly ExerciseFamily[], place: string): number {

@@ -3,22 +3,33 @@
  * trainer; a licensed user may go past what is tolerated with a reason, nobody past a protocol limit.
  */
 import { CATALOGUE_VERSION } from '#lib/catalogue/families.ts';
+import type { Day } from '#lib/core/base/calendar-day.ts';
 import { ok } from '#lib/core/base/result.ts';
+import type { Side } from '#lib/core/body/axis.ts';
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
 import { cuesFor, faultsIn, servesOf, stepOf, type ExerciseFamily, type Step } from '#lib/core/exercise/family.ts';
 import type { SolvedSetup } from '#lib/core/fit/context.ts';
-import { fitStep, shortAt, type Limiting, type StepFit } from '#lib/core/fit/fit.ts';
-import { techniqueFor } from '#lib/core/fit/squat-stand.ts';
+import { fitStep } from '#lib/core/fit/fit.ts';
 import { setupFor } from '#lib/core/fit/gentler.ts';
+import { techniqueFor } from '#lib/core/fit/squat-stand.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
+import { flagReaches } from '#lib/core/safety/alarm.ts';
+import { closedFor, type Closed, type ClosedFacts } from '#lib/core/safety/closed.ts';
+import { gateText } from '#lib/wording/gates.ts';
+import { closedText } from '#lib/wording/safety.ts';
+import { flagName } from '#lib/wording/screening.ts';
 import { append } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-import { lockClient } from '../repo/client-repo.ts';
 import type { Exercise, PrescriptionKind, Snapshot } from '../repo/exercise-repo.ts';
-import { missingText, positionsText } from '#lib/wording/fit.ts';
-import { flagName, withheldText } from '#lib/wording/screening.ts';
-import { allow, conflict, invalid, notFound, type Actor, type Context, type Outcome } from './actor.ts';
-import { fitContextOf, loadRecords, type ClientRecord } from './record.ts';
+import { conflict, invalid, notFound, refuseFor, type Actor, type Context, type Outcome } from './actor.ts';
+import { bolderThan } from './bolder.ts';
+import { command, type Run } from './command.ts';
+import { effectiveChain } from '../record/effective-chain.ts';
+import { advancesToday, operationUnrecorded, treatsBack } from '../record/facts-of.ts';
+import { fitContextOf, standingFactsOf } from '../record/fit-of.ts';
+import { gatesOf } from '../record/gates-of.ts';
+import { loadRecords, type ClientRecord } from '../record/load.ts';
+import { slipOf } from '../record/slip-of.ts';
 
 export interface NewPrescription {
 	readonly id: string;
@@ -60,76 +71,103 @@ export interface Given {
 	readonly dose: PrescribedDose;
 }
 
-export async function prescribe(ctx: Context, p: NewPrescription, recordedAt?: Date): Promise<Outcome<Given>> {
-	const may = allow(ctx.actor, 'prescribe');
-	if (!may.ok) return may;
-	return ctx.inPractice(async (t) => {
-		if (!(await lockClient(t, p.clientId))) return notFound;
+export const prescribe = command<NewPrescription, Given>({
+	verb: 'prescribe',
+	id: (p) => p.id,
+	client: (p) => p.clientId,
+	run: async (p, run) => {
+		const { t, ctx } = run;
 		const [r] = await loadRecords(t, p.clientId);
 		if (r === undefined) return notFound;
+		const existing = r.exercises.find((e) => e.id === p.exerciseId) ?? r.exercises.find((e) => e.family === p.family && e.region === p.region);
+		if (existing !== undefined && (existing.family !== p.family || existing.region !== p.region)) return conflict('This exercise is of another ladder or region; reload to see it.');
 		const family = r.families[p.family];
 		const step = family === undefined ? undefined : stepOf(family, p.step);
 		if (family === undefined || step === undefined) return invalid('step', `There is no step ${p.step} in ${p.family}.`);
 		if (step.retired !== undefined) return invalid('step', `${step.title} is no longer given${step.retired.replacedBy === null ? '' : `; ${step.retired.replacedBy} took its place`}. Choose another step.`);
 		if (r.head.setting.usual[p.region] === undefined) return invalid('region', `${p.region} is not under treatment for this client.`);
-		if (!delegated(ctx.actor, r, p.family, ctx.today)) return { ok: false, refusal: { why: 'not-allowed', message: 'Prescribing for this client is not delegated to you; ask a licensed user.' } };
-		const held = heldBy(r);
+		// What is delegated is what the exercise is, not what the form calls it.
+		if (!delegated(ctx.actor, r, existing?.family ?? family.id, ctx.today)) return refuseFor('Prescribing for this client is not delegated to you; ask a licensed user.');
+		const held = heldBy(r, p.region);
 		if (held !== undefined) return invalid('step', held);
-		const existing = r.exercises.find((e) => e.id === p.exerciseId) ?? r.exercises.find((e) => e.family === p.family && e.region === p.region);
-		const same = existing?.prescriptions.find((x) => x.id === p.id);
-		if (same !== undefined) return ok({ id: p.id, dose: same.dose });
-		const fitting = fitContextOf(r, ctx.today);
-		const fit = fitStep(step, fitting);
-		const setup = p.setup ?? setupFor(step, fit);
-		// A set-up that was chosen is judged for itself: a wedge may open what is blocked, a lower seat close what fits.
-		const chosen = p.setup === undefined ? undefined : shortAt(step, fitting, p.setup);
-		const refused = fitRefusal(ctx.actor, fit, chosen, p.reason);
-		if (refused !== undefined) return refused;
-		return write(t, ctx, r, p, family, step, setup, existing, recordedAt);
-	});
+		const setup = p.setup ?? setupFor(step, fitStep(step, fitContextOf(r, ctx.today, sideOfRegion(p.region))));
+		const wanted: Wanted = { family, step, setup, chosen: p.setup !== undefined, p, existing };
+		const closed = closedOf(r, wanted, ctx.today);
+		const refused = closedRefusal(ctx.actor, closed, p.reason) ?? bolderRefusal(ctx, r, wanted);
+		return refused ?? write(run, r, wanted, closed);
+	}
+});
+
+interface Wanted {
+	readonly family: ExerciseFamily;
+	readonly step: Step;
+	readonly setup: SolvedSetup;
+	/** The set-up was chosen by hand. */
+	readonly chosen: boolean;
+	readonly p: NewPrescription;
+	readonly existing: Exercise | undefined;
 }
 
-/** What holds everything behind it: no screening, an open red flag, an operation without its protocol. */
-function heldBy(r: ClientRecord): string | undefined {
+/** What holds everything behind it for a region: no screening, an open red flag that reaches it, an operation without its protocol. */
+export function heldBy(r: ClientRecord, region: string): string | undefined {
 	const { screening, flags, surgery } = r.head;
-	const flag = flags.find((f) => f.open && f.severity === 'red');
+	const flag = flags.find((f) => f.open && f.severity === 'red' && flagReaches({ id: f.code, ...(f.region === null ? {} : { region: f.region }), ...(f.urgency === null ? {} : { urgency: f.urgency }) }, region));
 	if (flag !== undefined) return `A flag is open: ${flagName(flag.code)}. Nothing is prescribed until it is closed.`;
 	if (screening === null || !screening.complete) return 'Screen first: nothing is prescribed before every question of the screening is answered.';
 	if (surgery.some((s) => !s.limitsEntered)) return 'An operation waits for its protocol; nothing is prescribed before its limits are entered.';
+	if (operationUnrecorded(r)) return 'The screening says there was an operation: record it with its protocol first, or that no limits hold.';
 	return undefined;
 }
 
-function fitRefusal(actor: Actor, fit: StepFit, chosen: readonly Limiting[] | undefined, reason: string | undefined): Outcome<never> | undefined {
-	const seen = fit.verdict === 'fits' && fit.seen !== null;
-	const over = chosen === undefined ? (fit.verdict === 'blocked' ? fit.limiting : []) : seen ? chosen.filter((l) => l.by === 'protocol') : chosen;
-	if (over.some((l) => l.by === 'protocol')) return invalid('step', 'A protocol limit blocks this step; it comes first until a licensed user lifts it.');
-	const blocked = over.length > 0 || (chosen === undefined && fit.verdict === 'blocked');
-	if (!blocked && fit.verdict !== 'unmeasured' && fit.withheld.length === 0 && fit.missing.length === 0 && fit.positions.every((x) => x.answer !== 'no')) return undefined;
-	const what = fit.missing.length > 0 ? `needs what is not at hand (${missingText(fit)})` : fit.positions.some((x) => x.answer === 'no') ? `needs a position that is not tolerated (${positionsText(fit, 'no')})` : fit.withheld.length > 0 ? `is withheld while a flag is open (${withheldText(fit.withheld)})` : blocked ? 'asks for more range than is tolerated now' : 'needs a measurement first';
-	if (!actor.licensed) return { ok: false, refusal: { why: 'not-allowed', field: 'step', message: `This step ${what}; only a licensed user may prescribe it, with a reason.` } };
-	return (reason ?? '').trim().length < 5 ? invalid('reason', `This step ${what}; give the reason for prescribing it all the same.`) : undefined;
+const sideOfRegion = (region: string): Side | null => (region.endsWith('-left') ? 'left' : region.endsWith('-right') ? 'right' : null);
+
+/** All that closes what is wanted, gates included; a step that was reached already asks no gate. */
+function closedOf(r: ClientRecord, { family, step, setup, chosen, p, existing }: Wanted, today: Day): readonly Closed[] {
+	const facts = { ...standingFactsOf(r, today, family, step, sideOfRegion(p.region)), unmet: unmetGates(r, family, step, existing), treatsBack: treatsBack(r) };
+	return closedFor({ family, step, setup, loadKg: p.loadKg, since: today }, chosen, facts);
 }
 
-async function write(
-	t: PracticeTransaction,
-	ctx: Context,
-	r: ClientRecord,
-	p: NewPrescription,
-	family: ExerciseFamily,
-	step: Step,
-	setup: SolvedSetup,
-	existing: Exercise | undefined,
-	recordedAt?: Date
-): Promise<Outcome<Given>> {
+/** Gates that are not met, of a step farther than the one that stands. */
+export function unmetGates(r: ClientRecord, family: ExerciseFamily, step: Step, existing: Exercise | undefined): ClosedFacts['unmet'] {
+	const reached = existing === undefined ? -1 : family.steps.findIndex((s) => s.id === effectiveChain(existing.prescriptions).head.step);
+	if (family.steps.indexOf(step) <= reached) return [];
+	return gatesOf(r, step).filter((g) => !g.met).map((g) => ({ gate: g.gate, text: gateText(g) }));
+}
+
+function closedRefusal(actor: Actor, closed: readonly Closed[], reason: string | undefined): Outcome<never> | undefined {
+	const first = closed[0];
+	if (first === undefined) return undefined;
+	const never = closed.find((c) => c.who === 'nobody');
+	if (never !== undefined) return invalid('step', `${closedText(never)}. A protocol comes first until a licensed user lifts it or confirms its next phase.`);
+	const why = [...new Set(closed.map(closedText))].join('; ');
+	if (!actor.licensed) return refuseFor(`This step is closed: ${why}. Only a licensed user may prescribe it, with a reason.`, 'step');
+	return (reason ?? '').trim().length < 5 ? invalid('reason', `This step is closed: ${why}. Give the reason for prescribing it all the same.`) : undefined;
+}
+
+/** A dose or step bolder than the slip is a licensed user's, with a reason. */
+function bolderRefusal(ctx: Context, r: ClientRecord, { family, step, setup, p, existing }: Wanted): Outcome<never> | undefined {
+	if (existing === undefined) return undefined;
+	const slip = slipOf(r, existing, ctx.today, advancesToday(r, ctx.today), false);
+	const { head } = slip.chain;
+	const proposed = slip.trace.change?.result ?? { step: head.step, dose: head.dose, ...(head.setup === null ? {} : { setup: head.setup }) };
+	const at = (id: string): number => family.steps.findIndex((s) => s.id === id);
+	const most = Math.max(at(head.step), at(proposed.step));
+	const dose = { ...proposed.dose, sets: p.sets, reps: p.reps, loadKg: p.loadKg };
+	const bolder = at(step.id) > most ? `${step.title} is farther than the slip goes.` : step.id === proposed.step ? bolderThan({ step: step.id, dose, setup }, proposed, [step.id]) : undefined;
+	const stopped = head.state === 'stopped' ? 'The exercise is stopped.' : undefined;
+	const why = stopped ?? bolder;
+	if (why === undefined) return undefined;
+	if (!ctx.actor.licensed) return refuseFor(`${why} Only a licensed user may prescribe it, with a reason.`, 'step');
+	return (p.reason ?? '').trim().length < 5 ? invalid('reason', `${why} Give the reason for prescribing it all the same.`) : undefined;
+}
+
+async function write({ t, ctx, recordedAt }: Run, r: ClientRecord, { family, step, setup, p, existing }: Wanted, closed: readonly Closed[]): Promise<Outcome<Given>> {
 	const exerciseId = existing?.id ?? p.exerciseId;
-	if (existing === undefined) {
-		const side = p.region.endsWith('-left') ? 'left' : p.region.endsWith('-right') ? 'right' : null;
-		await t.trx.insertInto('exercise').values({ practice_id: t.practiceId, id: exerciseId, client_id: p.clientId, family: p.family, region: p.region, side, purpose: servesOf(family, step)[0] ?? p.family }).execute();
-	}
+	if (existing === undefined) await t.trx.insertInto('exercise').values({ practice_id: t.practiceId, id: exerciseId, client_id: p.clientId, family: family.id, region: p.region, side: sideOfRegion(p.region), purpose: servesOf(family, step)[0] ?? family.id }).execute();
 	const head = existing?.prescriptions[existing.prescriptions.length - 1];
 	const dose: PrescribedDose = { school: p.loadKg > 0 ? 'double-progression' : 'sets-first', sets: p.sets, reps: p.reps, loadKg: p.loadKg, target: step.usualDose.target, ...unitOf(step) };
-	const written = await writePrescription(t, { id: p.id, exerciseId, clientId: p.clientId, day: ctx.today, step, family, technique: r.head.setting.technique, dose, setup, state: 'active', kind: head === undefined ? 'start' : 'alter', replaces: head?.id ?? null, restores: null, decisionId: null, reason: p.reason ?? null }, recordedAt);
-	return written === 'conflict' ? conflict('Somebody changed this exercise meanwhile; reload to see it.') : ok({ id: p.id, dose });
+	const row = { id: p.id, exerciseId, clientId: p.clientId, day: ctx.today, step, family, technique: r.head.setting.technique, dose, setup, state: 'active', kind: head === undefined ? 'start' : head.state === 'stopped' ? 'resume' : 'alter', replaces: head?.id ?? null, restores: null, decisionId: null, reason: p.reason ?? null, passedOver: closed.map((c) => c.key) } as const;
+	return (await writePrescription(t, row, recordedAt)) === 'conflict' ? conflict('Somebody changed this exercise meanwhile; reload to see it.') : ok({ id: p.id, dose });
 }
 
 export interface PrescriptionRow {
@@ -148,6 +186,7 @@ export interface PrescriptionRow {
 	readonly restores: string | null;
 	readonly decisionId: string | null;
 	readonly reason: string | null;
+	readonly passedOver?: readonly string[];
 }
 
 /** Appends a prescription after the head it replaces; a second successor of the same head is a conflict. */
@@ -168,6 +207,7 @@ export function writePrescription(t: PracticeTransaction, p: PrescriptionRow, re
 			kind: p.kind,
 			restores_id: p.restores,
 			decision_id: p.decisionId,
+			passed_over: JSON.stringify(p.passedOver ?? []),
 			replaces_id: p.replaces,
 			reason: p.reason
 		},

@@ -8,7 +8,8 @@ import type { Technique } from '#lib/core/posture/problem.ts';
 import { append } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { settingColumns, type Units } from '../repo/client-repo.ts';
-import { allow, conflict, invalid, type Context, type Outcome } from './actor.ts';
+import { conflict, invalid, type Context, type Outcome } from './actor.ts';
+import { command } from './command.ts';
 
 /** What a client can agree to, each by itself; without the first nothing can be kept. */
 export const CONSENT_PURPOSES = ['keep-record', 'phone-link', 'letters', 'teaching'] as const;
@@ -42,26 +43,28 @@ export interface Registration {
 const ADULT = 18;
 const OLDEST = 120;
 
-export async function registerClient(ctx: Context, r: Registration, recordedAt?: Date): Promise<Outcome<string>> {
-	const may = allow(ctx.actor, 'register client');
-	if (!may.ok) return may;
+export const registerClient = command<Registration, string>({
+	verb: 'register client',
+	id: (r) => r.id,
+	check: registrationTrouble,
+	run: async (r, { t, ctx, recordedAt }) => ((await write(t, ctx, r, recordedAt)) ? ok(r.id) : conflict('This client is registered already.'))
+});
+
+function registrationTrouble(r: Registration, ctx: Context): Outcome<never> | undefined {
 	const age = ageOn(r.born, ctx.today);
 	if (!(age >= ADULT)) return invalid('born', 'Bolster is for adults: the birth date must be 18 years ago or more.');
 	if (age > OLDEST) return invalid('born', `A birth date ${age} years ago looks mistyped.`);
 	const body = bodyOf({ heightCm: r.heightCm, massKg: r.massKg });
 	if (!body.ok) return invalid(body.refusal.field ?? 'heightCm', body.refusal.message);
 	if (!r.consents.some((c) => c.purpose === 'keep-record' && c.given)) return invalid('consent.keep-record', 'Without the client’s consent to keep a health record nothing can be kept.');
-	return ctx.inPractice(async (t) => {
-		const known = await t.trx.selectFrom('client').select('id').where('practice_id', '=', t.practiceId).where('id', '=', r.id).executeTakeFirst();
-		if (known !== undefined) return ok(r.id);
-		return (await write(t, ctx, r, recordedAt)) ? ok(r.id) : conflict('This client is registered already.');
-	});
+	return undefined;
 }
 
 async function write(t: PracticeTransaction, ctx: Context, r: Registration, recordedAt?: Date): Promise<boolean> {
 	await t.trx.insertInto('client').values({ practice_id: t.practiceId, id: r.id, tz: ctx.tz, opened_on: ctx.today }).execute();
 	await t.trx.insertInto('person').values({ practice_id: t.practiceId, id: r.personId, client_id: r.id, name: r.name, born: r.born, occupation: r.occupation ?? null, sex: r.sex ?? null }).execute();
-	for (const c of r.consents) await append(t, 'consent', { id: c.id, client_id: r.id, purpose: c.purpose, given: c.given, local_day: ctx.today }, recordedAt);
+	for (const c of r.consents)
+		if ((await append(t, 'consent', { id: c.id, client_id: r.id, purpose: c.purpose, given: c.given, local_day: ctx.today }, recordedAt)) === 'conflict') return false;
 	const setting = settingColumns({
 		technique: r.technique,
 		policyId: r.policyId,

@@ -16,26 +16,50 @@ import { looksSwapped, measuredRange, type MeasuredRange } from '#lib/core/measu
 import { RANGE_IDS, type RangeId } from '#lib/core/measure/range-kind.ts';
 import { append } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-import { lockClient } from '../repo/client-repo.ts';
 import { measurements } from '../repo/sheet-repo.ts';
-import { allow, ConflictError, invalid, notFound, type Context, type Outcome } from './actor.ts';
+import { conflict, invalid, type Context, type Outcome } from './actor.ts';
+import { command, refuseHere } from './command.ts';
 
 /** A sheet to save; `confirmed` are the kinds of range whose sides were confirmed to be as entered. */
 export type NewSheet = Omit<Sheet, 'confirmed'> & Partial<Pick<Sheet, 'confirmed'>>;
 
 const SHEET_CHANGED = 'This sheet was already saved with other values; reload to see them.';
 
-export async function saveSheet(ctx: Context, clientId: string, sheet: NewSheet, recordedAt?: Date): Promise<Outcome<number>> {
-	const may = allow(ctx.actor, 'measure');
-	if (!may.ok) return may;
+export const saveSheet = (ctx: Context, clientId: string, sheet: NewSheet, recordedAt?: Date): Promise<Outcome<number>> => saved(ctx, { clientId, sheet }, recordedAt);
+
+/** A sheet is known by the first of the ids that came with it. */
+const sheetId = (s: NewSheet): string => [...s.ranges, ...s.tests, ...s.totals][0]?.id ?? '';
+
+const saved = command<{ readonly clientId: string; readonly sheet: NewSheet }, number>({
+	verb: 'measure',
+	id: ({ sheet }) => (sheetId(sheet) === '' ? NOTHING : sheetId(sheet)),
+	client: (s) => s.clientId,
+	check: ({ sheet }, ctx) => sheetTrouble(sheet, ctx),
+	run: async ({ clientId, sheet }, { t, recordedAt }) => {
+		const ranges = sheet.ranges.map((v) => ({ v, r: rangeOf(v) }));
+		const swapped = await swappedKind(t, clientId, ranges, sheet.confirmed ?? []);
+		if (swapped !== undefined) return invalid(`${swapped}.swap`, `${RANGES[swapped].name}: left and right look swapped against the last sheet. Correct them, or tick that they are as entered.`);
+		await write(t, clientId, sheet, ranges, recordedAt);
+		return ok(sheet.ranges.length + sheet.tests.length + sheet.totals.length);
+	}
+});
+
+/** An empty sheet has no id; it is refused before one is needed. */
+const NOTHING = '00000000-0000-7000-8000-000000000000';
+
+function rangeOf(v: SheetRange): MeasuredRange {
+	const r = measuredRange(RANGES[v.axis], v.range);
+	if (!r.ok) throw new Error('a range was not checked');
+	return r.value;
+}
+
+function sheetTrouble(sheet: NewSheet, ctx: Context): Outcome<never> | undefined {
 	if (dayNumber(sheet.day) > dayNumber(ctx.today)) return invalid('day', `The day ${sheet.day} is in the future; today is ${ctx.today}.`);
 	const count = sheet.ranges.length + sheet.tests.length + sheet.totals.length;
 	if (count === 0) return invalid('', 'Nothing was entered: give at least one value.');
-	const ranges: { v: SheetRange; r: MeasuredRange }[] = [];
 	for (const v of sheet.ranges) {
 		const r = measuredRange(RANGES[v.axis], v.range);
 		if (!r.ok) return invalid(`${v.axis}.${v.side}.${r.refusal.field ?? 'end'}`, `${v.side === 'left' ? 'Left' : 'Right'}: ${r.refusal.message}`);
-		ranges.push({ v, r: r.value });
 	}
 	for (const taken of sheet.tests) {
 		const wrong = testTrouble(taken);
@@ -47,13 +71,7 @@ export async function saveSheet(ctx: Context, clientId: string, sheet: NewSheet,
 		if (accepted === undefined) return invalid('total.instrument', 'Choose a questionnaire from the list.');
 		if (!accepted.ok) return invalid('total.value', accepted.refusal.message);
 	}
-	return ctx.inPractice(async (t) => {
-		if (!(await lockClient(t, clientId))) return notFound;
-		const swapped = await swappedKind(t, clientId, ranges, sheet.confirmed ?? []);
-		if (swapped !== undefined) return invalid(`${swapped}.swap`, `${RANGES[swapped].name}: left and right look swapped against the last sheet. Correct them, or tick that they are as entered.`);
-		await write(t, clientId, sheet, ranges, recordedAt);
-		return ok(count);
-	});
+	return undefined;
 }
 
 /** A sheet of ranges alone. */
@@ -100,7 +118,7 @@ async function write(t: PracticeTransaction, clientId: string, sheet: NewSheet, 
 	const tenths = (deg: number): number => Math.round(deg * 10);
 	// A conflict half-way rolls the whole sheet back.
 	const kept = (written: string): void => {
-		if (written === 'conflict') throw new ConflictError(SHEET_CHANGED);
+		if (written === 'conflict') refuseHere(conflict(SHEET_CHANGED));
 	};
 	for (const { v, r } of ranges) {
 		const row = {

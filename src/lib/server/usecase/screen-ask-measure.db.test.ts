@@ -7,10 +7,15 @@ import type { ScreenAnswers } from '#lib/core/client/screening.ts';
 import { intakeOf } from '../repo/intake-repo.ts';
 import { measurements, testResults, totals } from '../repo/sheet-repo.ts';
 import type { Context } from './actor.ts';
-import { arrive, dropGoal, saveComplaint, saveGoal, type NewComplaint, type NewGoal } from './ask.ts';
-import { fitContextOf, usualNow, type ClientRecord } from './record.ts';
+import { dropGoal, saveComplaint, saveGoal, type NewComplaint, type NewGoal } from './ask.ts';
+import { fitContextOf } from '../record/fit-of.ts';
+import { usualNow } from '../record/facts-of.ts';
+import type { ClientRecord } from '../record/load.ts';
 import { registerClient, type Registration } from './register-client.ts';
-import { closeFlag, enterProtocol, liftLimit, recordSurgery, screenClient } from './safety.ts';
+import { closeFlag } from './flags.ts';
+import { confirmPhase, enterProtocol, liftLimit, recordNoLimits, recordSurgery, setLimit, withdrawSurgery } from './protocols.ts';
+import { arrive } from './arrive.ts';
+import { screenClient } from './screen-client.ts';
 import { saveSheet, type NewSheet } from './save-sheet.ts';
 import { prescribe } from './prescribe.ts';
 import { FAMILIES } from '#lib/catalogue/families.ts';
@@ -58,7 +63,8 @@ describe('screening', () => {
 		const answers = { ...ALL_NO, 'calf-swelling': 'yes', 'hot-swollen-joint': 'yes', 'pelvic-floor': 'yes', 'recent-surgery': 'yes' } as const;
 		const sid = randomUUID();
 		expect(value(await screen(id, answers, trainer, sid)).raised.map((f) => [f.code, f.severity])).toEqual([['hot-swollen-joint', 'red'], ['calf-swelling', 'red'], ['pelvic-floor', 'caution']]);
-		expect(value(await screen(id, answers, trainer, sid)).raised).toEqual([]);
+		expect(value(await screen(id, answers, trainer, sid)).raised).toHaveLength(3);
+		expect(await screen(id, { ...answers, 'calf-swelling': 'no' }, trainer, sid)).toMatchObject({ ok: false, refusal: { why: 'conflict' } });
 		expect(value(await screen(id, answers)).raised).toEqual([]);
 		expect((await reload(id)).head.flags.map((f) => f.urgency).sort()).toEqual(['caution', 'emergency', 'urgent']);
 	});
@@ -123,22 +129,47 @@ describe('an operation', () => {
 		expect(await recordSurgery(trainer, { id: randomUUID(), clientId: id, region: 'hip-left', operatedOn: 'last spring' })).toMatchObject({ ok: false, refusal: { field: 'operatedOn' } });
 		value(await recordSurgery(trainer, { id: randomUUID(), clientId: id, region: 'hip-left', operatedOn: '2026-02-01' }));
 		const surgeryId = (await reload(id)).head.surgery[0]?.id as string;
-		const protocol = { id: randomUUID(), clientId: id, surgeryId, source: 'St Example, sheet of 3 Feb', reviewOn: '2026-04-01', limits: [{ id: randomUUID(), axis: 'hipFlexion' as const, side: 'left' as const, maxDeg: 90 }] };
+		const phase = { fromWeek: 0, toWeek: 6, weightBearing: 'full' as const, windows: [{ axis: 'hipFlexion' as const, side: 'left' as const, maxDeg: 90 }], forbidden: [] };
+		const protocol = { id: randomUUID(), clientId: id, surgeryId, source: 'St Example, sheet of 3 Feb', reviewOn: '2026-04-01', phases: [phase, { ...phase, fromWeek: 6, toWeek: null, windows: [] }] };
 		expect(await enterProtocol(trainer, protocol)).toMatchObject({ ok: false, refusal: { why: 'not-allowed' } });
 		expect(await enterProtocol(physio, { ...protocol, source: '' })).toMatchObject({ ok: false, refusal: { field: 'source' } });
+		expect(await enterProtocol(physio, { ...protocol, phases: [] })).toMatchObject({ ok: false, refusal: { why: 'invalid' } });
+		expect(await enterProtocol(physio, { ...protocol, phases: [{ ...phase, toWeek: 0 }] })).toMatchObject({ ok: false, refusal: { field: 'phase.0.fromWeek' } });
 		value(await enterProtocol(physio, protocol));
 		const r = await reload(id);
-		expect(r.head.surgery).toMatchObject([{ region: 'hip-left', limitsEntered: true }]);
-		expect(r.head.limits).toMatchObject([{ axis: 'hipFlexion', maxDeg: 90, reviewOn: '2026-04-01' }]);
+		expect(r.head.surgery).toMatchObject([{ region: 'hip-left', limitsEntered: true, protocol: { phases: [{ confirmedOn: TODAY }, {}] } }]);
 		expect(fitContextOf(r, TODAY).protocolLimits).toEqual([{ axis: 'thighTrunkFlexion', side: 'left', maxDeg: 90 }]);
-		value(await liftLimit(physio, { id: randomUUID(), clientId: id, limitId: r.head.limits[0]?.id as string, reason: 'surgeon’s letter of today' }));
+		expect(await confirmPhase(physio, { id: randomUUID(), clientId: id, surgeryId, phase: 2 })).toMatchObject({ ok: false, refusal: { field: 'phase', message: 'Phase 2 begins in week 7; this is week 6.' } });
+		const later = { ...physio, today: '2026-03-16' };
+		expect(fitContextOf(await reload(id), '2026-03-16').protocolLimits).toHaveLength(1);
+		value(await confirmPhase(later, { id: randomUUID(), clientId: id, surgeryId, phase: 2 }));
+		expect(fitContextOf(await reload(id), '2026-03-16').protocolLimits).toEqual([]);
+		expect(await confirmPhase(later, { id: randomUUID(), clientId: id, surgeryId, phase: 2 })).toMatchObject({ ok: false, refusal: { why: 'conflict' } });
+		expect(await withdrawSurgery(trainer, { id: randomUUID(), clientId: id, surgeryId, reason: 'wrong client' })).toMatchObject({ ok: false, refusal: { why: 'not-allowed' } });
+		value(await withdrawSurgery(physio, { id: randomUUID(), clientId: id, surgeryId, reason: 'wrong client' }));
+		expect((await reload(id)).head.surgery).toEqual([]);
+	});
+	it('a limit without an operation binds, is lifted on somebody’s word, and the same one twice is one', async () => {
+		const id = await newcomer();
+		const limit = { id: randomUUID(), clientId: id, axis: 'kneeFlexion' as const, side: 'right' as const, maxDeg: 70, source: 'letter of today' };
+		expect(await setLimit(trainer, limit)).toMatchObject({ ok: false, refusal: { why: 'not-allowed' } });
+		expect(await setLimit(physio, { ...limit, minDeg: 80 })).toMatchObject({ ok: false, refusal: { field: 'minDeg' } });
+		value(await setLimit(physio, limit));
+		value(await setLimit(physio, limit));
+		const { limits } = (await reload(id)).head;
+		expect(limits).toMatchObject([{ axis: 'kneeFlexion', maxDeg: 70, since: TODAY }]);
+		value(await liftLimit(physio, { id: randomUUID(), clientId: id, limitId: limits[0]?.id as string, reason: 'surgeon’s letter of today' }));
 		expect((await reload(id)).head.limits).toEqual([]);
 	});
 	it('no limits means none, never typical ones', async () => {
 		const id = await newcomer();
 		value(await recordSurgery(trainer, { id: randomUUID(), clientId: id, region: 'knee-right', operatedOn: '2026-02-01' }));
-		value(await enterProtocol(physio, { id: randomUUID(), clientId: id, surgeryId: (await reload(id)).head.surgery[0]?.id as string, source: 'letter: no limits', limits: [] }));
-		expect(await reload(id)).toMatchObject({ head: { limits: [], surgery: [{ limitsEntered: true }] } });
+		const surgeryId = (await reload(id)).head.surgery[0]?.id as string;
+		expect(await recordNoLimits(physio, { id: randomUUID(), clientId: id, surgeryId, by: 'Dr Example, surgeon', on: '2026-01-01' })).toMatchObject({ ok: false, refusal: { field: 'on' } });
+		value(await recordNoLimits(physio, { id: randomUUID(), clientId: id, surgeryId, by: 'Dr Example, surgeon', on: '2026-03-01' }));
+		const r = await reload(id);
+		expect(r.head.surgery).toMatchObject([{ limitsEntered: true, noLimits: 'Dr Example, surgeon, 2026-03-01', protocol: null }]);
+		expect(fitContextOf(r, TODAY).protocolLimits).toEqual([]);
 	});
 });
 
@@ -217,7 +248,7 @@ describe('the measure sheet', () => {
 		const id = await newcomer();
 		const taken = { id: randomUUID(), instrument: 'lefs', version: 'en', total: 40 };
 		value(await saveSheet(trainer, id, sheet({ ranges: [], tests: [], totals: [taken] })));
-		await expect(saveSheet(trainer, id, sheet({ totals: [{ ...taken, total: 50 }] }))).rejects.toThrow(/already saved/);
+		expect(await saveSheet(trainer, id, sheet({ totals: [{ ...taken, total: 50 }] }))).toMatchObject({ ok: false, refusal: { why: 'conflict' } });
 		expect(await kept(id)).toEqual([0, 0, 1]);
 	});
 	it('sides swapped against the last sheet are asked about, and kept when confirmed', async () => {
@@ -231,13 +262,14 @@ describe('the measure sheet', () => {
 });
 
 describe('the arrival card', () => {
-	const card = (clientId: string, now: number | undefined, patch = {}) => arrive(trainer, { id: randomUUID(), clientId, day: TODAY, pains: { 'knee-right': now }, fever: 'no', fall: 'no', newSwelling: 'no', ...patch });
+	const card = (clientId: string, now: number | undefined, patch = {}) => arrive(trainer, { id: randomUUID(), clientId, day: TODAY, pains: { 'knee-right': now }, fever: 'no', fall: 'no', newSwelling: 'no', calf: 'no', ...patch });
 	it('reads usual from the record, keeps the last card of the day, and keeps nothing while a question is open', async () => {
 		const wren = (await client(physio, 'Wren')).head.id;
 		expect(value(await card(wren, undefined)).answer).toBe('ask');
 		expect((await physio.inPractice((t) => intakeOf(t, wren))).arrivals).toEqual([]);
 		expect(value(await card(wren, 4)).answer).toBe('lighter');
-		expect(value(await card(wren, 2, { fall: 'yes' })).answer).toBe('not-today');
+		expect(value(await card(wren, 2, { fall: 'yes' })).answer).toBe('ask');
+		expect(value(await card(wren, 2, { fever: 'yes' })).answer).toBe('not-today');
 		expect((await physio.inPractice((t) => intakeOf(t, wren))).arrivals.map((a) => a.answer)).toEqual(['not-today']);
 	});
 });

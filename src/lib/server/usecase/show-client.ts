@@ -5,7 +5,7 @@ import { append } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { allow, notFound, type Context, type Outcome, type Verb } from './actor.ts';
 import { newId } from './new-id.ts';
-import { loadRecords, type ClientRecord } from './record.ts';
+import { loadRecords, type ClientRecord } from '../record/load.ts';
 
 export type { PracticeTransaction };
 

@@ -12,7 +12,8 @@ import { regionName } from '#lib/wording/names.ts';
 import { answeredSlips } from '../repo/decision-repo.ts';
 import { arrivalsOn } from '../repo/intake-repo.ts';
 import { allow, type Context, type Outcome } from './actor.ts';
-import { lastSessionDay, loadRecords, regionsOf, type ClientRecord } from './record.ts';
+import { lastSessionDay, regionsOf } from '../record/facts-of.ts';
+import { loadRecords, type ClientRecord } from '../record/load.ts';
 import { SILENT_DAYS, silentDays, slipsByNeed } from './slips-by-need.ts';
 
 export interface TodayRow {

@@ -3,23 +3,29 @@
  * reloads, recomputes: another hash, or a prescription somebody replaced meanwhile, is a conflict and nothing is written.
  */
 import { ok } from '#lib/core/base/result.ts';
-import { doseText, doseVolume } from '#lib/core/dose/dose.ts';
+import { doseText } from '#lib/core/dose/dose.ts';
 import { stepOf, type Step } from '#lib/core/exercise/family.ts';
 import { lengthIn, type SolvedSetup } from '#lib/core/fit/context.ts';
-import { fitStep, shortAt } from '#lib/core/fit/fit.ts';
+import { fitStep } from '#lib/core/fit/fit.ts';
 import { setupFor } from '#lib/core/fit/gentler.ts';
+import { breakKey } from '#lib/core/safety/standing.ts';
+import { breakText } from '#lib/wording/safety.ts';
 import type { Prescribed, Trace } from '#lib/core/decision/trace.ts';
 import { changeText, decisionSentence } from '#lib/wording/decision.ts';
 import { setupText } from '#lib/wording/setup.ts';
 import { stepTitle } from '#lib/wording/steps.ts';
 import { append } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-import { lockClient } from '../repo/client-repo.ts';
 import { answeredSlips } from '../repo/decision-repo.ts';
 import type { PrescriptionKind } from '../repo/exercise-repo.ts';
-import { allow, ConflictError, conflict, invalid, notFound, type Context, type Outcome } from './actor.ts';
-import { delegated, unitOf, writePrescription } from './prescribe.ts';
-import { advancesToday, fitContextOf, loadRecords, slipOf, versions, type ClientRecord, type Slip } from './record.ts';
+import { conflict, invalid, notFound, refuseFor, type Context, type Outcome } from './actor.ts';
+import { command } from './command.ts';
+import { bolderThan } from './bolder.ts';
+import { delegated, heldBy, unitOf, writePrescription } from './prescribe.ts';
+import { advancesToday, versions } from '../record/facts-of.ts';
+import { breaksIn, fitContextOf } from '../record/fit-of.ts';
+import { loadRecords, type ClientRecord } from '../record/load.ts';
+import { slipOf, type Slip } from '../record/slip-of.ts';
 
 export interface Answer {
 	readonly id: string;
@@ -46,24 +52,36 @@ interface NextPrescription {
 	readonly state: 'active' | 'stopped' | 'set-aside';
 }
 
-export async function signDecision(ctx: Context, a: Answer, recordedAt?: Date): Promise<Outcome<Signed>> {
-	const may = allow(ctx.actor, a.answer === 'overridden' ? 'override' : 'sign');
-	if (!may.ok) return may;
-	return ctx.inPractice(async (t) => {
-		if (!(await lockClient(t, a.clientId))) return notFound;
+export const signDecision = command<Answer, Signed>({
+	verb: (a) => (a.answer === 'overridden' ? 'override' : 'sign'),
+	id: (a) => a.id,
+	client: (a) => a.clientId,
+	run: async (a, { t, ctx, recordedAt }) => {
 		const [r] = await loadRecords(t, a.clientId);
 		const exercise = r?.exercises.find((e) => e.id === a.exerciseId);
 		if (r === undefined || exercise === undefined) return notFound;
-		const repeated = await t.trx.selectFrom('decision').select(['id', 'outcome']).where('id', '=', a.id).executeTakeFirst();
-		if (repeated !== undefined) return ok({ text: (repeated.outcome as { text: string }).text, changed: false });
 		const slip = slipOf(r, exercise, ctx.today, advancesToday(r, ctx.today), true);
 		const stale = await staleness(t, a, slip);
 		if (stale !== undefined) return stale;
-		if (!delegated(ctx.actor, r, exercise.family, ctx.today)) return { ok: false, refusal: { why: 'not-allowed', message: 'Signing for this client is not delegated to you; ask a licensed user.' } };
+		if (!delegated(ctx.actor, r, exercise.family, ctx.today)) return refuseFor('Signing for this client is not delegated to you; ask a licensed user.');
 		if (slip.trace.decision === 'wait' && a.answer === 'accepted') return invalid('answer', 'Nothing to sign yet: what the slip waits for comes first.');
 		const next = nextOf(ctx, r, slip, a);
-		return next.ok ? write(t, ctx, r, slip, a, next.value, recordedAt) : next;
-	});
+		if (!next.ok) return next;
+		const bound = boundBy(ctx, r, slip, next.value, a.answer);
+		return bound.ok ? write(t, ctx, r, slip, a, next.value, bound.value, recordedAt) : bound;
+	}
+});
+
+/**
+ * Nothing is signed that would not stand: a protocol binds everybody; what else breaks it only an override passes over, and it is kept which. Answers
+ * the keys that were passed over.
+ */
+function boundBy(ctx: Context, r: ClientRecord, slip: Slip, next: NextPrescription | null, answer: Answer['answer']): Outcome<readonly string[]> {
+	if (next === null || next.state !== 'active') return ok(slip.chain.head.passedOver);
+	const breaks = breaksIn(r, slip.exercise, ctx.today, next.prescribed);
+	const first = breaks.find((b) => b.by === 'protocol') ?? (answer === 'overridden' ? undefined : breaks[0]);
+	if (first !== undefined) return invalid('step', `${breakText(first)}: this would not stand.`);
+	return ok([...new Set([...slip.chain.head.passedOver, ...breaks.map(breakKey)])]);
 }
 
 /** Somebody else was first, or the record moved since the slip was shown. */
@@ -91,14 +109,15 @@ function nextOf(ctx: Context, r: ClientRecord, slip: Slip, a: Answer): Outcome<N
 	const dose = { ...kept, ...unitOf(step), sets, reps, loadKg, target: step.usualDose.target };
 	const prescribed: Prescribed = { step: step.id, dose, setup: settledSetup(ctx, r, slip, step, setup) };
 	if (a.answer === 'altered') {
-		if (trace.decision === 'stop' || trace.decision === 'refer') return invalid('answer', 'After a stop or a referral nothing gentler is prescribed here; a licensed user clears it first.');
+		const mended = trace.change?.kind === 'mend';
+		if (trace.decision === 'refer' || (trace.decision === 'stop' && !mended)) return invalid('answer', 'After a stop or a referral nothing gentler is prescribed here; a licensed user clears it first.');
 		const refused = bolderThan(prescribed, trace.change?.result ?? slip.input.exercise, [now.step, trace.change?.result.step ?? now.step]);
 		return refused === undefined ? ok({ prescribed, kind: 'alter', state: 'active' }) : invalid('instead', refused);
 	}
 	if ((a.reason ?? '').trim().length < 5) return invalid('reason', 'An override needs its reason in a few words.');
-	if (trace.rule === 'refer.emergency' || trace.rule === 'refer.red-flag') return invalid('answer', 'A red flag is open; it is closed first, on the client’s page.');
-	if (shortAt(step, fitContextOf(r, ctx.today), prescribed.setup ?? null).some((l) => l.by === 'protocol')) return invalid('step', 'A protocol limit blocks this step; it comes first until it is lifted.');
-	return ok({ prescribed, kind: trace.decision === 'stop' ? 'resume' : 'alter', state: 'active' });
+	const held = trace.decision === 'refer' ? (heldBy(r, slip.exercise.region) ?? 'What was reported is cleared first, on the client’s page.') : heldBy(r, slip.exercise.region);
+	if (held !== undefined) return invalid('answer', held);
+	return ok({ prescribed, kind: now.state === 'stopped' || trace.decision === 'stop' ? 'resume' : 'alter', state: 'active' });
 }
 
 /**
@@ -120,27 +139,17 @@ function settledSetup(ctx: Context, r: ClientRecord, slip: Slip, step: Step, typ
 	};
 }
 
-/** Why something is bolder than what was proposed; undefined when it is gentler or equal. */
-export function bolderThan(p: Prescribed, proposal: Prescribed, steps: readonly string[]): string | undefined {
-	if (!steps.includes(p.step)) return `${stepTitle(p.step)} is another step; gentler stays with ${[...new Set(steps)].map(stepTitle).join(' or ')}.`;
-	if (doseVolume(p.dose) > doseVolume(proposal.dose)) return `${p.dose.sets}×${p.dose.reps} is more than the proposed ${proposal.dose.sets}×${proposal.dose.reps}; gentler is less or equal. Bolder takes an override.`;
-	if (p.dose.loadKg > proposal.dose.loadKg) return `${p.dose.loadKg} kg is more than the proposed ${proposal.dose.loadKg} kg.`;
-	const [own, proposed] = [lengthIn(p.setup), lengthIn(proposal.setup)];
-	if (p.step === proposal.step && own !== null && proposed !== null && own.of === proposed.of && (own.value - proposed.value) * own.harder > 0)
-		return own.of === 'seatCm' ? `A ${own.value} cm seat is lower than the proposed ${proposed.value} cm; gentler is higher or equal.` : own.of === 'thighDeg' ? `A depth of ${own.value}° is deeper than the proposed ${proposed.value}°.` : `${setupText(p.setup)} is harder than the proposed ${setupText(proposal.setup)}.`;
-	return undefined;
-}
-
 function acceptedOf(trace: Trace, slip: Slip): NextPrescription | null {
 	const { head } = slip.chain;
 	const now: Prescribed = { step: head.step, dose: head.dose, ...(head.setup === null ? {} : { setup: head.setup }) };
+	if (trace.change?.kind === 'mend') return { prescribed: trace.change.result, kind: trace.decision === 'regress' ? 'regress' : 'alter', state: 'active' };
 	if (trace.decision === 'stop') return head.state === 'stopped' ? null : { prescribed: now, kind: 'stop', state: 'stopped' };
 	if (trace.change === null) return null;
 	if (trace.change.kind === 'set-aside') return { prescribed: now, kind: 'set-aside', state: 'set-aside' };
 	return { prescribed: trace.change.result, kind: trace.decision === 'regress' ? 'regress' : trace.change.kind === 'retry' ? 'retry' : 'advance', state: 'active' };
 }
 
-async function write(t: PracticeTransaction, ctx: Context, r: ClientRecord, slip: Slip, a: Answer, next: NextPrescription | null, recordedAt?: Date): Promise<Outcome<Signed>> {
+async function write(t: PracticeTransaction, ctx: Context, r: ClientRecord, slip: Slip, a: Answer, next: NextPrescription | null, passedOver: readonly string[], recordedAt?: Date): Promise<Outcome<Signed>> {
 	const { exercise, trace, input } = slip;
 	const text = textOf(slip, a, next, ctx.today);
 	const row = {
@@ -179,18 +188,16 @@ async function write(t: PracticeTransaction, ctx: Context, r: ClientRecord, slip
 			replaces: slip.chain.head.id,
 			restores: null,
 			decisionId: a.id,
+			passedOver,
 			reason: a.reason ?? null
 		},
 		recordedAt
 	);
-	// Thrown, so that the decision row goes with it.
-	if (written === 'conflict') throw new ConflictError('Somebody changed this exercise meanwhile; reload to see it.');
-	return ok({ text, changed: true });
+	return written === 'conflict' ? conflict('Somebody changed this exercise meanwhile; reload to see it.') : ok({ text, changed: true });
 }
 
-/** A conflict found after something was written: rolls the transaction back. */
 function textOf(slip: Slip, a: Answer, next: NextPrescription | null, today: string): string {
-	if (a.answer === 'accepted') return slip.trace.change === null ? decisionSentence(slip.trace, today) : `${slip.trace.decision === 'regress' ? 'Regress' : 'Advance'}: ${changeText(slip.trace.change)}.`;
+	if (a.answer === 'accepted') return slip.trace.change === null ? decisionSentence(slip.trace, today) : `${slip.trace.change.kind === 'mend' ? 'Mended' : slip.trace.decision === 'regress' ? 'Regress' : 'Advance'}: ${changeText(slip.trace.change)}.`;
 	if (next === null) return 'No change.';
 	const { step, dose, setup } = next.prescribed;
 	const where = setupText(setup);

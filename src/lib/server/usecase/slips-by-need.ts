@@ -1,7 +1,9 @@
 /** The slips of one client, the most pressing first. What is answered sinks below what waits for an answer; a referral never sinks. */
 import { daysBetween, type Day } from '#lib/core/base/calendar-day.ts';
 import type { Decision } from '#lib/core/decision/trace.ts';
-import { advancesToday, lastSessionDay, slipOf, type ClientRecord, type Slip } from './record.ts';
+import { advancesToday, lastSessionDay } from '../record/facts-of.ts';
+import { slipOf, type Slip } from '../record/slip-of.ts';
+import type { ClientRecord } from '../record/load.ts';
 
 export interface NeededSlip extends Slip {
 	readonly answered: boolean;

@@ -1,11 +1,16 @@
-/** Undoes the last signed decision of an exercise: the prescription before it stands again, identical, under a new id. */
+/**
+ * Undoes the newest signed decision of a client: the prescription before it stands again, identical, under a new id. Undoing needs at least what
+ * signing the opposite would: what a stop or a regression took away is given back by a licensed user, but for one's own slip of the same day.
+ */
 import { ok } from '#lib/core/base/result.ts';
 import { append } from '../db/append.ts';
-import { lockClient } from '../repo/client-repo.ts';
-import { decisions } from '../repo/decision-repo.ts';
+import { decisions, type SignedDecision } from '../repo/decision-repo.ts';
 import { exercises } from '../repo/exercise-repo.ts';
 import { logs } from '../repo/log-repo.ts';
-import { allow, conflict, notFound, type Context, type Outcome } from './actor.ts';
+import { conflict, notFound, refuseFor, type Context } from './actor.ts';
+import { command } from './command.ts';
+import { delegated } from './prescribe.ts';
+import { loadRecords } from '../record/load.ts';
 
 export interface Undo {
 	readonly id: string;
@@ -14,18 +19,23 @@ export interface Undo {
 	readonly decisionId: string;
 }
 
-export async function undoDecision(ctx: Context, u: Undo): Promise<Outcome<true>> {
-	const may = allow(ctx.actor, 'sign');
-	if (!may.ok) return may;
-	return ctx.inPractice(async (t) => {
-		if (!(await lockClient(t, u.clientId))) return notFound;
+export const undoDecision = command<Undo, true>({
+	verb: 'sign',
+	id: (u) => u.id,
+	client: (u) => u.clientId,
+	run: async (u, { t, ctx }) => {
 		const all = await decisions(t, u.clientId);
 		const decision = all.find((d) => d.id === u.decisionId);
 		if (decision === undefined) return notFound;
 		if (decision.undone) return ok(true);
-		if (decision.answer === 'overridden' && !ctx.actor.licensed) return { ok: false, refusal: { why: 'not-allowed', message: 'An override is undone by a licensed user.' } };
-		const newer = all.find((d) => d.exerciseId === decision.exerciseId && !d.undone);
-		if (newer !== undefined && newer.id !== decision.id) return conflict('A later decision stands on this one; undo that first.');
+		const [r] = await loadRecords(t, u.clientId);
+		const family = r?.exercises.find((e) => e.id === decision.exerciseId)?.family;
+		if (r === undefined || family === undefined) return notFound;
+		if (!delegated(ctx.actor, r, family, ctx.today)) return refuseFor('Undoing for this client is not delegated to you; ask a licensed user.');
+		const newest = all.find((d) => !d.undone);
+		if (newest !== undefined && newest.id !== decision.id) return conflict(`A later decision of this client stands: ${newest.outcome.text} Undo that first.`);
+		if (!ctx.actor.licensed && givesBack(decision) && !(ownOfToday(decision, ctx) && decision.proposal.decision !== 'stop')) return refuseFor('What a stop or a regression took away is given back by a licensed user.');
+		if (decision.answer === 'overridden' && !ctx.actor.licensed) return refuseFor('An override is undone by a licensed user.');
 		const exercise = (await exercises(t, u.clientId)).find((e) => e.id === decision.exerciseId);
 		const made = decision.outcome.prescriptionId;
 		if (made !== null) {
@@ -47,6 +57,7 @@ export async function undoDecision(ctx: Context, u: Undo): Promise<Outcome<true>
 				kind: 'undo',
 				restores_id: old.id,
 				decision_id: null,
+				passed_over: JSON.stringify(old.passedOver),
 				replaces_id: head.id,
 				reason: 'undone'
 			};
@@ -68,5 +79,10 @@ export async function undoDecision(ctx: Context, u: Undo): Promise<Outcome<true>
 			reason: 'undone'
 		});
 		return undone === 'conflict' ? conflict('Somebody undid this already.') : ok(true);
-	});
-}
+	}
+});
+
+/** Undoing it would allow more than stands now. */
+const givesBack = (d: SignedDecision): boolean => d.outcome.prescriptionId !== null && (d.proposal.decision === 'stop' || d.proposal.decision === 'regress' || d.answer === 'altered');
+
+const ownOfToday = (d: SignedDecision, ctx: Context): boolean => d.byId === ctx.actor.memberId && d.day === ctx.today;

@@ -4,9 +4,9 @@
  */
 import { ok } from '#lib/core/base/result.ts';
 import { append } from '../db/append.ts';
-import { lockClient } from '../repo/client-repo.ts';
 import { logs } from '../repo/log-repo.ts';
-import { allow, conflict, invalid, notFound, type Context, type Outcome } from './actor.ts';
+import { conflict, invalid, refuseFor } from './actor.ts';
+import { command } from './command.ts';
 
 export interface Voiding {
 	readonly id: string;
@@ -15,17 +15,15 @@ export interface Voiding {
 	readonly reason: string;
 }
 
-export async function voidLog(ctx: Context, v: Voiding): Promise<Outcome<true>> {
-	const may = allow(ctx.actor, 'log visit');
-	if (!may.ok) return may;
-	if (v.reason.trim().length < 3) return invalid('reason', 'Say in a few words what was wrong with it.');
-	return ctx.inPractice(async (t) => {
-		if (!(await lockClient(t, v.clientId))) return notFound;
-		const repeated = await t.trx.selectFrom('exercise_log').select('id').where('id', '=', v.id).executeTakeFirst();
-		if (repeated !== undefined) return ok(true);
+export const voidLog = command<Voiding, true>({
+	verb: 'log visit',
+	id: (v) => v.id,
+	client: (v) => v.clientId,
+	check: (v) => (v.reason.trim().length < 3 ? invalid('reason', 'Say in a few words what was wrong with it.') : undefined),
+	run: async (v, { t, ctx }) => {
 		const log = (await logs(t, v.clientId)).find((l) => l.id === v.logId);
 		if (log === undefined) return conflict('This session was already taken out, or is not this client’s.');
-		if (log.writtenBy !== ctx.actor.memberId && !ctx.actor.licensed) return { ok: false, refusal: { why: 'not-allowed', message: 'A colleague logged this session; they or a licensed user can take it out.' } };
+		if (log.writtenBy !== ctx.actor.memberId && !ctx.actor.licensed) return refuseFor('A colleague logged this session; they or a licensed user can take it out.');
 		const { session } = log;
 		const written = await append(t, 'exercise_log', {
 			id: v.id,
@@ -50,5 +48,5 @@ export async function voidLog(ctx: Context, v: Voiding): Promise<Outcome<true>> 
 			reason: v.reason.trim()
 		});
 		return written === 'conflict' ? conflict('Somebody took this session out already.') : ok(true);
-	});
-}
+	}
+});

@@ -6,13 +6,15 @@ import type { Session } from '#lib/core/session/record.ts';
 import type { Context } from './actor.ts';
 import { changeSetting } from './change-setting.ts';
 import { checkIn } from './check-in.ts';
-import { effectiveChain } from './effective-chain.ts';
+import { effectiveChain } from '../record/effective-chain.ts';
 import { logVisit } from './log-visit.ts';
 import { prescribe } from './prescribe.ts';
 import { decisions } from '../repo/decision-repo.ts';
-import { advancesToday, loadRecords, slipOf, type ClientRecord, type Slip } from './record.ts';
+import { advancesToday } from '../record/facts-of.ts';
+import { loadRecords, type ClientRecord } from '../record/load.ts';
+import { slipOf, type Slip } from '../record/slip-of.ts';
 import { replay } from './replay-decision.ts';
-import { closeFlag } from './safety.ts';
+import { closeFlag } from './flags.ts';
 import { saveMeasurements } from './save-sheet.ts';
 import { showClient } from './show-client.ts';
 import { showToday } from './show-today.ts';
@@ -106,7 +108,7 @@ describe('signing', () => {
 	it('a slip whose record moved meanwhile is not signed', async () => {
 		const r = await client(physio, 'Wren');
 		const s = slip(r);
-		await checkIn(physio, { clientId: r.head.id, day: '2026-03-12', regions: [{ id: randomUUID(), region: 'knee-right', pain: 2, swelling: 'none' }], events: [] });
+		await checkIn(physio, { id: randomUUID(), clientId: r.head.id, day: '2026-03-12', regions: [{ id: randomUUID(), region: 'knee-right', pain: 2, swelling: 'none' }], events: [] });
 		expect(await signDecision(physio, answerTo(r, s))).toMatchObject({ ok: false, refusal: { why: 'conflict', message: expect.stringContaining('record changed') as string } });
 	});
 	it('gentler is taken from a trainer, bolder is not, and an override takes a licensed user and a reason', async () => {
@@ -151,6 +153,11 @@ describe('signing', () => {
 		const { step, dose } = again.chain.head;
 		const resume = answerTo(stopped, again, { answer: 'overridden', reason: 'assessed, meniscal tests clear', instead: { step, sets: 1, reps: dose.reps, loadKg: 0 } });
 		expect(await signDecision(physio, resume)).toMatchObject({ ok: true });
+		// Locking opened a flag for review; what it says is closed by a licensed user too.
+		const resumed = await client(physio, 'Odile');
+		expect(slip(resumed).trace.rule).toBe('wait.review');
+		const flagId = resumed.head.flags.find((f) => f.open && f.code === 'joint-symptom')?.id ?? '';
+		expect(await closeFlag(physio, { id: randomUUID(), clientId: r.head.id, flagId, note: 'seen, tests clear' })).toMatchObject({ ok: true });
 		expect(slip(await client(physio, 'Odile')).trace.rule).toBe('wait.no-sessions');
 	});
 	it('every stored decision replays to the same trace', async () => {
@@ -198,7 +205,7 @@ describe('logging', () => {
 	});
 	it('chest pain answers at once, opens a red flag, and every decision refers until a licensed user closes it', async () => {
 		const r = await client(trainer, 'Tamsin');
-		expect(await logVisit(trainer, logOf(r, { symptoms: ['chest-pain'] }))).toMatchObject({ ok: true, value: { emergency: true } });
+		expect(await logVisit(trainer, logOf(r, { symptoms: ['chest-pain'] }))).toMatchObject({ ok: true, value: { raised: [{ alarm: 'emergency-chest-pain', now: 'emergency' }] } });
 		const flagged = await client(trainer, 'Tamsin');
 		expect(slip(flagged).trace.decision).toBe('refer');
 		const flag = flagged.head.flags.find((f) => f.open);
@@ -239,7 +246,7 @@ describe('logging', () => {
 	});
 	it('a morning entered twice corrects the first and keeps both rows', async () => {
 		const r = await client(trainer, 'Saskia');
-		const enter = (pain: number) => checkIn(trainer, { clientId: r.head.id, day: '2026-03-12', regions: [{ id: randomUUID(), region: 'knee-left', pain, swelling: 'none' }], events: [] });
+		const enter = (pain: number) => checkIn(trainer, { id: randomUUID(), clientId: r.head.id, day: '2026-03-12', regions: [{ id: randomUUID(), region: 'knee-left', pain, swelling: 'none' }], events: [] });
 		expect(await enter(1)).toMatchObject({ ok: true, value: { corrected: false } });
 		expect(await enter(3)).toMatchObject({ ok: true, value: { corrected: true } });
 		const now = await client(trainer, 'Saskia');
@@ -248,7 +255,7 @@ describe('logging', () => {
 	});
 	it('a morning of a region nobody treats, or one to come, is refused', async () => {
 		const r = await client(trainer, 'Saskia');
-		const enter = (day: string, region: string) => checkIn(trainer, { clientId: r.head.id, day, regions: [{ id: randomUUID(), region, pain: 1, swelling: 'none' }], events: [] });
+		const enter = (day: string, region: string) => checkIn(trainer, { id: randomUUID(), clientId: r.head.id, day, regions: [{ id: randomUUID(), region, pain: 1, swelling: 'none' }], events: [] });
 		expect(await enter('2026-03-12', 'hip-left')).toMatchObject({ ok: false, refusal: { field: 'region' } });
 		expect(await enter('2026-03-13', 'knee-left')).toMatchObject({ ok: false, refusal: { field: 'day' } });
 	});
@@ -266,7 +273,7 @@ describe('measuring and prescribing', () => {
 		const r = await client(physio, 'Wren');
 		const give = async () => {
 			const id = randomUUID();
-			expect(await prescribe(physio, { id, exerciseId: randomUUID(), clientId: r.head.id, family: 'squat', step: 'standard-seat', region: 'knee-right', sets: 1, reps: 8, loadKg: 0 })).toMatchObject({ ok: true });
+			expect(await prescribe(physio, { id, exerciseId: randomUUID(), clientId: r.head.id, family: 'squat', step: 'standard-seat', region: 'knee-right', sets: 1, reps: 8, loadKg: 0, reason: 'asked for at work' })).toMatchObject({ ok: true });
 			return (await client(physio, 'Wren')).exercises[0]?.prescriptions.at(-1)?.setup?.seatCm ?? NaN;
 		};
 		const before = await give();
@@ -274,20 +281,22 @@ describe('measuring and prescribing', () => {
 		expect(await give()).toBeGreaterThan(before);
 	});
 	it('nobody prescribes past a protocol limit; past tolerance takes a licence and a reason', async () => {
-		const amos = await client(physio, 'Amos');
+		const wren = await client(physio, 'Wren');
 		const to = (ctx: Context, r: ClientRecord, step: string, reason?: string) =>
 			prescribe(ctx, { id: randomUUID(), exerciseId: randomUUID(), clientId: r.head.id, family: 'squat', step, region: 'knee-right', sets: 1, reps: 5, loadKg: 0, ...(reason ? { reason } : {}) });
-		await saveMeasurements(physio, amos.head.id, '2026-03-12', ['kneeFlexion', 'thighTrunkFlexion', 'weightBearingDorsiflexion'].map((axis) => ({ id: randomUUID(), axis: axis as 'kneeFlexion', side: 'right' as const, range: { tolerable: axis === 'weightBearingDorsiflexion' ? 4 : 40 }, method: 'x', loaded: true })));
-		expect(await to(trainer, amos, 'free-squat')).toMatchObject({ ok: false, refusal: { why: 'not-allowed' } });
-		expect(await to(physio, amos, 'free-squat')).toMatchObject({ ok: false, refusal: { field: 'reason' } });
-		expect(await to(physio, amos, 'free-squat', 'trial in the parallel bars')).toMatchObject({ ok: true });
+		await saveMeasurements(physio, wren.head.id, '2026-03-12', ['kneeFlexion', 'thighTrunkFlexion', 'weightBearingDorsiflexion'].map((axis) => ({ id: randomUUID(), axis: axis as 'kneeFlexion', side: 'right' as const, range: { tolerable: axis === 'weightBearingDorsiflexion' ? 4 : 40 }, method: 'x', loaded: true })));
+		expect(await to(trainer, wren, 'free-squat')).toMatchObject({ ok: false, refusal: { why: 'not-allowed' } });
+		expect(await to(physio, wren, 'free-squat')).toMatchObject({ ok: false, refusal: { field: 'reason' } });
+		expect(await to(physio, wren, 'free-squat', 'trial in the parallel bars')).toMatchObject({ ok: true });
+		const amos = await client(physio, 'Amos');
+		expect(await to(physio, amos, 'free-squat', 'the client insists')).toMatchObject({ ok: false, refusal: { why: 'invalid', field: 'step' } });
 	});
 	it('a set-up that was typed is judged for itself: a seat below the protocol limit is refused, to everybody', async () => {
 		const amos = await client(physio, 'Amos');
 		const give = (ctx: Context, setup: { seatCm: number }, reason?: string) =>
 			prescribe(ctx, { id: randomUUID(), exerciseId: randomUUID(), clientId: amos.head.id, family: 'squat', step: 'raised-seat', region: 'knee-right', sets: 1, reps: 5, loadKg: 0, setup, ...(reason ? { reason } : {}) });
-		expect(await give(physio, { seatCm: 40 }, 'the client insists')).toMatchObject({ ok: false, refusal: { message: expect.stringContaining('protocol limit') as string } });
-		expect(await give(physio, { seatCm: 62 })).toMatchObject({ ok: true });
+		expect(await give(physio, { seatCm: 40 }, 'the client insists')).toMatchObject({ ok: false, refusal: { message: expect.stringContaining('the protocol allows 100°') as string } });
+		expect(await give(physio, { seatCm: 62 }, 'begins higher')).toMatchObject({ ok: true });
 	});
 	it('the pain-free policy is not offered above a usual of 1, and policy is a licensed choice', async () => {
 		const r = await client(physio, 'Wren');

@@ -41,7 +41,7 @@
 			<span class="label max-sm:hidden">{head.policy} policy · {head.technique ?? 'Ordinary rise'}</span>
 			{#if head.limitingJoint}<span class="label max-sm:hidden">limited by <strong class="text-ink">{head.limitingJoint}</strong></span>{/if}
 		</div>
-		{#if head.flags.length > 0 || head.limits.length > 0}
+		{#if head.flags.length > 0 || head.limits.length > 0 || head.operations.length > 0}
 			<ul class="flex flex-wrap gap-x-5 pt-1 text-sm">
 				{#each head.flags as f (f.id)}
 					{#if f.severity === 'caution'}
@@ -53,11 +53,13 @@
 						</li>
 					{/if}
 				{/each}
-				{#each head.limits as l (l.text)}
+				{#each head.operations as o (o.id)}<li class={o.waits ? 'font-semibold text-stop' : 'text-quiet'} data-testid="operation-now">Operation: {o.text}</li>{/each}
+				{#each head.limits as l (l.id)}
 					<li class={l.overdue ? 'text-caution' : 'text-quiet'}>Protocol limit: {l.text}{l.review ? `, review ${l.review}` : ''}{l.overdue ? ' (overdue)' : ''}</li>
 				{/each}
 			</ul>
 		{/if}
+		{#each head.held as h (h.exerciseId)}<p class="flex flex-wrap gap-x-3 pt-1 text-sm font-semibold text-stop" data-testid="suspended">{h.text} {#if here !== 'decide'}<a href="/clients/{page.params.id}/decide?exercise={h.exerciseId}">Sign the mend</a>{/if}</p>{/each}
 		<nav bind:this={tabs} aria-label="Work on this client" class="no-print -mb-px flex gap-1 overflow-x-auto pt-2">
 			{#each TABS as [to, label] (to)}
 				<a

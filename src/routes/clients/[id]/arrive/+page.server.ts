@@ -1,29 +1,36 @@
-import { lighterSets } from '#lib/core/decision/arrival.ts';
-import { typed } from '#lib/contract/basics.ts';
-import { arriveForm } from '#lib/contract/ask-form.ts';
+import { lighterDose } from '#lib/core/decision/arrival.ts';
+import { text, typed, uuid } from '#lib/contract/basics.ts';
+import { arrivalOf, arriveForm } from '#lib/contract/ask-form.ts';
+import { z } from 'zod';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { refusal, refuseField } from '#lib/server/http/respond.ts';
-import { arrive } from '#lib/server/usecase/ask.ts';
-import { intakeShown } from '#lib/server/usecase/intake-shown.ts';
-import { standing, usualNow, regionsOf } from '#lib/server/usecase/record.ts';
-import { arrivalSentence } from '#lib/wording/intake.ts';
+import { arrive, openDay } from '#lib/server/usecase/arrive.ts';
+import { activeWork, regionsOf, usualNow } from '#lib/server/record/facts-of.ts';
+import { standingOf } from '#lib/server/record/fit-of.ts';
+import { arrivalReasons, arrivalSentence } from '#lib/wording/intake.ts';
+import { alarmText, isGrave, standingSentence } from '#lib/wording/safety.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, params }) =>
-	clientPage(locals, params.id, 'arrival card', async (r, t, ctx) => {
-		const { arrivals } = await intakeShown(t, params.id);
-		const today = arrivals.filter((a) => a.day === ctx.today).pop();
+	clientPage(locals, params.id, 'arrival card', (r, _, ctx) => {
+		const today = r.head.arrivals.filter((a) => a.day === ctx.today).pop();
 		return {
-			id: formIds(ctx, 1)[0] as string,
+			ids: formIds(ctx, 2),
 			regions: regionsOf(r).map((region) => ({ region, usual: usualNow(r, region, ctx.today) })),
-			earlier: today?.answer ?? null,
+			earlier: today === undefined ? null : { answer: today.answer, why: arrivalReasons(today.said.reasons ?? []), opened: today.openedBecause, closes: today.said.closes ?? [] },
 			language: r.head.setting.language,
-			work: standing(r).map(({ snapshot, dose }) => ({ title: snapshot.title, sets: dose.sets, reps: dose.reps, lighter: lighterSets(dose.sets) }))
+			work: r.exercises.flatMap((e) => {
+				const p = activeWork(r).find((w) => e.prescriptions.some((x) => x.id === w.id));
+				const stands = standingOf(r, e, ctx.today);
+				return p === undefined ? [] : [{ id: e.id, region: e.region, title: p.snapshot.title, dose: p.dose, lighter: lighterDose(p.dose), held: stands?.verdict === 'suspended' ? standingSentence(stands) : null }];
+			})
 		};
 	});
 
+const openForm = z.object({ id: uuid, reason: text(300) });
+
 export const actions: Actions = {
-	default: async ({ request, locals, params }) => {
+	arrive: async ({ request, locals, params }) => {
 		const form = await request.formData();
 		const ctx = contextIn(locals);
 		const parsed = arriveForm.safeParse(Object.fromEntries(form));
@@ -35,7 +42,17 @@ export const actions: Actions = {
 			if (!pain.success) return refuseField(form, key, pain.error.issues[0]?.message ?? '');
 			if (pain.data !== undefined) pains[key.slice(5)] = pain.data;
 		}
-		const done = await arrive(ctx, { ...parsed.data, clientId: params.id, day: ctx.today, pains });
-		return done.ok ? { answer: done.value.answer, sentence: arrivalSentence(done.value) } : refusal(form, done.refusal);
+		const done = await arrive(ctx, { ...arrivalOf(parsed.data), clientId: params.id, day: ctx.today, pains });
+		if (!done.ok) return refusal(form, done.refusal);
+		const { answer, raised } = done.value;
+		return { answer, sentence: arrivalSentence(done.value), alarms: raised.map(alarmText), grave: isGrave(raised) };
+	},
+	open: async ({ request, locals, params }) => {
+		const form = await request.formData();
+		const ctx = contextIn(locals);
+		const parsed = openForm.safeParse(Object.fromEntries(form));
+		if (!parsed.success) return refuseField(form, 'reason', parsed.error.issues[0]?.message ?? '');
+		const done = await openDay(ctx, { ...parsed.data, clientId: params.id, day: ctx.today });
+		return done.ok ? { done: 'Opened, with your reason. The card stays as it was filled in.' } : refusal(form, done.refusal);
 	}
 };

@@ -2,11 +2,12 @@ import { activity, ACTIVITIES } from '#lib/catalogue/activities.ts';
 import { complaintForm, goalForm } from '#lib/contract/ask-form.ts';
 import { uuid } from '#lib/contract/basics.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
-import { catchConflict, refusal, refuseField } from '#lib/server/http/respond.ts';
+import { refusal, refuseField } from '#lib/server/http/respond.ts';
 import { dropGoal, saveComplaint, saveGoal } from '#lib/server/usecase/ask.ts';
 import { goalMean, goalViews } from '#lib/server/usecase/goal-views.ts';
 import { intakeShown } from '#lib/server/usecase/intake-shown.ts';
-import { fitContextOf, regionsOf } from '#lib/server/usecase/record.ts';
+import { fitContextOf } from '#lib/server/record/fit-of.ts';
+import { regionsOf } from '#lib/server/record/facts-of.ts';
 import { regionName } from '#lib/wording/names.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -31,7 +32,7 @@ export const actions: Actions = {
 		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
 		const { easing, stiffnessMin, painAt, position, ...c } = parsed.data;
 		const optional = { ...(easing === '' ? {} : { easing }), ...(stiffnessMin === undefined ? {} : { stiffnessMin }), ...(painAt === '' ? {} : { painAt }), ...(position === '' ? {} : { position }) };
-		const done = await catchConflict(() => saveComplaint(contextIn(locals), { ...c, ...optional, clientId: params.id }));
+		const done = await saveComplaint(contextIn(locals), { ...c, ...optional, clientId: params.id });
 		return done.ok ? { done: `Saved: ${regionName(c.region)}, usual morning ${c.usualMorning}, worst ${c.worst}.` } : refusal(form, done.refusal);
 	},
 	goal: async ({ request, locals, params }) => {

@@ -1,10 +1,11 @@
 import { answerForm, insteadForm, setupOf } from '#lib/contract/setup-form.ts';
 import { hardestEffort, painAround } from '#lib/core/session/work.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
-import { catchConflict, refusal, refuseField } from '#lib/server/http/respond.ts';
+import { refusal, refuseField } from '#lib/server/http/respond.ts';
 import { uuid } from '#lib/contract/basics.ts';
-import { closeFlag } from '#lib/server/usecase/safety.ts';
-import { fitContextOf, ownLaddersOf } from '#lib/server/usecase/record.ts';
+import { closeFlag } from '#lib/server/usecase/flags.ts';
+import { fitContextOf } from '#lib/server/record/fit-of.ts';
+import { ownLaddersOf } from '#lib/server/record/facts-of.ts';
 import { slipsByNeed } from '#lib/server/usecase/slips-by-need.ts';
 import { signedDecisions } from '#lib/server/usecase/signed-decisions.ts';
 import { signDecision } from '#lib/server/usecase/sign-decision.ts';
@@ -66,7 +67,7 @@ export const actions: Actions = {
 		const instead = a.answer === 'accepted' ? undefined : insteadForm.safeParse(Object.fromEntries(form));
 		if (instead !== undefined && !instead.success) return refuseField(form, String(instead.error.issues[0]?.path[0] ?? ''), instead.error.issues[0]?.message ?? '');
 		const what = instead === undefined ? undefined : { step: instead.data.step, sets: instead.data.sets, reps: instead.data.reps, loadKg: instead.data.loadKg ?? 0, setup: setupOf(instead.data) };
-		const done = await catchConflict(() => signDecision(contextIn(locals), { ...a, clientId: params.id, ...(what === undefined ? {} : { instead: what }), ...(reason ? { reason } : {}) }));
+		const done = await signDecision(contextIn(locals), { ...a, clientId: params.id, ...(what === undefined ? {} : { instead: what }), ...(reason ? { reason } : {}) });
 		return done.ok ? { done: `Signed. ${done.value.text}` } : refusal(form, done.refusal);
 	},
 	undo: async ({ request, locals, params }) => {

@@ -4,7 +4,8 @@ import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts'
 import { refusal, refuseField } from '#lib/server/http/respond.ts';
 import { laddersView } from '#lib/server/usecase/ladders-view.ts';
 import { prescribe } from '#lib/server/usecase/prescribe.ts';
-import { advancesToday, slipOf } from '#lib/server/usecase/record.ts';
+import { advancesToday } from '#lib/server/record/facts-of.ts';
+import { slipOf } from '#lib/server/record/slip-of.ts';
 import { decisionSentence } from '#lib/wording/decision.ts';
 import type { Actions, PageServerLoad } from './$types';
 

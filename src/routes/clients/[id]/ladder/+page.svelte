@@ -10,7 +10,7 @@
 	import { lengthIn, LENGTHS, type FitContext, type SolvedSetup } from '#lib/core/fit/context.ts';
 	import { fitFamily, fitStep } from '#lib/core/fit/fit.ts';
 	import { setupFor } from '#lib/core/fit/gentler.ts';
-	import { axisLimit } from '#lib/core/fit/limits.ts';
+	import { axisLimit, usableOf } from '#lib/core/fit/limits.ts';
 	import { isSquatStep } from '#lib/core/fit/squat-stand.ts';
 	import { candidatesOf } from '#lib/core/fit/open.ts';
 	import { substitutes, type Avoid } from '#lib/core/fit/substitutes.ts';
@@ -96,8 +96,9 @@
 		return { ...rest, [own.of]: dialled };
 	});
 	const lengths = $derived(step === undefined || fit === undefined ? null : (setup ?? setupFor(step, fit)));
-	const limit = $derived(axisLimit(axis, side, ctx.envelope, ctx.protocolLimits ?? [], ctx.rules, ctx.today, false));
 	const error = $derived(step === undefined ? 3 : errorOf(axis, step, ctx));
+	const limit = $derived(axisLimit(axis, side, ctx.envelope, ctx.protocolLimits ?? [], ctx.rules, ctx.today, { loaded: false, openChain: false, weightBearing: true }));
+	const line = $derived(usableOf(limit, error));
 	const gatesOf = (id: string): readonly { met: boolean; text: string }[] => data.gates[id] ?? [];
 	const locked = $derived(new Set(candidatesOf(family, fits, data.now?.step, (id) => gatesOf(id).every((g) => g.met)).filter((c) => !c.open).map((c) => c.step.id)));
 
@@ -185,9 +186,11 @@
 		</div>
 				<p class="label mt-1">
 					{AXIS_NAME[axis]} each step asks, against what the {side} side can use now:
-					{#if limit.kind === 'known'}
+					{#if line?.by === 'protocol'}
+						<strong class="text-ink">{Math.round(line.deg)}°</strong> (protocol limit {limit.allowed?.maxDeg}°, less {error}° model error{limit.kind === 'known' ? '' : '; the joint itself is not measured'})
+					{:else if limit.kind === 'known'}
 						<strong class="text-ink">{Math.round(limit.limit - limit.margin)}°</strong>
-						({limit.by === 'protocol' ? 'protocol limit' : measured?.from === 'observed' ? 'seen in sessions' : measured?.from === 'painful-set' ? 'lowered by a painful set' : trying ? 'tried' : 'measured'}
+						({measured?.from === 'observed' ? 'seen in sessions' : measured?.from === 'painful-set' ? 'lowered by a painful set' : trying ? 'tried' : 'measured'}
 						{Math.round(limit.limit)}°{measured && !trying ? `, ${ago(measured.date, data.head.today)}` : ''}, less {limit.margin}° margin; ± {error}° model error)
 					{:else}<strong class="text-caution">{limit.reason === 'stale' ? 'too old, measure again' : 'not measured'}</strong>{/if}
 				</p>

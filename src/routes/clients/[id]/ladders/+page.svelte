@@ -64,7 +64,7 @@
 	const rows = $derived([...Object.values(FAMILIES), ...data.own].map(rowOf));
 	const candidates = $derived(rows.flatMap((r) => r.steps));
 	const PLAN: readonly Purpose[] = ['warm-up', 'balance', 'thigh-front', 'buttock', 'thigh-back', 'hip-side', 'calf', 'trunk', 'mobility'];
-	const plan = $derived(planFor(PLAN, candidates, { tags: without }));
+	const plan = $derived(planFor(PLAN, candidates, { tags: without }, new Set(Object.values(data.now).map((n) => n.step))));
 	const AVOID: readonly (readonly [Tag, string])[] = [
 		['spine-load', 'load on the spine'],
 		['impact', 'impact'],

@@ -5,12 +5,12 @@ import { ageOn } from '#lib/core/base/calendar-day.ts';
 import { SIDES } from '#lib/core/body/axis.ts';
 import { RANGE_IDS } from '#lib/core/measure/range-kind.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
-import { catchConflict, orError, refusal, refuseField } from '#lib/server/http/respond.ts';
+import { orError, refusal, refuseField } from '#lib/server/http/respond.ts';
 import { changeSetting } from '#lib/server/usecase/change-setting.ts';
 import { testsShown } from '#lib/server/usecase/intake-shown.ts';
 import { saveSheet } from '#lib/server/usecase/save-sheet.ts';
 import { showClient } from '#lib/server/usecase/show-client.ts';
-import { regionsOf } from '#lib/server/usecase/record.ts';
+import { regionsOf } from '#lib/server/record/facts-of.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, params }) =>
@@ -41,7 +41,7 @@ export const actions: Actions = {
 		const { record } = orError(await showClient(ctx, params.id, 'measure', () => null, 'measure'));
 		const sheet = parseSheet(new Map([...form].map(([k, v]) => [k, String(v)])), record.body, RANGES, FUNCTION_TESTS);
 		if (!sheet.ok) return refuseField(form, sheet.refusal.field ?? '', sheet.refusal.message);
-		const saved = await catchConflict(() => saveSheet(ctx, params.id, sheet.value));
+		const saved = await saveSheet(ctx, params.id, sheet.value);
 		return saved.ok ? { done: `Saved ${saved.value} ${saved.value === 1 ? 'reading' : 'readings'}.` } : refusal(form, saved.refusal);
 	},
 	way: async ({ request, locals, params }) => {

@@ -5,16 +5,18 @@ import { orError, refusal, refuseField } from '#lib/server/http/respond.ts';
 import { checkIn } from '#lib/server/usecase/check-in.ts';
 import { showClient } from '#lib/server/usecase/show-client.ts';
 import { regionName } from '#lib/wording/names.ts';
-import { regionsOf } from '#lib/server/usecase/record.ts';
+import { alarmText, closesText, isGrave } from '#lib/wording/safety.ts';
+import { regionsOf } from '#lib/server/record/facts-of.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, params }) =>
 	clientPage(locals, params.id, 'mornings', (r, _, ctx) => {
 		const regions = regionsOf(r);
-		const ids = formIds(ctx, regions.length + 1);
+		const ids = formIds(ctx, regions.length + 2);
 		return {
 			regions: regions.map((region, i) => ({ region, id: ids[i] as string })),
 			eventId: ids[regions.length] as string,
+			id: ids[regions.length + 1] as string,
 			provocation: r.policy.morningRule === 'provocation',
 			mornings: r.mornings.filter((m) => m.date >= addDays(ctx.today, -13)),
 			sessions: r.logs.map((l) => l.session.date).filter((d) => d >= addDays(ctx.today, -13))
@@ -29,6 +31,9 @@ export const actions: Actions = {
 		const parsed = parseMorning(form, regionsOf(record), regionName);
 		if (!parsed.ok) return refuseField(form, parsed.field, parsed.message);
 		const done = await checkIn(ctx, { clientId: params.id, ...parsed.value });
-		return done.ok ? { done: done.value.corrected ? 'Corrected; the earlier entry is kept beside it.' : 'Entered.' } : refusal(form, done.refusal);
+		if (!done.ok) return refusal(form, done.refusal);
+		const { corrected, raised, closes, fever } = done.value;
+		const advice = [...raised.map(alarmText), ...(fever ? ['Fever or ill: no exercise today.'] : []), ...(closes.length === 0 ? [] : [`${closesText(closes)}. Relief and other regions go on.`])];
+		return { done: corrected ? 'Corrected; the earlier entry is kept beside it.' : 'Entered.', advice, grave: isGrave(raised) };
 	}
 };

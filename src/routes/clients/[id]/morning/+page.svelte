@@ -54,6 +54,7 @@
 	<h2>Next morning</h2>
 	<p class="label">Before getting going. A session’s next morning is the entry of the following day; an entry for a day that has one corrects it.</p>
 	<div class="my-2"><Said done={form && 'done' in form ? form.done : undefined} refused={lost || (form && 'message' in form ? form.message : undefined)} /></div>
+	{#each (form && 'advice' in form ? form.advice : undefined) ?? [] as a (a)}<p class="mb-2 border-4 px-3 py-2 font-semibold {form && 'grave' in form && form.grave ? 'border-stop text-stop' : 'border-caution text-caution'}" role="alert" data-testid="alarm">{a}</p>{/each}
 	<form method="POST" use:keepForm={'morning'} use:enhance={sending((text) => (lost = text))} novalidate>
 		<Field name="day" label="Morning of" type="date" max={data.head.today} bind:value={day} wrong={wrong('day')} width="w-42" />
 		{#if known}<p class="text-sm text-caution">This day has an entry already; saving corrects it.</p>{/if}
@@ -72,15 +73,20 @@
 							</label>
 						{/each}
 					</div>
+					{#if swelling[r.region] === 'hot'}
+						<div class="mt-2 border-l-4 border-stop pl-3"><Choice name="{r.region}.cannotStand" label="So painful that it can hardly be moved or stood on?" value="" items={[{ value: '', name: 'not asked (counts as yes)' }, { value: 'yes', name: 'yes' }, { value: 'no', name: 'no' }]} /></div>
+					{/if}
 					{#if wrong(`${r.region}.swelling`)}<p class="text-sm text-stop" data-testid="field-wrong">{wrong(`${r.region}.swelling`)}</p>{/if}
 				</div>
+				{#if /^(knee|hip|ankle|foot|shin|thigh)/.test(r.region)}<label class="flex min-h-12 items-center gap-2.5"><input type="checkbox" name="{r.region}.calf" class="size-6 accent-(--accent)" /> this calf newly swollen, tender or warm, the other not</label>{/if}
 				<div class="flex flex-wrap gap-5">
 					<Field name="{r.region}.stiffness" label="Stiffness" unit="min" inputmode="numeric" bind:value={other[`${r.region}.stiffness`]} wrong={wrong(`${r.region}.stiffness`)} width="w-20 min-h-12" />
 					{#if data.provocation}<Field name="{r.region}.provocation" label="Provocation test pain" inputmode="numeric" bind:value={other[`${r.region}.provocation`]} wrong={wrong(`${r.region}.provocation`)} width="w-20 min-h-12" />{/if}
 				</div>
 			</fieldset>
 		{/each}
-		<div class="mt-3 max-w-60"><input type="hidden" name="eventId" value={data.eventId} /><Choice name="events" label="The day before was" bind:value={event} items={EVENTS} /></div>
+		<label class="mt-3 flex min-h-12 items-center gap-2.5"><input type="checkbox" name="fever" class="size-6 accent-(--accent)" /> fever, or feeling ill</label>
+		<div class="mt-3 max-w-60"><input type="hidden" name="id" value={data.id} /><input type="hidden" name="eventId" value={data.eventId} /><Choice name="events" label="The day before was" bind:value={event} items={EVENTS} /></div>
 		<div class="sticky bottom-0 -mx-3 mt-4 border-t bg-paper px-3 py-3"><Act big>{known ? 'Correct the morning' : 'Enter the morning'}</Act></div>
 	</form>
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->

@@ -1,10 +1,16 @@
 import { SCREENING } from '#lib/catalogue/screening.ts';
 import { screenDue, unanswered } from '#lib/core/client/screening.ts';
-import { closeFlagForm, MOST_LIMITS, parseAnswers, parseLimits, protocolForm, surgeryForm } from '#lib/contract/screen-form.ts';
-import { uuid } from '#lib/contract/basics.ts';
+import { phaseNow } from '#lib/core/client/protocol.ts';
+import { present, uuid } from '#lib/contract/basics.ts';
+import { confirmForm, limitForm, noLimitsForm, parsePhases, protocolForm, surgeryForm, windowOf, withdrawForm } from '#lib/contract/protocol-form.ts';
+import { closeFlagForm, knownForm, parseAnswers } from '#lib/contract/screen-form.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
-import { catchConflict, refusal, refuseField } from '#lib/server/http/respond.ts';
-import { closeFlag, enterProtocol, liftLimit, recordSurgery, screenClient } from '#lib/server/usecase/safety.ts';
+import { refusal, refuseField, refuseFirst } from '#lib/server/http/respond.ts';
+import { closeFlag } from '#lib/server/usecase/flags.ts';
+import { knowSymptom, MAY_BE_KNOWN } from '#lib/server/usecase/known-symptom.ts';
+import { confirmPhase, enterProtocol, liftLimit, recordNoLimits, recordSurgery, setLimit, withdrawSurgery } from '#lib/server/usecase/protocols.ts';
+import { regionsOf } from '#lib/server/record/facts-of.ts';
+import { screenClient } from '#lib/server/usecase/screen-client.ts';
 import { flagName } from '#lib/wording/screening.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -12,14 +18,17 @@ export const load: PageServerLoad = ({ locals, params }) =>
 	clientPage(locals, params.id, 'screening', (r, _, ctx) => {
 		const { screening, flags, surgery, limits } = r.head;
 		return {
-			ids: formIds(ctx, 4 + MOST_LIMITS),
+			ids: formIds(ctx, 6),
 			// Answers of an earlier day are shown, not filled in: every screening is asked anew.
 			answers: screening?.date === ctx.today ? screening.answers : {},
 			before: screening?.answers ?? {},
 			screened: screening === null ? null : { date: screening.date, complete: screening.complete, due: screenDue(screening.date, r.policy.screeningDays), open: unanswered(SCREENING, screening.answers).map((c) => c.name) },
 			closed: flags.filter((f) => !f.open).map((f) => ({ id: f.id, name: flagName(f.code), day: f.day, closedOn: f.closedOn, closing: f.closing })),
-			surgery,
-			limits
+			surgery: surgery.map((o) => ({ ...o, now: o.protocol === null ? null : phaseNow({ region: o.region, date: o.date, phases: o.protocol.phases }, ctx.today) })),
+			limits,
+			known: r.head.known.filter((k) => k.until >= ctx.today),
+			mayBeKnown: MAY_BE_KNOWN,
+			regions: regionsOf(r)
 		};
 	});
 
@@ -44,25 +53,65 @@ export const actions: Actions = {
 		const parsed = closeFlagForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
 		const { id, flagId, how, note, clearedBy, clearedOn, document } = parsed.data;
-		const done = await closeFlag(contextIn(locals), { id, flagId, clientId: params.id, note, ...(how === 'external' ? { clearance: { by: clearedBy, on: clearedOn, document } } : {}) });
+		const done = await closeFlag(contextIn(locals), { id, flagId, clientId: params.id, note, ...(how === 'external' ? { clearance: { by: clearedBy, on: clearedOn, document } } : {}), ...(how === 'mistaken' ? { mistaken: true } : {}) });
 		return done.ok ? { done: 'Flag closed; it stays in the record with who closed it.' } : refusal(form, done.refusal);
 	},
 	surgery: async ({ request, locals, params }) => {
 		const form = await request.formData();
 		const parsed = surgeryForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
+		if (!parsed.success) return refuseFirst(form, parsed.error);
 		const done = await recordSurgery(contextIn(locals), { ...parsed.data, clientId: params.id });
 		return done.ok ? { done: 'Operation recorded. Everything waits until its protocol is entered.' } : refusal(form, done.refusal);
 	},
 	protocol: async ({ request, locals, params }) => {
 		const form = await request.formData();
 		const parsed = protocolForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
-		const limits = parseLimits(fields(form));
-		if (!limits.ok) return refuseField(form, limits.refusal.field ?? '', limits.refusal.message);
+		if (!parsed.success) return refuseFirst(form, parsed.error);
+		const phases = parsePhases(form);
+		if (!phases.ok) return refuseField(form, phases.refusal.field ?? '', phases.refusal.message);
 		const { reviewOn, ...protocol } = parsed.data;
-		const done = await catchConflict(() => enterProtocol(contextIn(locals), { ...protocol, clientId: params.id, limits: limits.value, ...(reviewOn === '' ? {} : { reviewOn }) }));
-		return done.ok ? { done: `Protocol entered with ${limits.value.length} ${limits.value.length === 1 ? 'limit' : 'limits'}.` } : refusal(form, done.refusal);
+		const done = await enterProtocol(contextIn(locals), { ...protocol, clientId: params.id, phases: phases.value, ...(reviewOn === '' ? {} : { reviewOn }) });
+		return done.ok ? { done: `Protocol entered with ${phases.value.length} ${phases.value.length === 1 ? 'phase' : 'phases'}.` } : refusal(form, done.refusal);
+	},
+	'no-limits': async ({ request, locals, params }) => {
+		const form = await request.formData();
+		const parsed = noLimitsForm.safeParse(Object.fromEntries(form));
+		if (!parsed.success) return refuseFirst(form, parsed.error);
+		const done = await recordNoLimits(contextIn(locals), { ...parsed.data, clientId: params.id });
+		return done.ok ? { done: 'Recorded, with whose word it is.' } : refusal(form, done.refusal);
+	},
+	confirm: async ({ request, locals, params }) => {
+		const form = await request.formData();
+		const parsed = confirmForm.safeParse(Object.fromEntries(form));
+		if (!parsed.success) return refuseFirst(form, parsed.error);
+		const done = await confirmPhase(contextIn(locals), { ...parsed.data, phase: Number(parsed.data.phase), clientId: params.id });
+		return done.ok ? { done: `Phase ${parsed.data.phase} confirmed.` } : refusal(form, done.refusal);
+	},
+	withdraw: async ({ request, locals, params }) => {
+		const form = await request.formData();
+		const parsed = withdrawForm.safeParse(Object.fromEntries(form));
+		if (!parsed.success) return refuseFirst(form, parsed.error);
+		const done = await withdrawSurgery(contextIn(locals), { ...parsed.data, clientId: params.id });
+		return done.ok ? { done: 'Withdrawn; it stays in the record with your reason.' } : refusal(form, done.refusal);
+	},
+	limit: async ({ request, locals, params }) => {
+		const form = await request.formData();
+		const parsed = limitForm.safeParse(Object.fromEntries(form));
+		if (!parsed.success) return refuseField(form, `limit.${String(parsed.error.issues[0]?.path[0] ?? '')}`, parsed.error.issues[0]?.message ?? '');
+		const window = windowOf(parsed.data, 'limit');
+		if (!window.ok) return refuseField(form, window.refusal.field ?? '', window.refusal.message);
+		if (window.value === null) return refuseField(form, 'limit.maxDeg', 'Which movement, and how far?');
+		const { id, source, reviewOn } = parsed.data;
+		const done = await setLimit(contextIn(locals), { ...present(window.value), id, source, clientId: params.id, ...(reviewOn === '' ? {} : { reviewOn }) });
+		if (done.ok) return { done: 'Limit set.' };
+		return refusal(form, { ...done.refusal, field: `limit.${done.refusal.field ?? ''}` });
+	},
+	known: async ({ request, locals, params }) => {
+		const form = await request.formData();
+		const parsed = knownForm.safeParse(Object.fromEntries(form));
+		if (!parsed.success) return refuseFirst(form, parsed.error);
+		const done = await knowSymptom(contextIn(locals), { ...parsed.data, clientId: params.id });
+		return done.ok ? { done: 'Agreed: as usual until then.' } : refusal(form, done.refusal);
 	},
 	lift: async ({ request, locals, params }) => {
 		const form = await request.formData();

@@ -7,6 +7,7 @@
 	import Said from '#lib/ui/Said.svelte';
 	import ClosingForm from '#lib/ui/ClosingForm.svelte';
 	import ProtocolForms from '#lib/ui/ProtocolForms.svelte';
+	import KnownSymptoms from '#lib/ui/KnownSymptoms.svelte';
 	import ReferralAids from '#lib/ui/ReferralAids.svelte';
 	import { keepForm } from '#lib/ui/keep-form.ts';
 	import { sending } from '#lib/ui/sending.ts';
@@ -88,13 +89,14 @@
 					<summary class="cursor-pointer text-sm text-accent">{data.closed.length} closed</summary>
 					<ul class="mt-1 text-sm">
 						{#each data.closed as f (f.id)}
-							<li class="rule py-1.5">{f.name}, {shortDay(f.day)}; closed {f.closedOn ? shortDay(f.closedOn) : ''}{f.closing?.by === 'external' ? ` by ${f.closing.clearedBy}, ${f.closing.clearedOn ? shortDay(f.closing.clearedOn) : ''}, ${f.closing.document}` : `: ${f.closing?.note ?? ''}`}</li>
+							<li class="rule py-1.5">{f.name}, {shortDay(f.day)}; closed {f.closedOn ? shortDay(f.closedOn) : ''}{f.closing?.by === 'external' ? ` by ${f.closing.clearedBy}, ${f.closing.clearedOn ? shortDay(f.closing.clearedOn) : ''}, ${f.closing.document}` : `${f.closing?.mistaken ? ', raised by mistake' : ''}: ${f.closing?.note ?? ''}`}</li>
 						{/each}
 					</ul>
 				</details>
 			{/if}
 		</section>
 		<ProtocolForms surgery={data.surgery} limits={data.limits} ids={data.ids.slice(2)} licensed={data.head.licensed} today={data.head.today} {wrong} {say} />
+		<KnownSymptoms known={data.known} may={data.mayBeKnown} regions={data.regions} id={data.ids[5] as string} licensed={data.head.licensed} today={data.head.today} {wrong} {say} />
 		<ReferralAids age={data.head.age} />
 		<p class="label">Local protocol and the treating clinician come first. A flag says what was reported, not what it is.</p>
 	</aside>

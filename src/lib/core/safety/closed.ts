@@ -1,0 +1,55 @@
+/**
+ * What closes a step before its button is pressed, and who may open it. One function for the ladder's card, prescribing and signing, so that a
+ * page never offers what the next screen refuses.
+ *
+ * A protocol opens to nobody until it is lifted or its next phase is confirmed. Everything else opens to a licensed user with a reason, which is
+ * kept as passed over and shown until the reason for it is gone.
+ */
+import type { FitContext, SolvedSetup } from '../fit/context.ts';
+import { fitStep, shortAt, type StepFit } from '../fit/fit.ts';
+import type { Clearance, Gate, Step } from '../exercise/family.ts';
+import { breakKey, breaksOf, type Break, type Prescribed, type StandingFacts } from './standing.ts';
+
+export type ClosedBy = Break['by'] | 'range' | 'unmeasured' | 'gate' | 'loaded-spine';
+
+export interface Closed {
+	readonly by: ClosedBy;
+	/** What is kept when a licensed user passes it over. */
+	readonly key: string;
+	/** `nobody` opens a protocol here; a licensed user the rest. */
+	readonly who: 'licensed' | 'nobody';
+	readonly found?: Break;
+	/** The gate in words, as the page has it. */
+	readonly text?: string;
+}
+
+export interface ClosedFacts extends StandingFacts {
+	/** Gates of the step that are not met; those of a step that was reached already are not asked. */
+	readonly unmet: readonly { readonly gate: Gate; readonly text: string }[];
+	/** A back is under treatment: work that loads the spine waits to be cleared. */
+	readonly treatsBack: boolean;
+}
+
+/** A gate by what it asks. */
+export const gateKey = (g: Gate): string => `gate:${g.kind}:${'step' in g ? g.step : g.kind === 'clearance' ? g.what : g.technique}`;
+
+/** Beyond what is usable, not seen done: as solved nothing helps, or the set-up that was chosen goes past it. */
+function rangeClosed(step: Step, setup: SolvedSetup | null, chosen: boolean, fit: StepFit, ctx: FitContext): boolean {
+	if (fit.verdict === 'fits' && fit.seen !== null) return false;
+	return chosen ? shortAt(step, ctx, setup).some((l) => l.by === 'tolerated') : fit.verdict === 'blocked';
+}
+
+/** All that closes a prescription, worst first. `chosen`: the set-up was chosen by hand, and is judged for itself. */
+export function closedFor(p: Prescribed, chosen: boolean, facts: ClosedFacts): readonly Closed[] {
+	const fit = fitStep(p.step, facts.ctx);
+	const { breaks } = breaksOf({ ...p, since: '9999-12-31', passedOver: [] }, facts);
+	const out: Closed[] = breaks.map((found) => ({ by: found.by, key: breakKey(found), who: found.by === 'protocol' ? 'nobody' : 'licensed', found }));
+	const stands = breaks.length === 0;
+	if (stands && rangeClosed(p.step, p.setup, chosen, fit, facts.ctx)) out.push({ by: 'range', key: 'tolerated', who: 'licensed' });
+	if (stands && fit.verdict === 'unmeasured') out.push({ by: 'unmeasured', key: 'unmeasured', who: 'licensed' });
+	for (const g of facts.unmet) if (g.gate.kind !== 'clearance') out.push({ by: 'gate', key: gateKey(g.gate), who: 'licensed', text: g.text });
+	if (facts.treatsBack && p.step.tags.includes('spine-load') && !cleared(facts.clearances, 'loaded-spine')) out.push({ by: 'loaded-spine', key: 'clearance:loaded-spine', who: 'licensed' });
+	return out;
+}
+
+const cleared = (has: readonly Clearance[], what: Clearance): boolean => has.includes(what);

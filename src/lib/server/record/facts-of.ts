@@ -1,0 +1,43 @@
+/** Small facts of a record that several pages and commands ask for. */
+import { CATALOGUE_VERSION, FAMILIES } from '#lib/catalogue/families.ts';
+import { type Day, dayNumber } from '#lib/core/base/calendar-day.ts';
+import type { Policy } from '#lib/core/decision/policy.ts';
+import { ENGINE_VERSION } from '#lib/core/decision/trace.ts';
+import { morningSeries } from '#lib/core/decision/usual.ts';
+import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
+import type { Prescription } from '../repo/exercise-repo.ts';
+import { effectiveChain } from './effective-chain.ts';
+import type { ClientRecord } from './load.ts';
+
+/** A back is under treatment. */
+export const treatsBack = (r: ClientRecord): boolean => Object.keys(r.head.setting.usual).some((x) => x.startsWith('back')) || r.exercises.some((e) => e.region.startsWith('back'));
+
+/** The screening says there was an operation, and none stands recorded. */
+export const operationUnrecorded = (r: ClientRecord): boolean => r.head.screening?.answers['recent-surgery'] === 'yes' && r.head.surgery.length === 0;
+
+/** Advances already given in today's review of this client. */
+export const advancesToday = (r: ClientRecord, today: Day): number =>
+	r.exercises.reduce((n, e) => n + effectiveChain(e.prescriptions).changes.filter((c) => c.kind === 'advance' && c.date === today).length, 0);
+
+/** The practice's own ladders among those of a record. */
+export const ownLaddersOf = (r: ClientRecord): readonly ExerciseFamily[] => Object.values(r.families).filter((f) => FAMILIES[f.id] === undefined);
+
+/** Usual pain of a region as of a day: its mornings, or the intake where there are too few. */
+export const usualNow = (r: ClientRecord, region: string, today: Day): number =>
+	morningSeries(r.mornings, region, r.head.setting.usual[region]?.intake, r.policy.morningRule, today).usualOn(dayNumber(today)).value;
+
+/** The policy's lines for pain at rest. */
+export const linesOf = (r: ClientRecord): { readonly acceptable: number; readonly stop: number } => ({ acceptable: r.policy.acceptableMax, stop: r.policy.stopAt });
+
+export const versions = (policy: Policy) => ({ engine: ENGINE_VERSION, catalogue: CATALOGUE_VERSION, policy: `${policy.id}@${policy.version}`, schema: '0001' });
+
+export const lastSessionDay = (r: ClientRecord): Day | undefined => r.logs.reduce<Day | undefined>((m, l) => (m === undefined || dayNumber(l.session.date) > dayNumber(m) ? l.session.date : m), undefined);
+
+/** The regions under treatment, the sorest first. */
+export const regionsOf = (r: ClientRecord): readonly string[] =>
+	Object.entries(r.head.setting.usual)
+		.sort(([a, x], [b, y]) => (y.intake ?? 0) - (x.intake ?? 0) || (a < b ? -1 : 1))
+		.map(([region]) => region);
+
+/** What is prescribed and active now, whether or not it holds. */
+export const activeWork = (r: ClientRecord): readonly Prescription[] => r.exercises.map((e) => effectiveChain(e.prescriptions).head).filter((p) => p.state === 'active');

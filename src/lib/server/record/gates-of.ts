@@ -1,0 +1,71 @@
+/** What a client has shown, the gates it meets, and the next edges of a step. */
+import { TEST_SHOWS } from '#lib/catalogue/test-shows.ts';
+import type { NextStep } from '#lib/core/decision/input.ts';
+import { type Step, stepAnywhere, stepOf } from '#lib/core/exercise/family.ts';
+import type { FitContext } from '#lib/core/fit/context.ts';
+import { fitStep } from '#lib/core/fit/fit.ts';
+import { type GateFacts, gateState, type GateState, type Shown } from '#lib/core/fit/gate.ts';
+import { setupFor } from '#lib/core/fit/gentler.ts';
+import { shownIn } from '#lib/core/session/shown.ts';
+import { gateText } from '#lib/wording/gates.ts';
+import { prescriptionOf } from './evidence-of.ts';
+import type { ClientRecord } from './load.ts';
+
+/** What the function tests show of steps: seconds of a stance. */
+const shownByTests = (r: ClientRecord): readonly Shown[] =>
+	r.tests.flatMap((x) =>
+		TEST_SHOWS.filter((s) => s.test === x.test).flatMap((s): Shown[] => {
+			const seconds = s.from === 'value' ? x.value : x.extras[s.from];
+			return seconds === undefined ? [] : [{ step: s.step, side: x.side ?? 'both', cleanReps: [seconds], effortMax: undefined }];
+		})
+	);
+
+/** What has been shown on each step, for gates: in sessions that were seen, and in tests. */
+export function shownOf(r: ClientRecord): readonly Shown[] {
+	return shownByTests(r).concat(shownInSessions(r));
+}
+
+const shownInSessions = (r: ClientRecord): readonly Shown[] =>
+	r.logs.flatMap((l) => {
+		const found = prescriptionOf(r, l);
+		return found === undefined ? [] : shownIn(found.prescription.step, found.exercise.side, l.session);
+	});
+
+/** What gates are judged in: technique, clearances, doses of the catalogue. */
+export const gateFactsOf = (r: ClientRecord): GateFacts => ({
+	...(r.head.setting.technique === null ? {} : { technique: r.head.setting.technique }),
+	clearances: r.head.setting.clearances,
+	targetOf: (step) => stepAnywhere(r.families, step)?.usualDose.target
+});
+
+export const gatesOf = (r: ClientRecord, step: Step, shown = shownOf(r)): readonly GateState[] => step.gates.map((g) => gateState(g, shown, gateFactsOf(r)));
+
+/** The next edges of a step, each with its fit and its gates. */
+export function nextStepsOf(r: ClientRecord, step: Step, family: string, ctx: FitContext): readonly NextStep[] {
+	const ladder = r.families[family];
+	if (ladder === undefined) return [];
+	const shown = shownOf(r);
+	return step.next.flatMap((e): NextStep[] => {
+		const to = stepOf(ladder, e.to);
+		if (to === undefined) return [];
+		const fit = fitStep(to, ctx);
+		const gates = gatesOf(r, to, shown);
+		const closed = gates.find((g) => !g.met);
+		return [
+			{
+				step: to.id,
+				dial: e.dial,
+				verdict: fit.verdict,
+				gateOpen: closed === undefined,
+				...(closed === undefined ? {} : { gate: gateText(closed) }),
+				start: to.usualDose.start,
+				target: to.usualDose.target,
+				...(to.counts === undefined || to.counts === 'reps' ? {} : { unit: to.counts }),
+				loadKg: to.posture.load?.kg ?? 0,
+				setup: setupFor(to, fit),
+				...(fit.unlock !== null && 'measure' in fit.unlock ? { measure: fit.unlock.measure } : {}),
+				limiting: fit.limiting.map(({ axis, side, short }) => ({ axis, side, short }))
+			}
+		];
+	});
+}

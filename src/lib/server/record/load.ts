@@ -1,0 +1,69 @@
+/** A client's whole record as the core reads it: one query a table, for one client or for all of a practice. Everything after that is pure. */
+import { usable } from '#lib/catalogue/check-own.ts';
+import { FAMILIES } from '#lib/catalogue/families.ts';
+import { POLICIES } from '#lib/catalogue/policies.ts';
+import { type Body, bodyOf } from '#lib/core/body/body.ts';
+import type { Policy } from '#lib/core/decision/policy.ts';
+import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
+import type { Morning, RecordedEvent } from '#lib/core/session/record.ts';
+import { withoutNulls } from '../db/heads.ts';
+import type { PracticeTransaction } from '../db/in-practice.ts';
+import { type ClientHead, clientHeads } from '../repo/client-repo.ts';
+import { days } from '../repo/day-repo.ts';
+import { type Room, room } from '../repo/equipment-repo.ts';
+import { type Exercise, exercises } from '../repo/exercise-repo.ts';
+import { type Logged, logs } from '../repo/log-repo.ts';
+import { type Measurement, sheet, type TestResult } from '../repo/sheet-repo.ts';
+
+export interface ClientRecord {
+	readonly head: ClientHead;
+	readonly body: Body;
+	readonly policy: Policy;
+	readonly measurements: readonly Measurement[];
+	readonly exercises: readonly Exercise[];
+	readonly logs: readonly Logged[];
+	readonly tests: readonly TestResult[];
+	readonly mornings: readonly Morning[];
+	readonly checkins: ReadonlyMap<string, string>;
+	readonly events: readonly RecordedEvent[];
+	readonly room: Room;
+	/** The catalogue's families and the practice's own. */
+	readonly families: Readonly<Record<string, ExerciseFamily>>;
+}
+
+/** Six queries, whatever the number of clients. */
+export async function loadRecords(t: PracticeTransaction, clientId?: string): Promise<readonly ClientRecord[]> {
+	const heads = await clientHeads(t, clientId);
+	if (heads.length === 0) return [];
+	const measured = await sheet(t, clientId);
+	const prescribed = await exercises(t, clientId);
+	const logged = await logs(t, clientId);
+	const dayRecords = await days(t, clientId);
+	const here = await room(t);
+	const own = usable(here.own);
+	const families = own.length === 0 ? FAMILIES : { ...FAMILIES, ...Object.fromEntries(own.map((f) => [f.id, f])) };
+	return heads.map((head): ClientRecord => {
+		const ownDays = dayRecords.filter((d) => d.clientId === head.id);
+		return {
+			head,
+			body: bodyFor(head),
+			policy: POLICIES[head.setting.policyId],
+			measurements: measured.ranges.filter((m) => m.clientId === head.id),
+			exercises: prescribed.filter((e) => e.clientId === head.id && e.prescriptions.length > 0),
+			logs: logged.filter((l) => l.clientId === head.id),
+			tests: measured.tests.filter((x) => x.clientId === head.id),
+			mornings: ownDays.flatMap((d) => (d.morning === null ? [] : [d.morning])),
+			checkins: new Map(ownDays.flatMap((d) => (d.morning === null || d.checkinId === null ? [] : [[`${d.morning.date}|${d.morning.region}`, d.checkinId] as const]))),
+			events: ownDays.flatMap((d) => (d.event === null ? [] : [d.event])),
+			room: here,
+			families
+		};
+	});
+}
+
+function bodyFor(head: ClientHead): Body {
+	const { heightCm, massKg, shankCm, thighCm, trunkCm, footCm } = head.setting;
+	const body = bodyOf({ heightCm, massKg, segments: withoutNulls({ shankCm, thighCm, trunkCm, footCm }) });
+	if (!body.ok) throw new Error(`stored body refused: ${body.refusal.message}`);
+	return body.value;
+}

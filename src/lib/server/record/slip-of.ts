@@ -1,0 +1,153 @@
+/** The decision input of one exercise, and its slip. */
+import { createHash } from 'node:crypto';
+import { RANGES } from '#lib/catalogue/ranges.ts';
+import type { Day } from '#lib/core/base/calendar-day.ts';
+import { canonical } from '#lib/core/base/canonical.ts';
+import { arrivedDay } from '#lib/core/decision/arrival.ts';
+import { decide } from '#lib/core/decision/decide.ts';
+import type { Change, DecideInput } from '#lib/core/decision/input.ts';
+import { judge } from '#lib/core/decision/judge.ts';
+import { demandOn } from '#lib/core/decision/range-evidence.ts';
+import type { Trace } from '#lib/core/decision/trace.ts';
+import { type ExerciseFamily, servesOf, type Step, stepOf } from '#lib/core/exercise/family.ts';
+import { type GentlerNotch, gentlerNotches } from '#lib/core/fit/gentler.ts';
+import { flagReaches } from '#lib/core/safety/alarm.ts';
+import { painAdded } from '#lib/core/session/work.ts';
+import type { Exercise } from '../repo/exercise-repo.ts';
+import type { Logged } from '../repo/log-repo.ts';
+import { contextOf } from './context-of.ts';
+import { type Effective, effectiveChain } from './effective-chain.ts';
+import { operationUnrecorded } from './facts-of.ts';
+import { fitContextOf, standingOf, wouldStand } from './fit-of.ts';
+import { nextStepsOf } from './gates-of.ts';
+import type { ClientRecord } from './load.ts';
+
+/** Everything a decision about one exercise is made from. */
+export function decideInputOf(r: ClientRecord, exercise: Exercise, today: Day, advancesUsed: number): { input: DecideInput; chain: Effective } {
+	const chain = effectiveChain(exercise.prescriptions);
+	const { head } = chain;
+	const family = r.families[exercise.family];
+	const step = family === undefined ? undefined : stepOf(family, head.step);
+	const ctx = fitContextOf(r, today, exercise.side);
+	const easier = family === undefined || step === undefined || step.easier === null ? undefined : stepOf(family, step.easier);
+	const cleared = r.head.flags.filter((f) => f.code.startsWith('emergency') && f.closedOn !== null).map((f) => f.closedOn as Day).sort().pop();
+	const input: DecideInput = {
+		policy: r.policy,
+		client: {
+			...(r.head.screening === null ? {} : { screening: { date: r.head.screening.date, complete: r.head.screening.complete } }),
+			flags: r.head.flags.map((f) => ({ id: f.code, severity: f.severity, ...(f.urgency === null ? {} : { urgency: f.urgency }), open: f.open, ...(f.region === null ? {} : { region: f.region }), ...(f.closedOn === null ? {} : { closedOn: f.closedOn }) })),
+			...(operationUnrecorded(r) ? { operationUnrecorded: true } : {}),
+			arrivals: r.head.arrivals.map((a) => arrivedDay(a.day, a.openedBecause === null ? a.said : {})),
+			surgery: r.head.surgery.map(({ region, date, limitsEntered }) => ({ region, date, limitsEntered })),
+			usual: r.head.setting.usual,
+			...(cleared === undefined ? {} : { clearedOn: cleared })
+		},
+		exercise: {
+			id: exercise.id,
+			family: exercise.family,
+			step: head.step,
+			region: exercise.region,
+			purpose: exercise.purpose,
+			dose: head.dose,
+			...(head.setup === null ? {} : { setup: head.setup }),
+			state: head.state,
+			rackKg: r.room.weightsKg.filter((kg) => kg <= (ctx.highestLoadKg ?? Infinity)),
+			frontOfKneeSore: r.head.setting.frontOfKnee,
+			gentler: step === undefined ? [] : fittedNotches(r, exercise, today, step, gentlerNotches(head.setup, easier, ctx)),
+			...standingKey(r, exercise, chain, today),
+			...(step === undefined || family === undefined ? {} : { faults: faultsNamed(family, step), ...(step.tags.some((t) => ctx.eased?.some((e) => e.effect === 'cap' && e.tag === t)) ? { capped: true } : {}), ...(servesOf(family, step).includes('relief') ? { relief: true } : {}) })
+		},
+		changes: [...chain.changes, ...restartsOf(r, exercise.region)],
+		sessions: r.logs.filter((l) => l.exerciseId === exercise.id).map((l) => ({ ...l.session, sinceChange: chain.currentIds.has(l.prescriptionId) && inForce(exercise, l) })),
+		mornings: r.mornings.filter((m) => m.region === exercise.region),
+		events: r.events,
+		others: othersOf(r, exercise),
+		...(step === undefined ? {} : { nextSteps: nextStepsOf(r, step, exercise.family, ctx) }),
+		demand: demandOf(r, exercise),
+		advancesUsed,
+		today
+	};
+	return { input, chain };
+}
+
+/** A session of a day before its prescription was given is history. */
+const inForce = (exercise: Exercise, l: Logged): boolean => (exercise.prescriptions.find((p) => p.id === l.prescriptionId)?.day ?? '') <= l.session.date;
+
+/** The notches that would stand. */
+const fittedNotches = (r: ClientRecord, exercise: Exercise, today: Day, step: Step, notches: readonly GentlerNotch[]): readonly GentlerNotch[] =>
+	notches.filter((n) => {
+		const to = n.step === undefined ? step : stepOf(r.families[exercise.family] as ExerciseFamily, n.step);
+		return to !== undefined && wouldStand(r, exercise, today, { step: to, setup: n.setup, loadKg: 0 });
+	});
+
+/** Does what stands hold, and would what was left by a regression? */
+function standingKey(r: ClientRecord, exercise: Exercise, chain: Effective, today: Day): Pick<DecideInput['exercise'], 'standing'> {
+	const now = standingOf(r, exercise, today);
+	if (now === null) return {};
+	const left = chain.changes[chain.changes.length - 1]?.from;
+	const family = r.families[exercise.family];
+	const step = left === undefined || family === undefined ? undefined : stepOf(family, left.step);
+	const retry = left === undefined || step === undefined ? false : wouldStand(r, exercise, today, { step, setup: left.setup ?? null, loadKg: left.dose.loadKg });
+	return { standing: { ...now, retry } };
+}
+
+const faultsNamed = (family: ExerciseFamily, step: Step): NonNullable<DecideInput['exercise']['faults']> => Object.fromEntries(family.faults.filter((f) => step.faults.includes(f.id)).map((f) => [f.id, { cause: f.cause, dial: f.dial }]));
+
+const JOINT_REGION: Readonly<Record<string, string>> = { knee: 'knee', hip: 'hip', 'hip and trunk': 'hip', ankle: 'ankle', 'big toe': 'foot' };
+
+/** What restarts the streaks of a region: limits, operations, injections, and flags that were closed and not mistaken. */
+function restartsOf(r: ClientRecord, region: string): readonly Change[] {
+	const near = (other: string): boolean => other === region || flagReaches({ id: 'limit', region: other }, region);
+	return [
+		...r.head.limits.filter((l) => l.since !== null && near(`${JOINT_REGION[RANGES[l.axis].joint] ?? 'knee'}-${l.side}`)).map((l): Change => ({ date: l.since as Day, kind: 'limit' })),
+		...r.head.surgery.filter((s) => s.enteredOn !== null && near(s.region)).map((s): Change => ({ date: s.enteredOn as Day, kind: 'operation' })),
+		...r.events.filter((e) => e.kind === 'injection').map((e): Change => ({ date: e.date, kind: 'injection' })),
+		...r.head.flags.filter((f) => f.closedOn !== null && f.severity !== 'caution' && f.closing?.mistaken !== true && flagReaches({ id: f.code, ...(f.region === null ? {} : { region: f.region }), ...(f.urgency === null ? {} : { urgency: f.urgency }) }, region)).map((f): Change => ({ date: f.closedOn as Day, kind: 'flag-closed' }))
+	];
+}
+
+/** Stopped, and the last session before told of a symptom that stops: nobody has resumed it since. */
+const symptomStopped = (r: ClientRecord, e: Exercise, state: string): boolean => {
+	const last = r.logs.filter((l) => l.exerciseId === e.id).pop();
+	const told = last?.session.symptoms?.some((x) => STOPPING.has(x) && last.session.asUsual?.includes(x) !== true) === true;
+	return told && (state === 'stopped' || effectiveChain(e.prescriptions).currentIds.has(last?.prescriptionId ?? ''));
+};
+const STOPPING: ReadonlySet<string> = new Set(['locking', 'giving-way', 'sharp-with-loss', 'numbness', 'weakness']);
+
+function demandOf(r: ClientRecord, e: Exercise): number {
+	const head = e.prescriptions[e.prescriptions.length - 1];
+	const family = r.families[e.family];
+	const step = family === undefined || head === undefined ? undefined : stepOf(family, head.step);
+	return step === undefined || head === undefined ? 0 : Math.round(demandOn(e.region, step, head.setup, contextOf(r, {}, head.day, r.head.setting.technique)) ?? 0);
+}
+
+function othersOf(r: ClientRecord, exercise: Exercise): DecideInput['others'] {
+	return r.exercises
+		.filter((e) => e.id !== exercise.id && e.region === exercise.region)
+		.map((e) => {
+			const chain = effectiveChain(e.prescriptions);
+			const last = r.logs.filter((l) => l.exerciseId === e.id).pop();
+			return { ...(symptomStopped(r, e, chain.head.state) ? { symptomStop: true } : {}), id: e.id, changedOn: chain.changes[chain.changes.length - 1]?.date ?? chain.head.day, peakMinusBefore: last === undefined ? 0 : painAdded(last.session, e.region), demand: demandOf(r, e) };
+		});
+}
+
+/** Hash of what a slip rests on: the record without the day it is read on, and the rule that fired. */
+export function slipHash(input: DecideInput, rule: string): string {
+	const { today: _, ...rest } = input;
+	return createHash('sha256').update(canonical({ rest, rule })).digest('hex').slice(0, 32);
+}
+
+export interface Slip {
+	readonly exercise: Exercise;
+	readonly chain: Effective;
+	readonly input: DecideInput;
+	readonly trace: Trace;
+	readonly hash: string;
+}
+
+/** The slip of one exercise; `withFlip` also looks for the nearest flip. */
+export function slipOf(r: ClientRecord, exercise: Exercise, today: Day, advancesUsed: number, withFlip: boolean): Slip {
+	const { input, chain } = decideInputOf(r, exercise, today, advancesUsed);
+	const trace = withFlip ? decide(input) : judge(input);
+	return { exercise, chain, input, trace, hash: slipHash(input, trace.rule) };
+}

@@ -1,0 +1,102 @@
+/**
+ * The arrival card of a day, and opening a day that it closed. The card binds: what it closes is closed on every page of that day, until a licensed
+ * user opens it with a reason. Filling it in again replaces it. An open question is asked, not saved.
+ */
+import type { Day } from '#lib/core/base/calendar-day.ts';
+import { ok } from '#lib/core/base/result.ts';
+import { arrival, keptOf, type Arrival, type ArrivalInput } from '#lib/core/decision/arrival.ts';
+import { flagReaches, type AfterFall } from '#lib/core/safety/alarm.ts';
+import type { YesNoUnknown } from '#lib/core/session/record.ts';
+import { append } from '../db/append.ts';
+import { conflict, invalid, notFound } from './actor.ts';
+import { command } from './command.ts';
+import { openAlarms } from './open-alarms.ts';
+import { linesOf, regionsOf, usualNow } from '../record/facts-of.ts';
+import { loadRecords, type ClientRecord } from '../record/load.ts';
+
+export interface NewArrival {
+	readonly id: string;
+	readonly clientId: string;
+	readonly day: Day;
+	readonly pains: Readonly<Record<string, number | undefined>>;
+	readonly fever: YesNoUnknown | 'cold';
+	readonly fall: YesNoUnknown;
+	readonly afterFall?: AfterFall;
+	readonly newSwelling: YesNoUnknown;
+	readonly swollen?: NonNullable<ArrivalInput['swollen']>;
+	readonly calf: YesNoUnknown;
+	readonly systolic?: number;
+	readonly diastolic?: number;
+}
+
+const CHANGED = 'The arrival card of today was filled in meanwhile; reload to see it.';
+
+/** A red flag that reaches every region under treatment, or has none: nothing is done today. */
+const flagOfAll = (r: ClientRecord): string | undefined =>
+	r.head.flags.find((f) => f.open && f.severity === 'red' && regionsOf(r).every((region) => flagReaches({ id: f.code, ...(f.region === null ? {} : { region: f.region }), ...(f.urgency === null ? {} : { urgency: f.urgency }) }, region)))?.code;
+
+function inputOf(r: ClientRecord, a: NewArrival): ArrivalInput {
+	const { id: _, clientId: __, day, pains, ...said } = a;
+	const flag = flagOfAll(r);
+	const lines = linesOf(r);
+	return {
+		...said,
+		...(flag === undefined ? {} : { flag }),
+		pains: regionsOf(r).map((region) => ({ region, usual: usualNow(r, region, day), ...lines, ...(pains[region] === undefined ? {} : { now: pains[region] }) }))
+	};
+}
+
+export const arrive = command<NewArrival, Arrival>({
+	verb: 'log visit',
+	id: (a) => a.id,
+	client: (a) => a.clientId,
+	keeps: (answer) => answer.answer !== 'ask' || answer.raised.some((x) => x.now !== 'note'),
+	run: async (a, { t, ctx, recordedAt }) => {
+		const [r] = await loadRecords(t, a.clientId);
+		if (r === undefined) return notFound;
+		const input = inputOf(r, a);
+		const answer = arrival(input);
+		if (answer.answer === 'ask' && !answer.raised.some((x) => x.now !== 'note')) return ok(answer);
+		const before = r.head.arrivals.filter((x) => x.day === a.day).pop();
+		const row = {
+			id: a.id,
+			client_id: a.clientId,
+			local_day: a.day,
+			pains: JSON.stringify(input.pains),
+			fever: a.fever,
+			fall: a.fall,
+			new_swelling: a.newSwelling,
+			answer: answer.answer === 'ask' ? 'not-today' : answer.answer,
+			said: JSON.stringify(keptOf(input, answer)),
+			...(before === undefined ? {} : { replaces_id: before.id, reason: 'asked again' })
+		};
+		if ((await append(t, 'arrival', row, recordedAt)) === 'conflict') return conflict(CHANGED);
+		await openAlarms(t, ctx, { clientId: a.clientId, day: a.day, flags: r.head.flags }, answer.raised, recordedAt);
+		return ok(answer);
+	}
+});
+
+export interface Opening {
+	readonly id: string;
+	readonly clientId: string;
+	readonly day: Day;
+	readonly reason: string;
+}
+
+/** Opens a day that its arrival card closed, in part or whole; the card stays, with who opened it and why. */
+export const openDay = command<Opening, true>({
+	verb: 'open a closed day',
+	id: (o) => o.id,
+	client: (o) => o.clientId,
+	check: (o) => (o.reason.trim().length < 5 ? invalid('reason', 'Give the reason for opening the day in a few words.') : undefined),
+	run: async (o, { t }) => {
+		const [r] = await loadRecords(t, o.clientId);
+		const card = r?.head.arrivals.filter((x) => x.day === o.day).pop();
+		if (card === undefined) return notFound;
+		if (card.openedBecause !== null) return conflict('This day is open already.');
+		const stored = await t.trx.selectFrom('arrival').selectAll().where('practice_id', '=', t.practiceId).where('id', '=', card.id).executeTakeFirstOrThrow();
+		const { pains, fever, fall, new_swelling, answer, said } = stored;
+		const row = { id: o.id, client_id: o.clientId, local_day: o.day, pains: JSON.stringify(pains), fever, fall, new_swelling, answer, said: JSON.stringify(said ?? {}), opened_by: o.reason.trim(), replaces_id: card.id, reason: 'opened' };
+		return (await append(t, 'arrival', row)) === 'conflict' ? conflict(CHANGED) : ok(true);
+	}
+});

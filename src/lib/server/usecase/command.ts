@@ -1,0 +1,101 @@
+/**
+ * The one way a command takes: may this role? → what needs no record → one transaction → client locked → sent before? → run → kept with
+ * its receipt, or rolled back whole.
+ *
+ * The id of a command is made by the writer and travels with the form. The same id with the same content is the same command: it
+ * answers what it answered then and writes nothing. The same id with other content is a conflict, so that "saved" is never said of what
+ * was not saved. Whatever is not ok leaves no trace: neither a receipt nor half of its writes.
+ */
+import { ok } from '#lib/core/base/result.ts';
+import { uuidv7 } from '#lib/core/base/uuid.ts';
+import { contentHash } from '../db/append.ts';
+import type { PracticeTransaction } from '../db/in-practice.ts';
+import { lockClient } from '../repo/client-repo.ts';
+import { lockId, receiptOf, writeReceipt } from '../repo/receipt-repo.ts';
+import { allow, conflict, invalid, notFound, type Context, type Outcome, type Refused, type Verb } from './actor.ts';
+
+/** What a command is run in: the transaction, who acts, and for the demo's past when it was written. */
+export interface Run {
+	readonly t: PracticeTransaction;
+	readonly ctx: Context;
+	readonly recordedAt: Date | undefined;
+}
+
+export interface Command<I, T> {
+	readonly verb: Verb | ((input: I) => Verb);
+	/** The id that travels with the form. */
+	readonly id: (input: I) => string;
+	/** The client it is about, who is locked; left out, it is about the practice. */
+	readonly client?: (input: I) => string;
+	/** Refusals that need no record. */
+	readonly check?: (input: I, ctx: Context) => Outcome<never> | undefined;
+	readonly run: (input: I, run: Run) => Promise<Outcome<T>>;
+	/** False where the answer asks for more and nothing was decided: answered, and nothing kept. */
+	readonly keeps?: (value: T) => boolean;
+}
+
+/** Carries an answer out of the transaction that it rolls back. */
+class RolledBack extends Error {
+	constructor(readonly outcome: Outcome<never> | { readonly ok: true; readonly value: unknown }) {
+		super('rolled back');
+	}
+}
+
+const SENT_TWICE = 'This form was sent before with other content, which stands. What you typed is still here: reload to see what stands, then enter what has changed.';
+const UNIQUE_VIOLATION = '23505';
+
+export type Handler<I, T> = (ctx: Context, input: I, recordedAt?: Date) => Promise<Outcome<T>>;
+
+/** Makes the handler of a command. */
+export function command<I, T>(c: Command<I, T>): Handler<I, T> {
+	return async (ctx, input, recordedAt) => {
+		const verb = typeof c.verb === 'function' ? c.verb(input) : c.verb;
+		const may = allow(ctx.actor, verb);
+		if (!may.ok) return may;
+		const id = c.id(input);
+		const clientId = c.client?.(input);
+		if (!uuidv7.test(id)) return invalid('', 'The form has lost its ids; reload the page.');
+		if (clientId !== undefined && !uuidv7.test(clientId)) return notFound;
+		const wrong = c.check?.(input, ctx);
+		if (wrong !== undefined) return wrong;
+		return keptOrRolledBack<T>(() => ctx.inPractice((t) => inside(c, input, { t, ctx, recordedAt }, { id, verb, ...(clientId === undefined ? {} : { clientId }) })));
+	};
+}
+
+interface Sent {
+	readonly id: string;
+	readonly verb: Verb;
+	readonly clientId?: string;
+}
+
+async function inside<I, T>(c: Command<I, T>, input: I, run: Run, sent: Sent): Promise<Outcome<T>> {
+	const { t } = run;
+	if (sent.clientId !== undefined && !(await lockClient(t, sent.clientId))) return notFound;
+	if (sent.clientId === undefined) await lockId(t, sent.id);
+	const hash = contentHash({ input, verb: sent.verb });
+	const before = await receiptOf(t, sent.id);
+	if (before !== undefined) {
+		const same = before.hash === hash && before.by === t.memberId && before.clientId === (sent.clientId ?? null);
+		return same ? ok(before.outcome as T) : conflict(SENT_TWICE);
+	}
+	const outcome = await c.run(input, run);
+	if (!outcome.ok || c.keeps?.(outcome.value) === false) throw new RolledBack(outcome);
+	await writeReceipt(t, { ...sent, hash, outcome: outcome.value }, run.recordedAt);
+	return outcome;
+}
+
+async function keptOrRolledBack<T>(work: () => Promise<Outcome<T>>): Promise<Outcome<T>> {
+	try {
+		return await work();
+	} catch (e) {
+		if (e instanceof RolledBack) return e.outcome as Outcome<T>;
+		// Two rows with one id, written side by side: the other one stands.
+		if ((e as { code?: string }).code === UNIQUE_VIOLATION) return conflict(SENT_TWICE);
+		throw e;
+	}
+}
+
+/** A refusal found half-way, deep inside a command: rolls back and is answered. */
+export function refuseHere(refused: { readonly ok: false; readonly refusal: Refused }): never {
+	throw new RolledBack(refused);
+}

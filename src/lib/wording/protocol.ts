@@ -1,0 +1,35 @@
+/** Protocols in words: where in its weeks a client is, what a phase allows, a limit. */
+import { RANGES } from '../catalogue/ranges.ts';
+import type { ProtocolWhen } from '../core/client/envelope.ts';
+import type { EnteredLimit, Phase, PhaseNow, WeightBearing } from '../core/client/protocol.ts';
+import { shortDay } from './days.ts';
+import { sideWord } from './names.ts';
+
+export const WEIGHT_NAME: Readonly<Record<WeightBearing, string>> = { none: 'none', touch: 'touching only', partial: 'part of it', 'as-tolerated': 'as tolerated', full: 'full' };
+export const WHEN_NAME: Readonly<Record<ProtocolWhen, string>> = { always: 'always', loaded: 'loaded work', 'open-chain': 'with the foot free', 'weight-bearing': 'with weight on' };
+
+/** "week 5 of 12, phase 2, until 3 April" */
+export function phaseText(n: PhaseNow): string {
+	const of = n.lastWeek === null ? '' : ` of ${n.lastWeek}`;
+	const phase = n.phase === null ? 'before its first phase' : `phase ${n.phase}`;
+	const until = n.until === null ? '' : `, until ${shortDay(n.until)}`;
+	return `week ${n.week}${of}, ${phase}${until}${n.overdue === null ? '' : `; phase ${n.overdue} waits to be confirmed`}`;
+}
+
+/** "right knee bend 0° to 70°, loaded work" */
+export function limitText({ axis, side, minDeg, maxDeg, when = 'always' }: EnteredLimit): string {
+	const range = minDeg === undefined ? `to ${maxDeg}°` : maxDeg === undefined ? `from ${minDeg}°` : `${minDeg}° to ${maxDeg}°`;
+	return `${sideWord(side)} ${RANGES[axis].name.toLowerCase()} ${range}${when === 'always' ? '' : `, ${WHEN_NAME[when]}`}`;
+}
+
+/** A phase in one line. */
+export function phaseWords(p: Phase): string {
+	return [
+		`weeks ${p.fromWeek + 1}${p.toWeek === null ? ' on' : ` to ${p.toWeek}`}`,
+		`weight ${WEIGHT_NAME[p.weightBearing]}${p.partialKg === undefined ? '' : ` (${p.partialKg} kg)`}`,
+		...p.windows.map(limitText),
+		...(p.highestLoadKg === undefined ? [] : [`at most ${p.highestLoadKg} kg`]),
+		...(p.brace === undefined ? [] : [`brace: ${p.brace}`]),
+		...(p.forbidden.length === 0 ? [] : [`not: ${p.forbidden.map((t) => t.replaceAll('-', ' ')).join(', ')}`])
+	].join('; ');
+}
