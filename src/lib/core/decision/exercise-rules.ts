@@ -231,8 +231,11 @@ export const EXERCISE_RULES: readonly ExerciseRule[] = [
 		rule: 'wait.no-sessions',
 		decision: 'wait',
 		judge: (j) => {
-			const why: Reason = { code: 'sessions.none', met: j.since.length === 0, value: j.since.length, threshold: 1, source: PS };
-			return j.since.length === 0 && !(j.late !== undefined && j.state.kind === 'unsettled') ? yes(undefined, why) : no(why);
+			const none = j.since.length === 0 && !(j.late !== undefined && j.state.kind === 'unsettled');
+			// A limit makes earlier sessions history for an advance; what asks for less in them still asks for it.
+			const restarted = j.since.length > 0 && j.fresh.length === 0 && !EXERCISE_RULES.some((r) => r.decision === 'regress' && r.rule !== 'regress.range' && r.judge(j).fired);
+			const why: Reason = { code: 'sessions.none', met: none || restarted, value: j.fresh.length, threshold: 1, source: PS };
+			return none || restarted ? yes(undefined, why) : no(why);
 		}
 	},
 	{

@@ -18,6 +18,8 @@ export interface Facts {
 	readonly region: Region;
 	readonly sessions: readonly Session[];
 	readonly since: readonly Session[];
+	/** Those of them after what restarts the region's streaks: a limit, an operation, an injection, a flag that was closed. */
+	readonly fresh: readonly Session[];
 	readonly last: Session | undefined;
 	/** The last session before the change, whose next morning arrived after it. */
 	readonly late: Session | undefined;
@@ -44,7 +46,8 @@ export function factsOf(input: DecideInput): Facts {
 	const changes = all.filter((c) => !isRestart(c));
 	const lastChange = changes[changes.length - 1];
 	const restart = all.filter(isRestart).reduce((m, c) => Math.max(m, dayNumber(c.date)), -Infinity);
-	const since = sessions.filter((s) => isSince(s, lastChange) && dayNumber(s.date) > restart);
+	const since = sessions.filter((s) => isSince(s, lastChange));
+	const fresh = since.filter((s) => dayNumber(s.date) > restart);
 	const last = since[since.length - 1];
 	const before = sessions.filter((s) => !since.includes(s));
 	const previous = before[before.length - 1];
@@ -65,6 +68,7 @@ export function factsOf(input: DecideInput): Facts {
 		region,
 		sessions,
 		since,
+		fresh,
 		last,
 		late,
 		lastChange,

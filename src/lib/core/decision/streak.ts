@@ -98,8 +98,8 @@ const PER_SESSION: readonly Judge[] = [
 function streakSessions(f: Facts): readonly Session[] {
 	const days: string[] = [];
 	const out: Session[] = [];
-	for (let i = f.since.length - 1; i >= 0; i--) {
-		const s = f.since[i] as Session;
+	for (let i = f.fresh.length - 1; i >= 0; i--) {
+		const s = f.fresh[i] as Session;
 		// A lighter day is no part of it, for or against.
 		if (s.lighter === true) continue;
 		if (!days.includes(s.date)) {
