@@ -12,11 +12,28 @@ const OPEN = ['/sign-in', '/healthz', '/readyz'];
 
 export const init: ServerInit = async () => {
 	const { pool } = database();
-	await refusePowerfulRole(pool);
+	void checked(pool);
 	process.on('sveltekit:shutdown', async () => {
 		await Promise.allSettled([pool.end(), authService().pool.end()]);
 	});
 };
+
+/** Set once the database answered and its role is a plain one; until then pages say that the database is silent. */
+let roleChecked = false;
+const RETRY_MS = 1000;
+
+/** Waits for a database that is not up yet; a role that is too powerful ends the process. */
+async function checked(pool: ReturnType<typeof database>['pool']): Promise<void> {
+	while (!(await isReady())) await new Promise((r) => setTimeout(r, RETRY_MS));
+	try {
+		await refusePowerfulRole(pool);
+		roleChecked = true;
+	} catch (e) {
+		if (!(await isReady())) return checked(pool);
+		log.fatal({ error: (e as Error).message });
+		process.exit(1);
+	}
+}
 
 /** The practice's calendar day, or the day the demo stands still at. */
 function dayIn(tz: string, now: Date): string {
@@ -89,6 +106,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 	headers.set(ADDRESS_HEADER, event.getClientAddress());
 	const open = OPEN.some((p) => url.pathname === p);
 	if (url.pathname !== '/healthz' && url.pathname !== '/readyz') {
+		if (!roleChecked) error(503, SILENT_DATABASE);
 		const context = await whoIs(headers);
 		if (context !== undefined) event.locals.context = context;
 	}

@@ -62,6 +62,10 @@ test('a sore knee from a measured range to a prescribed, solved seat', async ({ 
 	await page.getByLabel('Sets').fill('1');
 	await page.getByLabel('Reps').fill('10');
 	await page.getByRole('button', { name: 'Prescribe 1 × 10' }).click();
+	// More than the slip proposes: a licensed user says why, and it is kept.
+	await expect(page.getByText('1×10 is more than the proposed 1×8')).toBeVisible();
+	await page.getByLabel('Reason for prescribing it all the same').fill('asked for it, easy in the room');
+	await page.getByRole('button', { name: 'Prescribe 1 × 10' }).click();
 	await expect(page.getByTestId('done')).toContainText('Prescribed 1×10.');
 });
 

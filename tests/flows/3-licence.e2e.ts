@@ -15,7 +15,7 @@ test('a trainer may agree, not override, and sees why', async ({ page }) => {
 	await expect(page.getByTestId('done')).toContainText('Signed.');
 	const id = page.url().split('/')[4];
 	await visit(page, `/clients/${id}/log`);
-	await expect(page.getByRole('heading', { name: /stopped/ })).toBeVisible();
+	await expect(page.getByTestId('held')).toContainText('Stopped: a licensed user clears it first.');
 });
 
 test('a licensed user resumes after the stop, with a reason that is kept', async ({ page }) => {
@@ -30,6 +30,10 @@ test('a licensed user resumes after the stop, with a reason that is kept', async
 	await page.getByLabel('Reason (needed)').fill('examined today, no locking, full extension');
 	await page.getByRole('button', { name: 'Sign the override' }).click();
 	await expect(page.getByTestId('done')).toContainText('Signed. Overridden');
+	// Locking opened a flag for review: closed by the same licensed user, the way is free.
+	await expect(page.getByTestId('sentence')).toContainText('Wait: a flag waits for review');
+	await page.getByLabel('Closed because').fill('examined, no locking');
+	await page.getByRole('button', { name: 'Close the flag' }).click();
 	await expect(page.getByTestId('sentence')).toHaveText('Wait: no session since the last change.');
 	await visit(page, `/clients/${id}/trend`);
 	await expect(page.getByTestId('history')).toContainText('examined today, no locking');

@@ -87,15 +87,18 @@ test('an operation waits for its protocol, and takes only the limits it gives', 
 	await page.getByRole('button', { name: 'Record', exact: true }).click();
 	await expect(page.getByText('Everything waits for it.')).toBeVisible();
 	await page.getByLabel('Whose protocol, of which day').fill('Quay hospital sheet, 2 Dec');
-	await page.getByLabel('Limit 1').selectOption('kneeFlexion');
+	const phase = (field: string) => page.locator(`[name="phase.0.${field}"]`);
+	await page.getByRole('button', { name: 'Enter the protocol' }).click();
+	await expect(page.getByText('How much weight may the leg take?')).toBeVisible();
+	await phase('weightBearing').selectOption('full');
+	await phase('window.0.axis').selectOption('kneeFlexion');
 	await page.getByRole('button', { name: 'Enter the protocol' }).click();
 	await expect(page.getByText('How many degrees does the protocol allow?')).toBeVisible();
-	await page.locator('[name="limit.0.axis"]').selectOption('kneeFlexion');
-	await page.locator('[name="limit.0.maxDeg"]').fill('125');
-	await page.getByLabel('Whose protocol, of which day').fill('Quay hospital sheet, 2 Dec');
+	await phase('window.0.maxDeg').fill('125');
 	await page.getByRole('button', { name: 'Enter the protocol' }).click();
-	await expect(page.getByTestId('done')).toContainText('Protocol entered with 1 limit.');
-	await expect(page.getByText('Protocol limit: Left knee bend to 125°')).toBeVisible();
+	await expect(page.getByTestId('done')).toContainText('Protocol entered with 1 phase.');
+	await expect(page.getByTestId('operation-now')).toContainText('left knee: week 15, phase 1');
+	await accessible(page);
 });
 
 test('maps two pains, one on the body map by keyboard, one from the list', async ({ page }) => {

@@ -5,6 +5,9 @@ import { accessible, choose, openClient, score, screenByKey, signIn, visit } fro
 
 test.describe.configure({ mode: 'serial' });
 
+const QUESTIONS = ['Fever, or feeling ill', 'A fall since the last time', 'New swelling', 'One calf newly swollen, tender or warm'] as const;
+const AFTER_FALL = ['Hip or groin pain since, or a leg that cannot take weight', 'A leg that looks shorter or turned out', 'The head was hit, and blood thinners are taken', 'Drowsy, confused or vomiting since', 'Any other new pain'] as const;
+
 test('the arrival card: go, lighter, not today, and asks what was left open', async ({ page }) => {
 	await signIn(page, 'trainer');
 	await page.setViewportSize({ width: 390, height: 844 });
@@ -12,18 +15,27 @@ test('the arrival card: go, lighter, not today, and asks what was left open', as
 	const ask = page.getByRole('button', { name: 'What today?' });
 	await score(page, 'Right knee now, usual 2', 4);
 	await ask.click();
-	await expect(page.getByTestId('field-wrong')).toContainText('Fever: answer yes, no or unknown.');
-	for (const q of ['Fever, or feeling ill', 'A fall since the last time', 'New swelling']) await choose(page, `${q}: no`);
+	await expect(page.getByTestId('field-wrong')).toContainText('Fever: answer yes, no, a cold without fever, or unknown.');
+	for (const q of QUESTIONS) await choose(page, `${q}: no`);
 	await ask.click();
-	await expect(page.getByTestId('arrival')).toContainText('Lighter today, about 60 % of the sets: right knee is 4, its usual is 2.');
+	await expect(page.getByTestId('arrival')).toContainText('Lighter today, about 60 % of the work: right knee is 4, its usual is 2.');
 	await choose(page, 'A fall since the last time: yes');
 	await ask.click();
-	await expect(page.getByTestId('arrival')).toContainText('Not today: a fall.');
+	await expect(page.getByTestId('arrival')).toContainText('Ask first: what followed the fall.');
+	const after = page.getByTestId('after-fall');
+	for (const q of AFTER_FALL) await choose(page, `${q}: no`);
+	await expect(after).toBeVisible();
+	await ask.click();
+	await expect(page.getByTestId('alarm')).toContainText('A fall, and nothing new hurts');
+	await expect(page.getByTestId('arrival')).toContainText('Lighter today');
+	await choose(page, 'Fever, or feeling ill: yes');
+	await ask.click();
+	await expect(page.getByTestId('arrival')).toContainText('Not today: fever or feeling ill.');
 	await accessible(page);
 	await visit(page, '/');
 	await expect(page.getByRole('link', { name: /Wren Hollis/ })).toContainText('not today, by the arrival card');
 	await visit(page, `/clients/${wren}/arrive`);
-	await expect(page.getByText('Answered today already: Not today.')).toBeVisible();
+	await expect(page.getByText('Answered today already: Not today')).toBeVisible();
 });
 
 test('every emergency answer stops everything until a licensed user closes it', async ({ page }) => {
@@ -46,7 +58,7 @@ test('every emergency answer stops everything until a licensed user closes it', 
 		await expect(page.getByText(`A flag is open: ${c.name}. Nothing is prescribed until it is closed.`)).toBeVisible();
 		await visit(page, `/clients/${tamsin}/arrive`);
 		await score(page, 'Left hip now, usual 1', 0);
-		for (const q of ['Fever, or feeling ill', 'A fall since the last time', 'New swelling']) await choose(page, `${q}: no`);
+		for (const q of QUESTIONS) await choose(page, `${q}: no`);
 		await page.getByRole('button', { name: 'What today?' }).click();
 		await expect(page.getByTestId('arrival')).toContainText(`Not today: a flag is open: ${c.name}.`);
 		await visit(page, `/clients/${tamsin}/screen`);

@@ -148,6 +148,8 @@ test('the chair is taken: another way of the same purpose, given from its own la
 test('a hold on one leg is timed on the phone, and the other leg is told beside it', async ({ page }) => {
 	await signIn(page);
 	const id = await openClient(page, 'Saskia', 'ladder?family=balance&step=single-leg-stance');
+	await expect(page.getByTestId('closed')).toContainText('its gate is not met');
+	await page.getByLabel('Reason for prescribing it all the same').fill('stands on one leg at work');
 	await card(page).getByRole('button', { name: /^Prescribe/ }).click();
 	await expect(page.getByTestId('done')).toContainText(/Prescribed \d×\d+ s/);
 	await page.setViewportSize({ width: 390, height: 844 });
@@ -160,6 +162,7 @@ test('a hold on one leg is timed on the phone, and the other leg is told beside 
 	await expect(page.getByLabel('Set 1 reps')).toHaveValue(/^[12]$/);
 	await page.getByLabel('Set 1 reps').fill('20');
 	await page.getByLabel('Set 1 clean').fill('12');
+	await page.getByLabel('seen by me').check();
 	await page.getByLabel('Set 1 other').fill('19');
 	await page.getByRole('button', { name: 'Log the session' }).click();
 	await expect(page.getByTestId('done')).toContainText('Logged');

@@ -101,6 +101,11 @@ export interface ReadFault {
 	readonly message: string;
 }
 
+/** More than a practice writes; a longer list is something else. */
+const MOST_FAMILIES = 60;
+/** Shown at once; the rest comes when these are mended. */
+export const MOST_FAULTS = 40;
+
 export type Read = { readonly ok: true; readonly families: readonly ExerciseFamily[] } | { readonly ok: false; readonly faults: readonly ReadFault[] };
 
 /** Reads a file of one family or a list; every family must hold, or none is taken. */
@@ -114,9 +119,11 @@ export function readFamilies(file: string): Read {
 	}
 	const list = Array.isArray(value) ? value : [value];
 	if (list.length === 0) return { ok: false, faults: [{ line: 1, place: '', message: 'There is no family in this file.' }] };
+	if (list.length > MOST_FAMILIES) return { ok: false, faults: [{ line: 1, place: '', message: `${list.length} families in one file; at most ${MOST_FAMILIES}.` }] };
 	const faults: ReadFault[] = [];
 	const families: ExerciseFamily[] = [];
 	for (const [i, one] of list.entries()) {
+		if (faults.length >= MOST_FAULTS) break;
 		const parsed = ownFamily.safeParse(one);
 		if (parsed.success) {
 			families.push(parsed.data as unknown as ExerciseFamily);

@@ -1,41 +1,46 @@
 /**
- * Keeps what was typed: while a form is being sent its values are kept in this tab, so that a session that expired mid-form loses
- * nothing. After signing in again the page fills them back in. Values go when the form succeeds.
+ * Keeps what was typed: each form's values are kept in this tab as they are typed, so that another tab of the client, a key, Back, a reload or a
+ * session that expired mid-form loses nothing. Coming back fills them in again. They go when the form was accepted; hidden ids are always the page's.
  */
-interface Kept {
-	readonly at: string;
-	readonly form: string;
-	readonly values: readonly (readonly [string, string])[];
-}
+type Values = readonly (readonly [string, string])[];
 
-const KEY = 'bolster-kept-form';
+const PREFIX = 'bolster-form:';
+const keyOf = (name: string): string => `${PREFIX}${location.pathname}${new URLSearchParams(location.search).get('exercise') ?? ''}|${name}`;
+
+const typedIn = (form: HTMLFormElement): Values =>
+	[...new FormData(form).entries()].flatMap(([k, v]) => (typeof v === 'string' && !isHidden(form, k) ? [[k, v] as const] : []));
+
+const fieldsOf = (form: HTMLFormElement, name: string): readonly HTMLInputElement[] => [...form.elements].filter((e): e is HTMLInputElement => 'name' in e && e.name === name);
+const isHidden = (form: HTMLFormElement, name: string): boolean => fieldsOf(form, name).every((f) => f.type === 'hidden');
 
 /** Svelte action for a form; `name` tells several forms of a page apart. */
 export function keepForm(form: HTMLFormElement, name: string): { destroy: () => void } {
 	restore(form, name);
-	const keep = (): void => {
-		const values = [...new FormData(form).entries()].flatMap(([k, v]) => (typeof v === 'string' ? [[k, v] as const] : []));
-		sessionStorage.setItem(KEY, JSON.stringify({ at: location.pathname, form: name, values } satisfies Kept));
+	const keep = (): void => sessionStorage.setItem(keyOf(name), JSON.stringify(typedIn(form)));
+	for (const event of ['input', 'change', 'submit'] as const) form.addEventListener(event, keep, { capture: event === 'submit' });
+	return {
+		destroy: () => {
+			for (const event of ['input', 'change', 'submit'] as const) form.removeEventListener(event, keep, { capture: event === 'submit' });
+		}
 	};
-	form.addEventListener('submit', keep, { capture: true });
-	return { destroy: () => form.removeEventListener('submit', keep, { capture: true }) };
 }
 
-/** To be called when the form was accepted. */
-export const forgetForm = (): void => sessionStorage.removeItem(KEY);
+/** To be called when a form of this page was accepted: what was typed on it is kept no longer. */
+export function forgetForm(): void {
+	const here = `${PREFIX}${location.pathname}`;
+	for (const key of Object.keys(sessionStorage)) if (key.startsWith(here)) sessionStorage.removeItem(key);
+}
 
 function restore(form: HTMLFormElement, name: string): void {
-	const text = sessionStorage.getItem(KEY);
-	if (text === null || !new URL(location.href).searchParams.has('kept')) return;
-	const kept = JSON.parse(text) as Kept;
-	if (kept.at !== location.pathname || kept.form !== name) return;
-	for (const [k, v] of kept.values) {
-		const fields = [...form.elements].filter((e): e is HTMLInputElement => 'name' in e && e.name === k);
-		for (const field of fields) {
-			if (field.type === 'radio' || field.type === 'checkbox') field.checked = field.value === v;
+	const text = sessionStorage.getItem(keyOf(name));
+	if (text === null) return;
+	for (const [k, v] of JSON.parse(text) as Values) {
+		for (const field of fieldsOf(form, k)) {
+			const ticked = field.type === 'radio' || field.type === 'checkbox';
+			if (field.type === 'hidden' || (ticked && field.value !== v)) continue;
+			if (ticked) field.checked = true;
 			else field.value = v;
-			field.dispatchEvent(new Event(field.type === 'radio' || field.type === 'checkbox' ? 'change' : 'input', { bubbles: true }));
+			field.dispatchEvent(new Event(ticked ? 'change' : 'input', { bubbles: true }));
 		}
 	}
-	forgetForm();
 }

@@ -1,4 +1,7 @@
-/** Single-key actions of a screen: ignored while typing, with a modifier held, or on a control that uses the key itself. */
+/**
+ * Single-key actions of a screen: ignored while typing, with a modifier held, behind an open dialog, or on a control that uses the key itself (Enter
+ * and the space bar on a button, link or fold).
+ */
 export type Keys = Readonly<Record<string, () => void>>;
 
 export function onKeys(keys: Keys): (event: KeyboardEvent) => void {
@@ -6,6 +9,8 @@ export function onKeys(keys: Keys): (event: KeyboardEvent) => void {
 		if (event.ctrlKey || event.metaKey || event.altKey) return;
 		const target = event.target as HTMLElement | null;
 		if (target !== null && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) return;
+		if (document.querySelector('dialog[open]') !== null) return;
+		if ((event.key === 'Enter' || event.key === ' ') && target?.closest('a, button, summary, label, [role=button]')) return;
 		const run = keys[event.key];
 		if (run === undefined) return;
 		event.preventDefault();

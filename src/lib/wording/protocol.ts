@@ -12,7 +12,7 @@ export const WHEN_NAME: Readonly<Record<ProtocolWhen, string>> = { always: 'alwa
 export function phaseText(n: PhaseNow): string {
 	const of = n.lastWeek === null ? '' : ` of ${n.lastWeek}`;
 	const phase = n.phase === null ? 'before its first phase' : `phase ${n.phase}`;
-	const until = n.until === null ? '' : `, until ${shortDay(n.until)}`;
+	const until = n.until === null ? '' : `, ${n.overdue === null ? 'until' : 'was until'} ${shortDay(n.until)}`;
 	return `week ${n.week}${of}, ${phase}${until}${n.overdue === null ? '' : `; phase ${n.overdue} waits to be confirmed`}`;
 }
 
@@ -27,7 +27,7 @@ export function phaseWords(p: Phase): string {
 	return [
 		`weeks ${p.fromWeek + 1}${p.toWeek === null ? ' on' : ` to ${p.toWeek}`}`,
 		`weight ${WEIGHT_NAME[p.weightBearing]}${p.partialKg === undefined ? '' : ` (${p.partialKg} kg)`}`,
-		...p.windows.map(limitText),
+		...p.windows.map((w) => limitText(w).toLowerCase()),
 		...(p.highestLoadKg === undefined ? [] : [`at most ${p.highestLoadKg} kg`]),
 		...(p.brace === undefined ? [] : [`brace: ${p.brace}`]),
 		...(p.forbidden.length === 0 ? [] : [`not: ${p.forbidden.map((t) => t.replaceAll('-', ' ')).join(', ')}`])

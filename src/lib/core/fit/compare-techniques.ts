@@ -8,6 +8,7 @@ import { lowestSplitSquat, type MovementSolution } from '../posture/inverse-move
 import { posture } from '../posture/posture.ts';
 import { TECHNIQUES, type Stand, type Technique } from '../posture/problem.ts';
 import { splitSquat } from '../posture/split-squat.ts';
+import { isMainAxis } from '../body/axis.ts';
 import type { Step } from '../exercise/family.ts';
 import { lengthOf } from '../exercise/step-posture.ts';
 import { splitOf, type JointMoments } from './asked.ts';
@@ -37,6 +38,7 @@ const squatLimits = (step: Step, ctx: FitContext) => solverLimits(limitsFor(step
 
 /** All four techniques, and the ordinary rise first where the step has a seat; none where the movement knows no technique. */
 export function compareTechniques(step: Step, ctx: FitContext, setup: SolvedSetup | null): readonly TechniqueRow[] {
+	if (!isMeasured(step, ctx)) return [];
 	if (isSquatStep(step)) return squatRows(step, ctx, setup);
 	return step.posture.movement === 'split-squat' ? TECHNIQUES.map((technique) => splitRow(step, { ...ctx, technique }, technique, setup)) : [];
 }
@@ -70,6 +72,7 @@ function splitRow(step: Step, ctx: FitContext, technique: Technique, setup: Solv
 
 /** Error band of the step's solved length within this client's limits; null where nothing is solved. */
 export function setupBand(step: Step, ctx: FitContext, samples = 200): Band | null {
+	if (!isMeasured(step, ctx)) return null;
 	if (isSquatStep(step)) {
 		const stand = margined(step, ctx, standOf(step, ctx));
 		return bandOf(stand, step.posture.adjust === 'seat' ? lowestSeatCm : deepestSquatDeg, samples);
@@ -105,8 +108,12 @@ function asFarAsItGoes(step: Step): Step {
 	}
 }
 
+/** Every main axis that the step asks has a value or a protocol; without one, how far this body could go is made up. */
+const isMeasured = (step: Step, ctx: FitContext): boolean => limitsFor(step, ctx).every((l) => !isMainAxis(l.axis) || l.kind === 'known' || l.allowed !== undefined);
+
 /** The hardest length within the limits for this body, whatever the step usually asks; null where none holds, or nothing is solved. */
 export function reachOf(step: Step, ctx: FitContext): { readonly value: number; readonly unit: 'cm' | 'deg' } | null {
+	if (!isMeasured(step, ctx)) return null;
 	if (isSquatStep(step)) {
 		const own = compareTechniques(step, ctx, null).find((r) => r.technique === (techniqueFor(step, ctx.technique, ctx.teach) ?? 'ordinary'));
 		return own === undefined || own.reach === null ? null : { value: own.reach, unit: own.unit };
@@ -127,7 +134,7 @@ export interface WedgeOption {
 
 /** A heel wedge instead of a shallower squat; null when the step has one, needs none, or no wedge helps. */
 export function wedgeOption(step: Step, ctx: FitContext): WedgeOption | null {
-	if (!isSquatStep(step)) return null;
+	if (!isSquatStep(step) || !isMeasured(step, ctx)) return null;
 	const { posture: p } = step;
 	if (p.adjust !== 'depth' || p.heelWedgeCm !== undefined) return null;
 	const stand = margined(step, ctx, standOf(step, ctx));

@@ -4,6 +4,7 @@
  */
 import { betterAuth } from 'better-auth';
 import pg from 'pg';
+import { survive } from '../db/connect.ts';
 
 /** Header with the caller's address, set by the hook and nobody else. */
 export const ADDRESS_HEADER = 'x-bolster-address';
@@ -19,7 +20,7 @@ export interface AuthOptions {
 
 export function makeAuth({ url, secret, origin, signUp = false, perMinute = 10 }: AuthOptions) {
 	const pool = new pg.Pool({ connectionString: url, max: 4, options: '-c search_path=auth', connectionTimeoutMillis: 5000 });
-	pool.on('error', () => undefined);
+	survive(pool);
 	const auth = betterAuth({
 		appName: 'Bolster',
 		baseURL: origin,

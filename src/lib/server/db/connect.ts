@@ -18,10 +18,16 @@ export interface Database {
 	readonly db: Kysely<Tables>;
 }
 
-/** Opens a pool. A connection that breaks while idle is dropped; the next request opens another. */
+/** A connection that breaks, idle or in use, is dropped and says so to whoever waits on it; it never ends the process. */
+export function survive(pool: pg.Pool): void {
+	pool.on('error', () => undefined);
+	pool.on('connect', (client) => client.on('error', () => undefined));
+}
+
+/** Opens a pool; the next request after a break opens another connection. */
 export function open(url: string, max = 10): Database {
 	const pool = new pg.Pool({ connectionString: url, max, connectionTimeoutMillis: 5000, idleTimeoutMillis: 30_000 });
-	pool.on('error', () => undefined);
+	survive(pool);
 	return { pool, db: new Kysely<Tables>({ dialect: new PostgresDialect({ pool }) }) };
 }
 

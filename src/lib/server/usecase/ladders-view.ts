@@ -1,14 +1,17 @@
 /** What the ladders of a client are drawn from: fit context, gates in words, what is prescribed where, what is at hand. */
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
-import type { Brace, Equipment, ExerciseFamily } from '#lib/core/exercise/family.ts';
+import type { Brace, Clearance, Equipment, ExerciseFamily, Gate } from '#lib/core/exercise/family.ts';
 import type { FitContext, SolvedSetup } from '#lib/core/fit/context.ts';
 import { gateAsks, gateText } from '#lib/wording/gates.ts';
 import { effectiveChain } from '../record/effective-chain.ts';
 import { atHand, PLACES, type Place } from '../record/context-of.ts';
-import { fitContextOf } from '../record/fit-of.ts';
+import { standingSentence } from '#lib/wording/safety.ts';
+import type { Exercise } from '../repo/exercise-repo.ts';
+import { fitContextOf, standingOf } from '../record/fit-of.ts';
 import { gatesOf, shownOf } from '../record/gates-of.ts';
-import { ownLaddersOf, regionsOf } from '../record/facts-of.ts';
+import { ownLaddersOf, regionsOf, treatsBack } from '../record/facts-of.ts';
+import { heldBy } from './prescribe.ts';
 import type { ClientRecord } from '../record/load.ts';
 
 export interface NowView {
@@ -18,11 +21,14 @@ export interface NowView {
 	readonly dose: PrescribedDose;
 	readonly setup: SolvedSetup | null;
 	readonly state: 'active' | 'stopped' | 'set-aside';
+	/** Why it is held now, with its mend; null where it stands. */
+	readonly held: string | null;
 }
 
 /** A gate in words: what it asks, and the same with what was shown so far. */
 export interface GateView {
 	readonly met: boolean;
+	readonly gate: Gate;
 	readonly asks: string;
 	readonly text: string;
 }
@@ -38,6 +44,10 @@ export interface LaddersView {
 	readonly brace: Brace;
 	/** The practice's own families, beside the catalogue's. */
 	readonly own: readonly ExerciseFamily[];
+	readonly clearances: readonly Clearance[];
+	readonly treatsBack: boolean;
+	/** What holds prescribing for a region before any step is looked at. */
+	readonly holds: Readonly<Record<string, string | null>>;
 }
 
 export function laddersView(r: ClientRecord, today: Day): LaddersView {
@@ -45,16 +55,24 @@ export function laddersView(r: ClientRecord, today: Day): LaddersView {
 	const now: Record<string, NowView> = {};
 	for (const e of r.exercises) {
 		const { head } = effectiveChain(e.prescriptions);
-		now[e.family] ??= { exerciseId: e.id, step: head.step, region: e.region, dose: head.dose, setup: head.setup, state: head.state };
+		now[e.family] ??= { exerciseId: e.id, step: head.step, region: e.region, dose: head.dose, setup: head.setup, state: head.state, held: heldText(r, e, today) };
 	}
 	return {
 		ctx: fitContextOf(r, today),
 		regions: regionsOf(r),
-		gates: Object.fromEntries(Object.values(r.families).flatMap((f) => f.steps.filter((s) => s.gates.length > 0).map((s) => [s.id, gatesOf(r, s, shown).map((g) => ({ met: g.met, asks: gateAsks(g.gate), text: gateText(g) }))]))),
+		gates: Object.fromEntries(Object.values(r.families).flatMap((f) => f.steps.filter((s) => s.gates.length > 0).map((s) => [s.id, gatesOf(r, s, shown).map((g) => ({ met: g.met, gate: g.gate, asks: gateAsks(g.gate), text: gateText(g) }))]))),
 		now,
 		kit: Object.fromEntries(PLACES.map((p) => [p, atHand(r, p)])) as unknown as LaddersView['kit'],
 		frontOfKnee: r.head.setting.frontOfKnee,
 		brace: r.head.setting.brace,
-		own: ownLaddersOf(r)
+		own: ownLaddersOf(r),
+		clearances: r.head.setting.clearances,
+		treatsBack: treatsBack(r),
+		holds: Object.fromEntries(regionsOf(r).map((region) => [region, heldBy(r, region) ?? null]))
 	};
+}
+
+function heldText(r: ClientRecord, e: Exercise, today: Day): string | null {
+	const stands = standingOf(r, e, today);
+	return stands === null || stands.breaks.length === 0 ? null : standingSentence(stands);
 }

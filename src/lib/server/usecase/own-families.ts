@@ -1,6 +1,6 @@
 /** A practice's own ladders: read, saved and imported as data; all families of a file or none. Appended, never overwritten. */
 import { checkOwn } from '#lib/catalogue/check-own.ts';
-import { lineOf, readFamilies, type ReadFault } from '#lib/contract/own-family.ts';
+import { lineOf, MOST_FAULTS, readFamilies, type ReadFault } from '#lib/contract/own-family.ts';
 import { ok } from '#lib/core/base/result.ts';
 import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
 import { append } from '../db/append.ts';
@@ -29,7 +29,7 @@ const saved = command<{ readonly id: string; readonly file: string }, Saved>({
 		if (!read.ok) return ok({ faults: read.faults });
 		const standing = await ownFamilyRows(t);
 		const faults = checkOwn(read.families, standing.map((s) => s.family));
-		if (faults.length > 0) return ok({ faults: faults.map((f) => ({ ...f, line: lineOfPlace(file, read.families, f.place) })) });
+		if (faults.length > 0) return ok({ faults: faults.slice(0, MOST_FAULTS).map((f) => ({ ...f, line: lineOfPlace(file, read.families, f.place) })) });
 		for (const family of read.families) {
 			const before = standing.find((s) => s.family.id === family.id);
 			const written = await append(t, 'own_family', { id: newId(ctx.now), family: family.id, content: JSON.stringify(family), local_day: ctx.today, ...(before === undefined ? {} : { replaces_id: before.rowId, reason: 'changed' }) });

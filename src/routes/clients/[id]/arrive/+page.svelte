@@ -75,7 +75,7 @@
 			{#if wrong(name)}<p class="w-full text-sm text-stop" data-testid="field-wrong">{wrong(name)}</p>{/if}
 		</fieldset>
 	{/snippet}
-	<form method="POST" action="?/arrive" class="mt-3 grid gap-2" use:enhance={sending((t) => (lost = t))} use:keepForm={'arrive'}>
+	<form method="POST" action="?/arrive" class="mt-3 grid gap-2" use:enhance={sending((t) => (lost = t), () => scrollTo({ top: 0 }))} use:keepForm={'arrive'}>
 		<input type="hidden" name="id" value={data.ids[0]} />
 		{#each data.regions as r (r.region)}<Score name="pain.{r.region}" label="{regionName(r.region).replace(/^./, (c) => c.toUpperCase())} now, usual {r.usual}" wrong={wrong(`pain.${r.region}`)} />{/each}
 		{#if data.regions.length === 0}<p class="text-caution">Nothing is mapped yet. <a href="/clients/{data.head.id}/ask">Ask what hurts first.</a></p>{/if}

@@ -18,11 +18,13 @@ export const load: PageServerLoad = ({ locals, params }) =>
 		const signed = await signedDecisions(t, params.id);
 		// Newest first, so the newest is what stays.
 		const last = new Map(signed.filter((d) => !d.undone).reverse().map((d) => [d.exerciseId, d]));
+		const newest = signed.find((d) => !d.undone);
 		return {
 			ctx: fitContextOf(r, ctx.today),
 			own: ownLaddersOf(r),
 			undoIds: formIds(ctx, 2),
 			closeId: formIds(ctx, 1)[0] as string,
+			undoable: newest === undefined ? null : { id: newest.id, text: newest.outcome.text, by: newest.by, day: newest.day, title: r.exercises.find((e) => e.id === newest.exerciseId)?.prescriptions.find((p) => p.id === newest.basedOn)?.snapshot.title ?? '' },
 			slips: slipsByNeed(r, ctx.today, last, true).map(({ exercise: e, trace, chain, hash, input, answered }) => {
 				const before = last.get(e.id);
 				const [id, prescriptionId] = formIds(ctx, 2);
@@ -34,9 +36,11 @@ export const load: PageServerLoad = ({ locals, params }) =>
 					state: chain.head.state,
 					ids: { id: id as string, prescriptionId: prescriptionId as string },
 					title: chain.head.snapshot.title,
+					passedOver: chain.head.passedOver.length === 0 || chain.head.reason === null ? null : chain.head.reason,
 					now: { step: chain.head.step, dose: chain.head.dose, setup: chain.head.setup },
 					next: trace.change === null ? null : trace.change.result,
 					decision: trace.decision,
+					mend: trace.change?.kind === 'mend',
 					rule: trace.rule,
 					provisional: trace.provisional,
 					usual: trace.usual,
@@ -51,8 +55,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 					sessions: input.sessions.slice(-5).reverse().map((s) => ({
 						date: s.date, counts: s.sinceChange === true, work: `${s.sets.length}×${s.sets[0]?.reps ?? 0}`, effort: hardestEffort(s) ?? null, ...painAround(s, e.region, input.mornings), seen: s.observed
 					})),
-					answered: before !== undefined && answered ? { by: before.by, text: before.outcome.text } : null,
-					undoable: before === undefined ? null : { id: before.id, text: before.outcome.text, by: before.by, day: before.day }
+					answered: before !== undefined && answered ? { by: before.by, text: before.outcome.text } : null
 				};
 			})
 		};

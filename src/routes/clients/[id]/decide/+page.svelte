@@ -23,7 +23,9 @@
 
 	let { data, form } = $props();
 	/** The slip on the table: the one asked for, else the most pressing. */
-	const slip = $derived(data.slips.find((s) => s.exerciseId === page.url.searchParams.get('exercise')) ?? data.slips[0]);
+	const slip = $derived(data.slips.find((s) => s.exerciseId === (page.url.searchParams.get('exercise') ?? staying)) ?? data.slips[0]);
+	/** The slip that was just signed stays on the table until the next one is asked for. */
+	let staying = $state('');
 	const holding = $derived(data.head.flags.filter((f) => f.severity !== 'caution'));
 	type Given = (typeof data.slips)[number]['now'];
 	/** The ladder a step stands on: the catalogue's, or the practice's own. */
@@ -63,6 +65,7 @@
 		u: () => document.querySelector<HTMLButtonElement>('[data-undo] button')?.click(),
 		n: () => {
 			const next = data.slips[(data.slips.findIndex((s) => s === slip) + 1) % data.slips.length];
+			staying = '';
 			if (next !== undefined && next !== slip) void goto(`?exercise=${next.exerciseId}`, { noScroll: true, keepFocus: true });
 		}
 	});
@@ -72,6 +75,7 @@
 		(text) => (lost = text),
 		() => (opened = null)
 	);
+	const stay = (): void => void (staying = slip?.exerciseId ?? '');
 	let note = $state('');
 </script>
 
@@ -103,6 +107,7 @@
 					<h2 class="text-2xl" data-testid="sentence">{slip.sentence}</h2>
 					{#if slip.flip}<p class="text-lg" data-testid="flip">{slip.flip}</p>{/if}
 					{#if slip.outlook}<p class="text-lg">When it comes in: {slip.outlook}</p>{/if}
+					{#if slip.passedOver}<p class="text-caution">Prescribed past what closes it, by a licensed user: {slip.passedOver}</p>{/if}
 					{#each slip.alternatives as a (a)}<p class="text-caution">{a}</p>{/each}
 					<p class="label">
 						{before?.title ?? slip.now.step} for the {regionName(slip.region)} · rule <code class="font-mono">{slip.rule}</code> · {POLICY_NAME[slip.policy.id] ?? slip.policy.id} policy, version {slip.policy.version} · usual morning {slip.usual}{slip.provisional ? ', from the intake: provisional' : ''}
@@ -122,7 +127,7 @@
 						<figcaption class="text-center"><span class="label block">next: {slip.change}</span><strong>{doseText(slip.next.dose)}</strong><br /><span class="text-sm">{after.title}, {setupText(slip.next.setup)}</span></figcaption>
 					</figure>
 				{:else}
-					<p class="label max-w-40 self-center">{slip.state === 'stopped' ? 'Stopped until a licensed user clears it.' : slip.decision === 'stop' ? 'Signing stops this exercise until a licensed user clears it.' : 'Nothing changes in the prescription.'}</p>
+					<p class="label max-w-40 self-center">{slip.state === 'stopped' ? 'Stopped until a licensed user clears it.' : slip.decision === 'stop' && slip.next === null ? 'Signing stops this exercise until a licensed user clears it.' : 'Nothing changes in the prescription.'}</p>
 				{/if}
 				<div>
 					<h3>Evidence</h3>
@@ -133,7 +138,7 @@
 						<table class="plain mb-3 text-sm" aria-label="Last sessions">
 							<thead><tr><th>last sessions</th><th>done</th><th>effort</th><th>before</th><th>worst</th><th>after</th><th>next morning</th><th>form</th></tr></thead>
 							<tbody>
-								{#each slip.sessions as s (s.date + s.work)}
+								{#each slip.sessions as s, i (i)}
 									<tr class={s.counts ? '' : 'text-quiet'}><td>{shortDay(s.date)}{s.counts ? '' : ' (before the change)'}</td><td>{s.work}</td><td>{s.effort ?? '–'}</td><td>{s.before ?? '–'}</td><td class="font-semibold">{s.peak ?? '–'}</td><td>{s.after ?? '–'}</td><td class="font-semibold">{s.next ?? 'not in'}</td><td>{s.seen ? 'seen' : 'alone'}</td></tr>
 								{/each}
 							</tbody>
@@ -150,14 +155,14 @@
 			{#if slip.answered}
 				<p class="rule mt-4 pt-3"><strong>Answered by {slip.answered.by}.</strong> {slip.answered.text}</p>
 			{:else}
-				<form method="POST" action="?/answer" class="rule mt-4 flex flex-wrap items-center gap-3 pt-3" use:enhance={settled} use:keepForm={'answer'} novalidate>
+				<form method="POST" action="?/answer" class="rule mt-4 flex flex-wrap items-center gap-3 pt-3" use:enhance={settled} use:keepForm={'answer'} onsubmit={stay} novalidate>
 					<input type="hidden" name="id" value={slip.ids.id} />
 					<input type="hidden" name="prescriptionId" value={slip.ids.prescriptionId} />
 					<input type="hidden" name="exerciseId" value={slip.exerciseId} />
 					<input type="hidden" name="basedOn" value={slip.basedOn} />
 					<input type="hidden" name="hash" value={slip.hash} />
-					<div data-accept><Act name="answer" value="accepted" disabled={slip.decision === 'wait'}><kbd class="mr-2 font-mono opacity-80">A</kbd>Agree: {DECISION_WORD[slip.decision].toLowerCase()}</Act></div>
-					<Act kind="quiet" type="button" onclick={() => begin('altered')} aria-expanded={mode === 'altered'} disabled={slip.decision === 'stop' || slip.decision === 'refer'}><kbd class="mr-2 font-mono opacity-80">G</kbd>Gentler</Act>
+					<div data-accept><Act name="answer" value="accepted" disabled={slip.decision === 'wait'}><kbd class="mr-2 font-mono opacity-80">A</kbd>Agree: {slip.mend ? 'sign the mend' : DECISION_WORD[slip.decision].toLowerCase()}</Act></div>
+					<Act kind="quiet" type="button" onclick={() => begin('altered')} aria-expanded={mode === 'altered'} disabled={slip.decision === 'refer' || (slip.decision === 'stop' && slip.next === null)}><kbd class="mr-2 font-mono opacity-80">G</kbd>Gentler</Act>
 					<Act kind="quiet" type="button" onclick={() => begin('overridden')} aria-expanded={mode === 'overridden'} disabled={!data.head.licensed}><kbd class="mr-2 font-mono opacity-80">O</kbd>Override</Act>
 					{#if slip.decision === 'wait'}<span class="label">What it waits for comes first.</span>{/if}
 					{#if !data.head.licensed}<span class="label">An override takes a licensed user.</span>{/if}
@@ -178,13 +183,13 @@
 					{/if}
 				</form>
 			{/if}
-			{#if slip.undoable}
+			{#if data.undoable}
 				<form method="POST" action="?/undo" class="mt-3 flex flex-wrap items-center gap-3 text-sm" use:enhance={settled}>
 					<input type="hidden" name="id" value={data.undoIds[0]} />
 					<input type="hidden" name="prescriptionId" value={data.undoIds[1]} />
-					<input type="hidden" name="decisionId" value={slip.undoable.id} />
-					<span class="label">Last signed {shortDay(slip.undoable.day)} by {slip.undoable.by}: {slip.undoable.text}</span>
-					<span data-undo><button class="cursor-pointer text-accent underline">Undo</button></span>
+					<input type="hidden" name="decisionId" value={data.undoable.id} />
+					<span class="label">Last signed for this client, {shortDay(data.undoable.day)} by {data.undoable.by}: {data.undoable.title}. {data.undoable.text}</span>
+					<span data-undo><button class="cursor-pointer text-accent underline">Undo this one</button></span>
 				</form>
 			{/if}
 		</article>

@@ -25,7 +25,9 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 			wanted: url.searchParams.get('step'),
 			now,
 			slip: slip === null ? null : { decision: slip.trace.decision, sentence: decisionSentence(slip.trace, ctx.today) },
-			ids: { id: id as string, exerciseId: now?.exerciseId ?? (exerciseId as string) }
+			/** The exercise that a region has on this ladder already. */
+			exerciseIn: Object.fromEntries(r.exercises.filter((e) => e.family === family).map((e) => [e.region, e.id])) as Record<string, string>,
+			ids: { id: id as string, exerciseId: exerciseId as string }
 		};
 	});
 

@@ -14,6 +14,7 @@
 	import { isSquatStep } from '#lib/core/fit/squat-stand.ts';
 	import { candidatesOf } from '#lib/core/fit/open.ts';
 	import { substitutes, type Avoid } from '#lib/core/fit/substitutes.ts';
+	import { closedFor, type Closed } from '#lib/core/safety/closed.ts';
 	import Act from '#lib/ui/Act.svelte';
 	import Choice from '#lib/ui/Choice.svelte';
 	import Field from '#lib/ui/Field.svelte';
@@ -29,12 +30,15 @@
 	import SetupWorker from '#lib/workers/setup.worker.ts?worker';
 	import { ago } from '#lib/wording/days.ts';
 	import { AXIS_NAME, EQUIPMENT_NAME, regionName, sideWord, VERDICT_WORD } from '#lib/wording/names.ts';
+	import { closedText } from '#lib/wording/safety.ts';
 	import { setupText } from '#lib/wording/setup.ts';
 
 	let { data, form } = $props();
 	const families = $derived<Readonly<Record<string, ExerciseFamily>>>({ ...FAMILIES, ...Object.fromEntries(data.own.map((f) => [f.id, f])) });
 	const family = $derived(families[data.family] as ExerciseFamily);
-	const sore = $derived(data.regions[0] ?? '');
+	/** The region that is prescribed for: the sorest, unless another was chosen. */
+	let wantedRegion = $state('');
+	const sore = $derived(data.regions.includes(wantedRegion) ? wantedRegion : (data.regions[0] ?? ''));
 	let axis = $state<Axis>('kneeFlexion');
 	let side = $state<Side>('right');
 	let chosen = $state('');
@@ -99,7 +103,19 @@
 	const error = $derived(step === undefined ? 3 : errorOf(axis, step, ctx));
 	const limit = $derived(axisLimit(axis, side, ctx.envelope, ctx.protocolLimits ?? [], ctx.rules, ctx.today, { loaded: false, openChain: false, weightBearing: true }));
 	const line = $derived(usableOf(limit, error));
-	const gatesOf = (id: string): readonly { met: boolean; text: string }[] => data.gates[id] ?? [];
+	const gatesOf = (id: string): (typeof data.gates)[string] => data.gates[id] ?? [];
+	/** All that closes the step before its button is pressed; as it was measured, not as it is tried. */
+	const closed = $derived.by((): readonly Closed[] => {
+		if (step === undefined || lengths === null) return [];
+		const of = sore.endsWith('left') ? ('left' as const) : sore.endsWith('right') ? ('right' as const) : undefined;
+		const reached = data.now?.region === sore ? family.steps.findIndex((s) => s.id === data.now?.step) : -1;
+		const unmet = family.steps.findIndex((s) => s.id === step.id) <= reached ? [] : gatesOf(step.id).filter((g) => !g.met);
+		const kg = Number(loadKg.replace(',', '.'));
+		return closedFor({ family, step, setup: lengths, loadKg: kg >= 0 ? kg : 0, since: data.head.today }, dialled !== null || wedgeCm !== null, { ctx: { ...data.ctx, ...(of === undefined ? {} : { side: of }) }, clearances: data.clearances, substitutes: () => [], unmet, treatsBack: data.treatsBack });
+	});
+	const closedWhy = $derived([...new Set(closed.map(closedText))]);
+	const nobody = $derived(closed.some((c) => c.who === 'nobody'));
+	const holds = $derived(data.holds[sore] ?? null);
 	const locked = $derived(new Set(candidatesOf(family, fits, data.now?.step, (id) => gatesOf(id).every((g) => g.met)).filter((c) => !c.open).map((c) => c.step.id)));
 
 	/** The edges from the chosen step, each with what it waits for. */
@@ -166,7 +182,6 @@
 	let swapping = $state(false);
 	const swaps = $derived(!swapping || step === undefined || fit === undefined ? [] : substitutes({ family, step, fit, open: true }, candidates, ctx, { busy, sore: soreJoint }));
 	const stepKit = $derived([...new Set((step?.equipment ?? []).flatMap((any) => (typeof any === 'string' ? [any] : [...any])))]);
-	const needsReason = $derived(fit !== undefined && (fit.verdict === 'blocked' || fit.verdict === 'unmeasured' || fit.withheld.length > 0));
 	const wrong = (name: string): string | undefined => (form && 'field' in form && form.field === name ? form.message : undefined);
 	const measured = $derived(data.ctx.envelope[axis]?.[side]);
 </script>
@@ -215,6 +230,7 @@
 				{/each}
 			</ul>
 		{/if}
+		{#if data.now?.held}<p class="mt-3 border-l-4 border-stop bg-sheet px-3 py-2 text-stop" data-testid="held">{data.now.held}</p>{/if}
 		{#if data.slip}
 			<a href="/clients/{data.head.id}/decide" class="rule mt-3 flex items-center gap-3 py-3 text-ink no-underline hover:bg-wash"><Stroke decision={data.slip.decision} /><span>{data.slip.sentence}</span><span class="ml-auto text-accent">Decide</span></a>
 		{/if}
@@ -225,9 +241,8 @@
 				{#snippet prescribe()}
 			<form method="POST" action="?/prescribe" use:keepForm={'prescribe'} use:enhance={sending((text) => (lost = text))} class="no-print my-3 border-y py-3" novalidate>
 				<input type="hidden" name="id" value={data.ids.id} />
-				<input type="hidden" name="exerciseId" value={data.ids.exerciseId} />
+				<input type="hidden" name="exerciseId" value={data.exerciseIn[sore] ?? data.ids.exerciseId} />
 				<input type="hidden" name="step" value={step.id} />
-				<input type="hidden" name="region" value={sore} />
 				<input type="hidden" name="family" value={family.id} />
 				{#each LENGTHS as [name] (name)}<input type="hidden" {name} value={lengths?.[name] ?? ''} />{/each}
 				<input type="hidden" name="heelWedgeCm" value={lengths?.heelWedgeCm ?? wedgeCm ?? ''} />
@@ -235,9 +250,12 @@
 					<Field name="sets" label="Sets" bind:value={sets} inputmode="numeric" wrong={wrong('sets')} width="w-12" />
 					<Field name="reps" label={COUNT_LABEL[step.counts ?? 'reps']} bind:value={reps} inputmode="numeric" wrong={wrong('reps')} width="w-12" />
 					<Field name="loadKg" label="Load" bind:value={loadKg} unit="kg" inputmode="decimal" wrong={wrong('loadKg')} width="w-13" />
-					<div data-prescribe class="whitespace-nowrap"><Act>Prescribe {sets} × {reps}{step.counts === 'sec' ? ' s' : ''}</Act></div>
+					{#if data.regions.length > 1}<Choice name="region" label="For" value={sore} onchange={(e: Event) => (wantedRegion = (e.currentTarget as HTMLSelectElement).value)} items={data.regions.map((r) => ({ value: r, name: regionName(r) }))} />{:else}<input type="hidden" name="region" value={sore} />{/if}
+					<div data-prescribe class="whitespace-nowrap"><Act disabled={holds !== null || nobody || (closed.length > 0 && !data.head.licensed)}>Prescribe {sets} × {reps}{step.counts === 'sec' ? ' s' : ''}</Act></div>
 				</div>
-				{#if needsReason}<div class="mt-2"><Field name="reason" label="Reason for prescribing it all the same" bind:value={reason} wrong={wrong('reason')} width="w-full" /></div>{/if}
+				{#if holds !== null}<p class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1.5 text-stop" data-testid="closed">{holds}</p>
+				{:else if closed.length > 0}<p class="mt-2 border-l-4 px-3 py-1.5 text-sm {nobody ? 'border-stop text-stop' : 'border-caution text-caution'}" data-testid="closed"><strong>Closed:</strong> {closedWhy.join('; ')}. {nobody ? 'The protocol comes first.' : data.head.licensed ? 'A licensed reason opens it, and is kept.' : 'A licensed user may open it, with a reason.'}</p>{/if}
+				{#if wrong('reason') !== undefined || (closed.length > 0 && !nobody && data.head.licensed)}<div class="mt-2"><Field name="reason" label="Reason for prescribing it all the same" bind:value={reason} wrong={wrong('reason')} width="w-full" /></div>{/if}
 				<div class="mt-2"><Said refused={lost || (form && 'message' in form && !['sets', 'reps', 'loadKg', 'reason'].includes(form.field ?? '') ? form.message : undefined)} done={form && 'done' in form ? form.done : undefined} /></div>
 				<p class="label">for the {regionName(sore)}{trying ? '; the tried range is not saved, the check is against what was measured' : ''}</p>
 			</form>

@@ -99,7 +99,7 @@
 						<span class="min-w-0">
 							<span class="flex items-baseline gap-2"><strong class="shrink-0">{r.family.title}</strong><span class="truncate text-sm {r.isNow ? 'font-semibold' : 'text-quiet'}">{r.isNow ? 'now' : 'start'}: {r.shown.step.title}{r.shown.fit.setup === null ? '' : `, ${setupText(data.now[r.family.id]?.setup ?? r.shown.fit.setup)}`}{r.isNow && data.now[r.family.id] ? `, ${doseText(data.now[r.family.id]!.dose)}` : ''}</span></span>
 							<span class="flex items-center gap-[3px] text-[12.5px] leading-none" aria-label={r.marks.map((m) => `${m.title}: ${m.word}`).join('; ')} role="img">{#each r.marks as m (m.id)}<span class="{m.tone} {m.now ? 'rounded-sm outline-1 outline-ink' : ''}" title="{m.title}: {m.word}" aria-hidden="true">{m.mark}</span>{/each}<span class="ml-2 text-quiet">{r.steps.filter(isOpen).length} of {r.steps.length} open</span></span>
-							<span class="block h-[17px] truncate text-[13px] leading-[17px] text-quiet" title={r.why}>{r.why}</span>
+							{#if data.now[r.family.id]?.held}<span class="block h-[17px] truncate text-[13px] leading-[17px] font-semibold text-stop" title={data.now[r.family.id]?.held}>{data.now[r.family.id]?.held}</span>{:else}<span class="block h-[17px] truncate text-[13px] leading-[17px] text-quiet" title={r.why}>{r.why}</span>{/if}
 						</span>
 					</a>
 				</li>
@@ -108,7 +108,7 @@
 	</div>
 	<aside class="sheet border-l px-6 pt-4 pb-10 max-xl:border-t max-xl:border-l-0 max-sm:px-4">
 		<h2>From what is open</h2>
-		<p class="label">For each purpose the hardest step that fits, with its gates met. A starting point: choose, then prescribe on its ladder.</p>
+		<p class="label">For each purpose where this client is, or the entry of a ladder; never the hardest that fits. Choose, then prescribe on its ladder.</p>
 		<div class="mt-1 flex flex-wrap items-end gap-x-4 gap-y-1">
 			<Choice name="place" label="Equipment" bind:value={place} items={[{ value: 'both', name: 'here and at home' }, { value: 'practice', name: 'here' }, { value: 'home', name: 'at home' }]} />
 		</div>

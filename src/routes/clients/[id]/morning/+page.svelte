@@ -55,7 +55,7 @@
 	<p class="label">Before getting going. A session’s next morning is the entry of the following day; an entry for a day that has one corrects it.</p>
 	<div class="my-2"><Said done={form && 'done' in form ? form.done : undefined} refused={lost || (form && 'message' in form ? form.message : undefined)} /></div>
 	{#each (form && 'advice' in form ? form.advice : undefined) ?? [] as a (a)}<p class="mb-2 border-4 px-3 py-2 font-semibold {form && 'grave' in form && form.grave ? 'border-stop text-stop' : 'border-caution text-caution'}" role="alert" data-testid="alarm">{a}</p>{/each}
-	<form method="POST" use:keepForm={'morning'} use:enhance={sending((text) => (lost = text))} novalidate>
+	<form method="POST" use:keepForm={'morning'} use:enhance={sending((text) => (lost = text), () => scrollTo({ top: 0 }))} novalidate>
 		<Field name="day" label="Morning of" type="date" max={data.head.today} bind:value={day} wrong={wrong('day')} width="w-42" />
 		{#if known}<p class="text-sm text-caution">This day has an entry already; saving corrects it.</p>{/if}
 		{#each data.regions as r (r.region)}
