@@ -182,10 +182,10 @@ test.describe('dark', () => {
 		});
 });
 
-test('the header names a protocol limit, and sources open from a slip', async ({ page }) => {
+test('the header names what a protocol holds, and sources open from a slip', async ({ page }) => {
 	await signIn(page);
 	await openClient(page, 'Amos', 'decide');
-	await expect(page.getByRole('region', { name: 'Client' })).toContainText('Protocol limit: Right knee bend to 100°');
+	await expect(page.getByRole('region', { name: 'Client' })).toContainText('right knee, partial meniscus: week 15, phase 1, was until Mon 2 Mar; phase 2 waits to be confirmed. Holds: right knee bend to 100°');
 	await page.getByRole('link', { name: 'ageberg-2010' }).first().click();
 	await expect(page.getByRole('row', { name: /ageberg-2010/ })).toContainText('back to usual by next day');
 });

@@ -54,7 +54,7 @@ test('every emergency answer stops everything until a licensed user closes it', 
 		await expect(page.getByTestId('sentence')).toHaveText(`Refer: an open red flag: ${c.name}.`);
 		await visit(page, `/clients/${tamsin}/ladder`);
 		await page.getByRole('button', { name: /^Raised seat:/ }).click();
-		await page.getByRole('button', { name: /^Prescribe/ }).click();
+		await expect(page.getByRole('button', { name: /^Prescribe/ })).toBeDisabled();
 		await expect(page.getByText(`A flag is open: ${c.name}. Nothing is prescribed until it is closed.`)).toBeVisible();
 		await visit(page, `/clients/${tamsin}/arrive`);
 		await score(page, 'Left hip now, usual 1', 0);

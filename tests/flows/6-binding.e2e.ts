@@ -6,7 +6,7 @@ test.describe.configure({ mode: 'serial' });
 
 test('a limit entered today suspends the work on Today, Arrive, Log and the slip; the signed mend lets it go on', async ({ page }) => {
 	await signIn(page);
-	const id = await openClient(page, 'Lotte', 'screen');
+	const id = await openClient(page, 'Odile', 'screen');
 	await page.getByText('A limit without an operation').click();
 	const form = page.locator('form[action="?/limit"]');
 	await form.getByRole('button', { name: 'Set the limit' }).click();
@@ -25,7 +25,7 @@ test('a limit entered today suspends the work on Today, Arrive, Log and the slip
 	await expect(page.getByText('Protocol limit: Right knee bend to 70°')).toHaveCount(2);
 	await accessible(page);
 	await visit(page, '/');
-	await expect(page.getByRole('link', { name: /Lotte Brindle/ })).toContainText('the protocol allows 70°');
+	await expect(page.getByRole('link', { name: /Odile Marchbank/ })).toContainText('the protocol allows 70°');
 	await visit(page, `/clients/${id}/arrive`);
 	await expect(page.getByTestId('held')).toContainText('Suspended');
 	await visit(page, `/clients/${id}/ladders`);
@@ -51,7 +51,7 @@ test('a limit entered today suspends the work on Today, Arrive, Log and the slip
 
 test('undo says what it undoes and takes the newest of this client', async ({ page }) => {
 	await signIn(page);
-	await openClient(page, 'Lotte', 'decide');
+	await openClient(page, 'Odile', 'decide');
 	await expect(page.getByText(/Last signed for this client, Thu 12 Mar.*Mended:/)).toBeVisible();
 	await page.keyboard.press('u');
 	await expect(page.getByTestId('done')).toContainText('Undone');
@@ -62,8 +62,8 @@ test('undo says what it undoes and takes the newest of this client', async ({ pa
 
 test('fever at arrival closes the day on the log; a trainer cannot open it, a licensed user can with a reason', async ({ page }) => {
 	await signIn(page, 'trainer');
-	const id = await openClient(page, 'Lotte', 'arrive');
-	await score(page, 'Right hip now, usual 2', 2);
+	const id = await openClient(page, 'Odile', 'arrive');
+	await score(page, 'Right knee now, usual 1', 1);
 	for (const q of ['A fall since the last time', 'New swelling', 'One calf newly swollen, tender or warm']) await choose(page, `${q}: no`);
 	await choose(page, 'Fever, or feeling ill: yes');
 	await page.getByRole('button', { name: 'What today?' }).click();

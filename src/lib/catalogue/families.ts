@@ -6,13 +6,14 @@ import { calf, kneeExtensionFamily, kneeFlexion, legPressFamily } from './knee-l
 import { lunge, stepFamily } from './lower-ladders.ts';
 import { abduction, adduction } from './side-ladders.ts';
 import { squat } from './squat.ts';
+import { needed } from './needs.ts';
 import { tagged } from './tags.ts';
 
-/** Tags are in a table of their own. */
-const withTags = (f: ExerciseFamily): ExerciseFamily => ({ ...f, steps: f.steps.map(tagged) });
+/** Tags and needs are in tables of their own. */
+const completed = (f: ExerciseFamily): ExerciseFamily => ({ ...f, steps: f.steps.map((s) => needed(tagged(s))) });
 
 const WRITTEN: readonly ExerciseFamily[] = [squat, stepFamily, lunge, hingeFamily, bridgeFamily, abduction, adduction, kneeExtensionFamily, kneeFlexion, legPressFamily, calf, balance, impact, isometrics, mobility, trunk, tissue, warmUp];
-const ALL = WRITTEN.map(withTags);
+const ALL = WRITTEN.map(completed);
 
 export const FAMILIES: Readonly<Record<string, ExerciseFamily>> = Object.fromEntries(ALL.map((f) => [f.id, f]));
 

@@ -14,7 +14,7 @@ function tolerated(axis: Axis) {
 	const [low, high] = POSSIBLE_RANGE[axis];
 	const deg = z.number().min(low).max(high);
 	return z
-		.strictObject({ painFree: deg, tolerable: deg, end: deg, date: day, loaded: z.boolean(), from: z.enum(['measured', 'observed', 'painful-set']).exactOptional() })
+		.strictObject({ painFree: deg, tolerable: deg, end: deg, date: day, loaded: z.boolean(), endHurts: z.boolean().exactOptional(), realChangeDeg: z.number().min(0).max(60).exactOptional(), from: z.enum(['measured', 'observed', 'painful-set']).exactOptional() })
 		.refine((t) => t.painFree <= t.tolerable && t.tolerable <= t.end, 'Ordered painFree ≤ tolerable ≤ end.');
 }
 

@@ -22,6 +22,16 @@ export function limitText({ axis, side, minDeg, maxDeg, when = 'always' }: Enter
 	return `${sideWord(side)} ${RANGES[axis].name.toLowerCase()} ${range}${when === 'always' ? '' : `, ${WHEN_NAME[when]}`}`;
 }
 
+/** ". Holds: right knee bend to 100°; weight none": what keeps a client from moving as they please; empty where nothing does. */
+export function holdsText(phases: readonly Phase[]): string {
+	const said = phases.flatMap((p) => [
+		...p.windows.map((w) => limitText(w).toLowerCase()),
+		...(p.weightBearing === 'none' || p.weightBearing === 'touch' || p.weightBearing === 'partial' ? [`weight ${WEIGHT_NAME[p.weightBearing]}`] : []),
+		...(p.highestLoadKg === undefined ? [] : [`at most ${p.highestLoadKg} kg`])
+	]);
+	return said.length === 0 ? '' : `. Holds: ${[...new Set(said)].join('; ')}`;
+}
+
 /** A phase in one line. */
 export function phaseWords(p: Phase): string {
 	return [

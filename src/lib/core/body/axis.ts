@@ -42,7 +42,7 @@ export const POSSIBLE_RANGE: Readonly<Record<Axis, readonly [number, number]>> =
  */
 export const USUAL_RANGE: Readonly<Record<Axis, number>> = {
 	kneeFlexion: 135,
-	thighTrunkFlexion: 120,
+	thighTrunkFlexion: 140,
 	weightBearingDorsiflexion: 38.8,
 	straightLegRaise: 75,
 	hipExtension: 20,

@@ -14,6 +14,8 @@ export interface Tolerated {
 	/** Measured under the load it is used for; an unloaded value takes a wider margin in loaded work. */
 	readonly loaded: boolean;
 	readonly from?: 'measured' | 'observed' | 'painful-set';
+	/** The end itself hurt; left out, it did only where pain starts before it. */
+	readonly endHurts?: boolean;
 	/** A change of the method that is more than its error; left out, a goniometer's. */
 	readonly realChangeDeg?: number;
 }

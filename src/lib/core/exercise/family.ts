@@ -3,6 +3,7 @@
  * cues and cautions. Judgements (does it fit, is a gate met) live higher up. Step ids are unique over all families, so that a gate may
  * name a step of another ladder.
  */
+import type { Axis } from '../body/axis.ts';
 import type { KeyPose } from '../figure/key-pose.ts';
 import type { Technique } from '../posture/problem.ts';
 import type { Dial, Dials } from './dial.ts';
@@ -108,6 +109,18 @@ export type Equipment = (typeof EQUIPMENT)[number];
 export const PURPOSES = ['thigh-front', 'thigh-back', 'buttock', 'hip-side', 'hip-inner', 'calf', 'trunk', 'balance', 'power', 'mobility', 'warm-up', 'relief', 'sit-to-stand', 'stairs', 'lifting', 'floor', 'walking', 'running'] as const;
 export type Purpose = (typeof PURPOSES)[number];
 
+/** What a step needs by axis and leg where it is not solved, degrees. */
+export interface Needs {
+	readonly working: Readonly<Partial<Record<Axis, number>>>;
+	readonly other: Readonly<Partial<Record<Axis, number>>>;
+	/** Axes that are taken to the client's own end; a protocol window on one closes the step. */
+	readonly end: readonly Axis[];
+	/** Both legs go to that end. */
+	readonly bothEnd: boolean;
+	/** Axes on which a smaller movement counts, down to the need. */
+	readonly scales: readonly Axis[];
+}
+
 export interface Step {
 	readonly id: string;
 	readonly title: string;
@@ -125,6 +138,8 @@ export interface Step {
 	readonly easier: string | null;
 	readonly next: readonly Edge[];
 	readonly tags: readonly Tag[];
+	/** Where it is posed or a stretch: what it truly needs; left out, what its poses are drawn with. */
+	readonly needs?: Needs;
 	/** Of lying on the side: on the side of the leg that works, or on the other. */
 	readonly liesOn?: 'own' | 'other';
 	/** All of these are needed; a slash in one means either. */

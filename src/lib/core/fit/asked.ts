@@ -2,9 +2,9 @@
  * What a step asks of a body in a set-up, whatever its movement: degrees by axis of the working leg and of the other, relative moments,
  * and whether the pose stands at all. One table over the movements; the models are in `posture`.
  */
-import { MODEL_ERROR, type Axis, type Side } from '../body/axis.ts';
+import { AXES, MODEL_ERROR, type Axis, type Side } from '../body/axis.ts';
 import { unreachable } from '../base/result.ts';
-import type { Step } from '../exercise/family.ts';
+import type { Needs, Step } from '../exercise/family.ts';
 import type { StepPosture } from '../exercise/step-posture.ts';
 import { isSquat } from '../exercise/step-posture.ts';
 import { bridge } from '../posture/bridge.ts';
@@ -42,6 +42,9 @@ export interface Asked {
 	readonly failing: readonly (CheckId | MovementCheckId)[];
 }
 
+/** Hip back is measured with the pelvis held; in a stride the pelvis and low back give about so much more, degrees. @source common-practice */
+export const PELVIS_GIVES = 10;
+
 /** Extra knee bend while the foot swings over a step's edge, degrees. @source common-practice 20–25° */
 export const SWING_CLEARANCE = 20;
 
@@ -65,12 +68,26 @@ const same = new Map<string, readonly Axis[]>();
 
 /** The axes a step asks for, in the order they are shown; the same array each time. */
 export function axesOf(step: Step): readonly Axis[] {
+	if (step.needs !== undefined) return axesOfNeeds(step.needs);
 	const known = axesKnown.get(step.posture);
 	if (known !== undefined) return known;
 	const asks = axesOfPosture(step.posture);
 	const axes = same.get(asks.join()) ?? asks;
 	same.set(asks.join(), axes);
 	axesKnown.set(step.posture, axes);
+	return axes;
+}
+
+const axesOfNeed = new WeakMap<Needs, readonly Axis[]>();
+
+/** The axes of what a step needs, in the order of the axes; the same array for the same axes. */
+function axesOfNeeds(needs: Needs): readonly Axis[] {
+	const known = axesOfNeed.get(needs);
+	if (known !== undefined) return known;
+	const asks = AXES.filter((a) => needs.working[a] !== undefined || needs.other[a] !== undefined || needs.end.includes(a));
+	const axes = same.get(asks.join()) ?? asks;
+	same.set(asks.join(), axes);
+	axesOfNeed.set(needs, axes);
 	return axes;
 }
 
@@ -100,26 +117,41 @@ export function leastKneeOf(step: Step): number {
 export const errorOf = (axis: Axis, step: Step, ctx: FitContext): number =>
 	axis === 'thighTrunkFlexion' && step.posture.movement === 'sit-to-stand' && techniqueFor(step, ctx.technique, ctx.teach) === undefined ? 9 : MODEL_ERROR[axis];
 
-/** The rear heel may stand lower where the toes bend less, but not below this, or the foot is flat. @source common-practice */
-const LEAST_PITCH = 45;
-const PITCH = 60;
+/**
+ * Heel heights of the rear foot that are tried, degrees, the usual one first: below the last the foot is flat. The same few for everybody, so that
+ * what holds with stiff toes holds with free ones too. @source common-practice
+ */
+const PITCHES = [60, 55, 50, 45] as const;
+const STANDING: WorkKind = { loaded: false, openChain: false, weightBearing: true };
+const pitchesKnown = new WeakMap<FitContext, readonly number[]>();
 
-const STANDING_LOADED: WorkKind = { loaded: true, openChain: false, weightBearing: true };
-const pitches = new WeakMap<FitContext, number>();
-
-/** Heel height of the rear foot, degrees: what the toes of the side behind allow, between 45 and 60. */
-function rearPitch(ctx: FitContext): number {
-	const found = pitches.get(ctx);
+/** Those of them that the toes of the side behind allow; the lowest where none does. */
+export function rearPitches(ctx: FitContext): readonly number[] {
+	if (ctx.rearPitchDeg !== undefined) return [ctx.rearPitchDeg];
+	const found = pitchesKnown.get(ctx);
 	if (found !== undefined) return found;
 	const behind: readonly Side[] = ctx.side === undefined ? ['left', 'right'] : [ctx.side === 'left' ? 'right' : 'left'];
-	const known = behind.flatMap((side) => {
-		const l = axisLimit('bigToeExtension', side, ctx.envelope, ctx.protocolLimits ?? [], ctx.rules, ctx.today, STANDING_LOADED);
-		const usable = Math.min(l.kind === 'known' ? l.limit - l.margin : Infinity, l.allowed?.maxDeg ?? Infinity);
-		return usable === Infinity ? [] : [Math.floor(usable - MODEL_ERROR.bigToeExtension)];
-	});
-	const pitch = Math.min(PITCH, Math.max(LEAST_PITCH, Math.min(...known)));
-	pitches.set(ctx, pitch);
-	return pitch;
+	const most = Math.min(
+		...behind.map((side) => {
+			const l = axisLimit('bigToeExtension', side, ctx.envelope, ctx.protocolLimits ?? [], ctx.rules, ctx.today, STANDING);
+			return Math.min(l.kind === 'known' ? l.limit - l.margin : Infinity, (l.allowed?.maxDeg ?? Infinity) - MODEL_ERROR.bigToeExtension);
+		})
+	);
+	const allowed = PITCHES.filter((p) => p <= most + 1e-9);
+	const pitches = allowed.length === 0 ? PITCHES.slice(-1) : allowed;
+	pitchesKnown.set(ctx, pitches);
+	return pitches;
+}
+
+const pitched = new WeakMap<FitContext, Map<number, FitContext>>();
+
+/** The same context with the rear heel at one height; the same object each time. */
+export function atPitch(ctx: FitContext, rearPitchDeg: number): FitContext {
+	const known = pitched.get(ctx) ?? new Map<number, FitContext>();
+	pitched.set(ctx, known);
+	const found = known.get(rearPitchDeg) ?? { ...ctx, rearPitchDeg };
+	known.set(rearPitchDeg, found);
+	return found;
 }
 
 /** The split squat of a step in a set-up. */
@@ -131,7 +163,7 @@ export function splitOf(step: Step, ctx: FitContext, setup: SolvedSetup | null, 
 		body: ctx.body,
 		technique: techniqueFor(step, ctx.technique, ctx.teach) ?? 'parallel',
 		limits,
-		rearPitchDeg: rearPitch(ctx),
+		rearPitchDeg: rearPitches(ctx)[0] ?? PITCHES[0],
 		...(thighDeg === undefined ? {} : { thighDeg }),
 		...(p.stride === undefined ? {} : { strideCm: 100 * p.stride * ctx.body.heightM }),
 		...(p.frontElevationCm === undefined ? {} : { frontElevationCm: p.frontElevationCm }),
@@ -169,10 +201,14 @@ function askedOfSquat(problem: SquatProblem): Asked {
 	return { demand: { kneeFlexion, thighTrunkFlexion, weightBearingDorsiflexion }, other: null, moments: { knee: moments.kneePerLeg, hip: moments.hipPerLeg, back: moments.lumbosacral }, stands: failing.length === 0, failing };
 }
 
+const NO_MOMENTS: JointMoments = {};
+const NOTHING: readonly (CheckId | MovementCheckId)[] = [];
+
 /** Asks the model. `limits` only steer techniques that spend the ankle; they are judged by the caller. */
 export function askedBy(step: Step, ctx: FitContext, setup: SolvedSetup | null, limits: Limits = {}): Asked {
 	const p = step.posture;
 	const { body } = ctx;
+	if (step.needs !== undefined) return { demand: step.needs.working, other: step.needs.other, moments: NO_MOMENTS, stands: true, failing: NOTHING };
 	if (isSquatStep(step)) {
 		return askedOfSquat({ ...standAt(step, ctx, setup), depth: depthFor(step, setup), limits: ankleCap(limits) });
 	}

@@ -62,6 +62,8 @@ export interface FitContext {
 	readonly noWeight?: readonly Side[];
 	readonly partialWeight?: readonly Side[];
 	readonly highestLoadKg?: number;
+	/** Heel height of the rear foot of a lunge, degrees; left out, whichever of those the toes allow serves best. */
+	readonly rearPitchDeg?: number;
 	/** The technique is being taught, so that even daily seats are done in it. */
 	readonly teach?: boolean;
 	/** What is at hand; left out, equipment is not asked about. */

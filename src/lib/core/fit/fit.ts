@@ -6,7 +6,7 @@
  * or a flag, a position or missing equipment stands in the way; unmeasured: a needed axis has no value, or one too old. Protocol limits
  * are never overridden by what was seen.
  */
-import { AXES, isMainAxis, MODEL_ERROR, oppositeSide, type Axis, type Side } from '../body/axis.ts';
+import { AXES, isMainAxis, MODEL_ERROR, oppositeSide, USUAL_RANGE, type Axis, type Side } from '../body/axis.ts';
 import { daysBetween, type Day } from '../base/calendar-day.ts';
 import { PROTOCOL } from '../client/protocol.ts';
 import type { Eased, Withheld } from '../client/screening.ts';
@@ -14,7 +14,7 @@ import { POSITIONS, type Equipment, type ExerciseFamily, type Position, type Ste
 import { isOneSided } from '../exercise/step-posture.ts';
 import type { Limits } from '../posture/problem.ts';
 import type { Demand } from '../posture/verdict.ts';
-import { askedBy, axesOf, errorOf, leastKneeOf, type Asked } from './asked.ts';
+import { askedBy, atPitch, axesOf, errorOf, leastKneeOf, PELVIS_GIVES, rearPitches, type Asked } from './asked.ts';
 import { lengthIn, type FitContext, type SolvedSetup } from './context.ts';
 import { allowedOn, axisLimit, type AxisLimit, type WorkKind } from './limits.ts';
 import { solverLimits, solveSetup, type BothLimits, type Once } from './solve.ts';
@@ -62,24 +62,34 @@ const SIDES_BOTH: readonly Side[] = ['left', 'right'];
 /** One ask: so many degrees of an axis on a side, and the limit it is held against. */
 interface Ask {
 	readonly demand: number;
+	/** Against a protocol, where that counts more than against what is tolerated. */
+	readonly strict?: number;
 	readonly limit: AxisLimit;
+}
+
+/** Do the legs do different things? Then the side that works is asked one and its opposite the other. */
+const apart = (step: Step): boolean => isOneSided(step.posture) || (step.needs !== undefined && step.needs.working !== step.needs.other);
+
+/** What a leg asks on an axis; a rear leg in a stride asks less of what is tolerated than of a protocol. */
+function ask(step: Step, axis: Axis, demand: number, rear: boolean, limit: AxisLimit): Ask {
+	return rear && axis === 'hipExtension' && step.posture.movement === 'split-squat' ? { demand: demand - PELVIS_GIVES, strict: demand, limit } : { demand, limit };
 }
 
 /** Which side works and which helps: with a side given, that one; else each side must be able to do both. */
 function asksOf(step: Step, ctx: FitContext, { demand, other }: Asked): readonly Ask[] {
 	const out: Ask[] = [];
-	const oneSided = isOneSided(step.posture) && ctx.side !== undefined;
+	const oneSided = ctx.side !== undefined && apart(step);
 	for (const axis of axesOf(step)) {
 		const working = demand[axis];
 		const helping = other?.[axis];
 		if (oneSided) {
 			const side = ctx.side as Side;
-			if (working !== undefined) out.push({ demand: working, limit: limitOn(axis, side, step, ctx) });
-			if (helping !== undefined) out.push({ demand: helping, limit: limitOn(axis, oppositeSide(side), step, ctx) });
+			if (working !== undefined) out.push(ask(step, axis, working, false, limitOn(axis, side, step, ctx)));
+			if (helping !== undefined) out.push(ask(step, axis, helping, true, limitOn(axis, oppositeSide(side), step, ctx)));
 			continue;
 		}
 		const most = Math.max(working ?? -Infinity, helping ?? -Infinity);
-		if (most !== -Infinity) for (const side of SIDES_BOTH) out.push({ demand: most, limit: limitOn(axis, side, step, ctx) });
+		if (most !== -Infinity) for (const side of SIDES_BOTH) out.push(ask(step, axis, most, (helping ?? -Infinity) > (working ?? -Infinity), limitOn(axis, side, step, ctx)));
 	}
 	return out;
 }
@@ -119,7 +129,7 @@ const bothAlike = (limits: readonly AxisLimit[]): BothLimits => ({ working: limi
 /** The limits of a step's axes on the sides that work, and on those that help. */
 export function bothLimits(step: Step, ctx: FitContext): BothLimits {
 	const axes = axesOf(step);
-	const side = isOneSided(step.posture) ? ctx.side : undefined;
+	const side = apart(step) ? ctx.side : undefined;
 	const { both } = knownIn(ctx);
 	let kinds = both.get(axes);
 	if (kinds === undefined) both.set(axes, (kinds = []));
@@ -140,18 +150,38 @@ export const limitsFor = (step: Step, ctx: FitContext): readonly AxisLimit[] => 
  * before, so that what is close to it is past it already.
  */
 function shortages(step: Step, ctx: FitContext, asks: readonly Ask[]): Limiting[] {
-	const out: Limiting[] = tooStraight(step, ctx);
-	for (const { demand, limit: l } of asks) {
+	const out: Limiting[] = [...tooStraight(step, ctx), ...pastProtocol(step, ctx)];
+	for (const { demand, strict = demand, limit: l } of asks) {
 		const error = errorOf(l.axis, step, ctx);
 		if (l.allowed !== undefined) {
-			const past = demand + error - l.allowed.maxDeg;
-			if (past > 1e-6) out.push({ axis: l.axis, side: l.side, demand, limit: l.allowed.maxDeg, short: past, by: 'protocol' });
+			const past = strict + error - l.allowed.maxDeg;
+			if (past > 1e-6) out.push({ axis: l.axis, side: l.side, demand: strict, limit: l.allowed.maxDeg, short: past, by: 'protocol' });
 		}
 		if (l.kind !== 'known') continue;
 		const short = demand - (l.limit - l.margin);
 		if (short > 1e-6 - error) out.push({ axis: l.axis, side: l.side, demand, limit: l.limit, short, by: 'tolerated' });
 	}
 	return out.length < 2 ? out : out.sort((a, b) => b.short - a.short);
+}
+
+/** Knee bend on the way down to kneeling, degrees. @source common-practice */
+const KNEELING = 90;
+
+/** What a protocol closes beyond the asks: a stretch to the end of an axis that has a window, and kneeling, whatever is done there. */
+function pastProtocol(step: Step, ctx: FitContext): Limiting[] {
+	if (ctx.protocolLimits === undefined || ctx.protocolLimits.length === 0) return [];
+	const out: Limiting[] = [];
+	const kind = KINDS[kindOf(step)] as WorkKind;
+	const close = (axis: Axis, side: Side, demand: number): void => {
+		const max = allowedOn(axis, side, ctx.protocolLimits ?? NO_LIMITS, kind)?.maxDeg ?? Infinity;
+		const short = demand + MODEL_ERROR[axis] - max;
+		if (max !== Infinity && short > 1e-6) out.push({ axis, side, demand, limit: max, short, by: 'protocol' });
+	};
+	const { needs } = step;
+	if (needs !== undefined)
+		for (const axis of needs.end) for (const side of needs.bothEnd || ctx.side === undefined ? SIDES_BOTH : [ctx.side]) close(axis, side, Math.max(ctx.envelope[axis]?.[side]?.end ?? 0, USUAL_RANGE[axis], allowedOn(axis, side, ctx.protocolLimits, kind)?.maxDeg ?? 0));
+	if (step.tags.includes('kneeling')) for (const side of SIDES_BOTH) close('kneeFlexion', side, KNEELING);
+	return out;
 }
 
 /** A protocol that keeps a knee from straightening binds whatever the step asks of it, on both legs. */
@@ -257,8 +287,21 @@ function positionsFor(step: Step, ctx: FitContext): StepFit['positions'] {
 	return out;
 }
 
-/** Fits one step. */
+const RANK: Readonly<Record<Verdict, number>> = { blocked: 0, unmeasured: 1, 'set-up': 2, watch: 3, fits: 4 };
+
+/** Fits one step; a lunge with the rear heel at the first height that serves it best. */
 export function fitStep(step: Step, ctx: FitContext, once?: Once): StepFit {
+	if (step.posture.movement !== 'split-squat' || ctx.rearPitchDeg !== undefined) return fitOne(step, ctx, once);
+	let best: StepFit | undefined;
+	for (const pitch of rearPitches(ctx)) {
+		const fit = fitOne(step, atPitch(ctx, pitch), once);
+		if (best === undefined || RANK[fit.verdict] > RANK[best.verdict]) best = fit;
+		if (best.verdict === 'fits' || best.withheld.length > 0 || best.missing.length > 0) break;
+	}
+	return best ?? fitOne(step, ctx, once);
+}
+
+function fitOne(step: Step, ctx: FitContext, once?: Once): StepFit {
 	const limits = bothLimits(step, ctx);
 	const nominal = askedBy(step, ctx, null, solverLimits(limits.working, step, ctx, true));
 	const asks = asksOf(step, ctx, nominal);
@@ -301,6 +344,17 @@ export function fitStep(step: Step, ctx: FitContext, once?: Once): StepFit {
  * somebody chose rather than the solver.
  */
 export function shortAt(step: Step, ctx: FitContext, setup: SolvedSetup | null): readonly Limiting[] {
+	if (step.posture.movement !== 'split-squat' || ctx.rearPitchDeg !== undefined) return shortOne(step, ctx, setup);
+	let least: readonly Limiting[] | undefined;
+	for (const pitch of rearPitches(ctx)) {
+		const short = shortOne(step, atPitch(ctx, pitch), setup);
+		if (short.length === 0) return short;
+		if (least === undefined || (short[0]?.short ?? 0) < (least[0]?.short ?? 0)) least = short;
+	}
+	return least ?? [];
+}
+
+function shortOne(step: Step, ctx: FitContext, setup: SolvedSetup | null): readonly Limiting[] {
 	const asked = askedBy(step, ctx, setup, solverLimits(limitsFor(step, ctx), step, ctx, false));
 	return shortages(step, ctx, asksOf(step, ctx, asked)).filter((l) => l.short > ROUNDING);
 }

@@ -2,6 +2,9 @@
  * The limit on one axis of one side: what is tolerated, less a margin, or the named reason why it is not known; and beside it what a
  * protocol allows, which binds whether or not the axis was measured.
  *
+ * A margin is kept where pain limits: it starts before the end, or the end hurts. A range free to its end is limited by the end itself. Work under load
+ * keeps the wider margin against a range that was measured without, until it was seen done.
+ *
  * Against a protocol no margin is taken, but the model's error always comes off.
  */
 import { daysBetween, type Day } from '../base/calendar-day.ts';
@@ -83,6 +86,7 @@ export function axisLimit(
 	if (daysBetween(tolerated.date, today) > rules.staleDays) return { kind: 'unknown', axis, side, reason: 'stale', date: tolerated.date, allowed };
 	// A weight-bearing value is loaded by the way it is taken.
 	const measuredLoaded = tolerated.loaded || axis === 'weightBearingDorsiflexion';
-	const margin = work.loaded && !measuredLoaded ? rules.loadedMarginDeg : rules.marginDeg;
+	const free = tolerated.painFree >= tolerated.end - 1e-9 && tolerated.endHurts !== true;
+	const margin = work.loaded && !measuredLoaded ? rules.loadedMarginDeg : free ? 0 : rules.marginDeg;
 	return { kind: 'known', axis, side, limit: tolerated[rules.base], margin, tolerated, allowed };
 }

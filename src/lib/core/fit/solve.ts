@@ -8,7 +8,7 @@ import type { StepPosture } from '../exercise/step-posture.ts';
 import { bridgeFeet, deepestSledCm, highestStepCm, highestStepDownCm, lowestHandleCm, lowestSplitSquatDeg } from '../posture/inverse-movements.ts';
 import { deepestSquatDeg, lowestSeatCm } from '../posture/inverse.ts';
 import type { Limits } from '../posture/problem.ts';
-import { errorOf, splitOf, stepDownOf, SWING_CLEARANCE } from './asked.ts';
+import { errorOf, PELVIS_GIVES, splitOf, stepDownOf, SWING_CLEARANCE } from './asked.ts';
 import type { FitContext, SolvedSetup } from './context.ts';
 import { buildSeat } from './furniture.ts';
 import type { AxisLimit } from './limits.ts';
@@ -48,7 +48,8 @@ function tightestOf(limits: readonly AxisLimit[], step: Step, ctx: FitContext, w
 	for (const l of limits) {
 		const key = KEY[l.axis];
 		const error = errorOf(l.axis, step, ctx);
-		const tolerated = l.kind === 'known' ? l.limit - l.margin - (withError ? error : 0) : Infinity;
+		const given = l.axis === 'hipExtension' && step.posture.movement === 'split-squat' ? PELVIS_GIVES : 0;
+		const tolerated = l.kind === 'known' ? l.limit - l.margin + given - (withError ? error : 0) : Infinity;
 		const usable = l.allowed === undefined ? tolerated : Math.min(tolerated, l.allowed.maxDeg - error);
 		if (usable === Infinity) continue;
 		const so = out[key];

@@ -70,7 +70,7 @@ export function measuredEnvelope(all: readonly Measurement[], realChange: (metho
 	const out: { [A in Axis]?: { [S in Side]?: Tolerated } } = {};
 	for (const m of all) {
 		const axis = AXES.find((a) => a === m.axis);
-		if (axis !== undefined) out[axis] = { ...out[axis], [m.side]: { painFree: m.onset, tolerable: m.tolerable, end: m.end, date: m.day, loaded: m.loaded, from: 'measured', realChangeDeg: realChange(m.method) } };
+		if (axis !== undefined) out[axis] = { ...out[axis], [m.side]: { painFree: m.onset, tolerable: m.tolerable, end: m.end, date: m.day, loaded: m.loaded, from: 'measured', ...(m.pain > 0 ? { endHurts: true } : {}), realChangeDeg: realChange(m.method) } };
 	}
 	return out;
 }

@@ -2,13 +2,13 @@
 import { ageOn, type Day } from '#lib/core/base/calendar-day.ts';
 import { fitSteps } from '#lib/core/fit/fit.ts';
 import { URGENCIES } from '#lib/core/client/screening.ts';
-import { phaseNow } from '#lib/core/client/protocol.ts';
+import { phaseNow, phasesHolding, weekOf } from '#lib/core/client/protocol.ts';
 import type { HeadView } from '#lib/contract/view.ts';
 import { shortDay } from '#lib/wording/days.ts';
 import { flagAction, flagName } from '#lib/wording/screening.ts';
 import { lengthText, massText } from '#lib/wording/units.ts';
 import { JOINT_NAME, POLICY_NAME, regionName, sideWord, TECHNIQUE_NAME } from '#lib/wording/names.ts';
-import { limitText, phaseText } from '#lib/wording/protocol.ts';
+import { holdsText, limitText, phaseText } from '#lib/wording/protocol.ts';
 import { standingSentence } from '#lib/wording/safety.ts';
 import type { Surgery } from '../repo/client-repo.ts';
 import type { Actor } from './actor.ts';
@@ -46,8 +46,11 @@ export function headView(r: ClientRecord, actor: Actor, today: Day): HeadView {
 }
 
 function operationView(s: Surgery, today: Day): HeadView['operations'][number] {
-	const what = `${regionName(s.region)}${s.operation === null ? '' : `, ${s.operation}`}`;
-	if (s.protocol !== null) return { id: s.id, text: `${what}: ${phaseText(phaseNow({ region: s.region, date: s.date, phases: s.protocol.phases }, today))}`, waits: false };
+	const what = `${regionName(s.region)}${s.operation ? `, ${s.operation}` : ''}`;
+	if (s.protocol !== null) {
+		const { phases } = s.protocol;
+		return { id: s.id, text: `${what}: ${phaseText(phaseNow({ region: s.region, date: s.date, phases }, today))}${holdsText(phasesHolding(phases, weekOf(s.date, today)))}`, waits: false };
+	}
 	return { id: s.id, text: s.limitsEntered ? `${what}, operated ${shortDay(s.date)}${s.noLimits === null ? '' : `: no limits (${s.noLimits})`}` : `${what}, operated ${shortDay(s.date)}: waits for its protocol; nothing is decided or prescribed`, waits: !s.limitsEntered };
 }
 

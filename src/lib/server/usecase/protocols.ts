@@ -33,7 +33,7 @@ export const recordSurgery = command<NewSurgery, true>({
 		return s.operatedOn > today ? invalid('operatedOn', `The day ${s.operatedOn} is in the future.`) : undefined;
 	},
 	run: async (s, { t, ctx, recordedAt }) => {
-		const row = { id: s.id, client_id: s.clientId, region: s.region, local_day: s.operatedOn, limits_entered: false, operation: s.operation ?? null, entered_on: ctx.today };
+		const row = { id: s.id, client_id: s.clientId, region: s.region, local_day: s.operatedOn, limits_entered: false, operation: s.operation === '' ? null : (s.operation ?? null), entered_on: ctx.today };
 		return (await append(t, 'surgery', row, recordedAt)) === 'conflict' ? conflict(CHANGED) : ok(true);
 	}
 });

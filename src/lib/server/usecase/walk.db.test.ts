@@ -280,16 +280,19 @@ describe('measuring and prescribing', () => {
 		await saveMeasurements(physio, r.head.id, '2026-03-12', [{ id: randomUUID(), axis: 'kneeFlexion', side: 'right', range: { onset: 80, tolerable: 90, end: 110 }, method: 'goniometer', loaded: false }]);
 		expect(await give()).toBeGreaterThan(before);
 	});
-	it('nobody prescribes past a protocol limit; past tolerance takes a licence and a reason', async () => {
+	it('nobody prescribes past a protocol limit, and what is given is solved inside it; past tolerance takes a licence and a reason', async () => {
 		const wren = await client(physio, 'Wren');
-		const to = (ctx: Context, r: ClientRecord, step: string, reason?: string) =>
-			prescribe(ctx, { id: randomUUID(), exerciseId: randomUUID(), clientId: r.head.id, family: 'squat', step, region: 'knee-right', sets: 1, reps: 5, loadKg: 0, ...(reason ? { reason } : {}) });
+		const to = (ctx: Context, r: ClientRecord, step: string, reason?: string, family = 'squat') =>
+			prescribe(ctx, { id: randomUUID(), exerciseId: randomUUID(), clientId: r.head.id, family, step, region: 'knee-right', sets: 1, reps: 5, loadKg: 0, ...(reason ? { reason } : {}) });
 		await saveMeasurements(physio, wren.head.id, '2026-03-12', ['kneeFlexion', 'thighTrunkFlexion', 'weightBearingDorsiflexion'].map((axis) => ({ id: randomUUID(), axis: axis as 'kneeFlexion', side: 'right' as const, range: { tolerable: axis === 'weightBearingDorsiflexion' ? 4 : 40 }, method: 'x', loaded: true })));
 		expect(await to(trainer, wren, 'free-squat')).toMatchObject({ ok: false, refusal: { why: 'not-allowed' } });
 		expect(await to(physio, wren, 'free-squat')).toMatchObject({ ok: false, refusal: { field: 'reason' } });
 		expect(await to(physio, wren, 'free-squat', 'trial in the parallel bars')).toMatchObject({ ok: true });
 		const amos = await client(physio, 'Amos');
-		expect(await to(physio, amos, 'free-squat', 'the client insists')).toMatchObject({ ok: false, refusal: { why: 'invalid', field: 'step' } });
+		expect(await to(physio, amos, 'quad-stretch', 'the client insists', 'mobility')).toMatchObject({ ok: false, refusal: { why: 'invalid', field: 'step' } });
+		// At 100° the whole free squat, 105°, is closed; a shallower one is not.
+		expect(await to(physio, amos, 'free-squat', 'begins shallow')).toMatchObject({ ok: true });
+		expect((await client(physio, 'Amos')).exercises.flatMap((e) => e.prescriptions).at(-1)?.setup?.thighDeg).toBeLessThan(70);
 	});
 	it('a set-up that was typed is judged for itself: a seat below the protocol limit is refused, to everybody', async () => {
 		const amos = await client(physio, 'Amos');

@@ -62,7 +62,7 @@
 			</Fold>
 		{:else}<p class="label mt-2">A licensed user may open it, with a reason. What was done all the same can be logged.</p>{/if}
 	{/if}
-	{#each data.work.filter((w) => w.held !== null) as w (w.id)}<p class="mt-2 border-l-4 border-stop bg-sheet px-3 py-2 text-stop" data-testid="held"><strong>{w.title}.</strong> {w.held} <a href="/clients/{data.head.id}/decide?exercise={w.id}">Sign the mend</a></p>{/each}
+	{#each data.work.filter((w) => w.held !== null) as w (w.id)}<p class="mt-2 border-l-4 border-stop bg-sheet px-3 py-2 text-stop" data-testid="held"><strong>{w.title}.</strong> {w.held} <a class="underline" href="/clients/{data.head.id}/decide?exercise={w.id}">Sign the mend</a></p>{/each}
 	{#snippet question(name: string, label: string, options: readonly string[], set: (v: string) => void)}
 		<fieldset class="flex flex-wrap items-center justify-between gap-2 py-1">
 			<legend class="sr-only">{label}</legend>

@@ -67,7 +67,7 @@
 	const elsewhere = ['knee-left', 'knee-right', 'hip-left', 'hip-right', 'ankle-left', 'ankle-right', 'back'];
 	const asksSaddle = $derived(ASKS_SADDLE.some((s) => symptoms.includes(s)));
 	/** What holds this exercise today; what was done all the same is still logged. */
-	const held = $derived(head === null || exercise === undefined ? null : head.state === 'stopped' ? 'Stopped: a licensed user clears it first.' : head.state === 'set-aside' ? 'Set aside.' : exercise.held);
+	const held = $derived(head === null || exercise === undefined ? null : head.state === 'stopped' ? { by: 'slip', text: 'Stopped: a licensed user clears it first.' } : head.state === 'set-aside' ? { by: 'slip', text: 'Set aside.' } : exercise.held);
 	/** The dose of today: of a lighter day, where the arrival card says so. */
 	const dose = $derived(exercise?.today ?? head?.dose);
 </script>
@@ -93,7 +93,7 @@
 		<p class="mt-2">Choose a step first: <a href="/clients/{data.head.id}/ladder">to the ladder</a>.</p>
 	{:else if held !== null}
 		<h2 class="text-xl">{head.snapshot.title}</h2>
-		<p class="mt-2 border-l-4 border-stop bg-sheet px-3 py-2 text-stop" data-testid="held">{held} <a href="/clients/{data.head.id}/decide?exercise={exercise.id}">See why, and sign the mend</a></p>
+		<p class="mt-2 border-l-4 border-stop bg-sheet px-3 py-2 text-stop" data-testid="held">{held.text} {#if held.by === 'day'}<a class="underline" href="/clients/{data.head.id}/arrive">To the arrival card</a>{:else}<a class="underline" href="/clients/{data.head.id}/decide?exercise={exercise.id}">{held.by === 'slip' ? 'To its slip' : 'See why, and sign the mend'}</a>{/if}</p>
 		<Fold title="Log what was done all the same" needed={form !== null && 'field' in form} class="mt-3 min-h-12 cursor-pointer py-2 font-semibold">
 			<p class="label">Kept against advice: it counts for pain and alarms, never for an advance.</p>
 			{@render session()}
