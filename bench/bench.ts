@@ -28,6 +28,8 @@ import { legPress } from '#lib/core/posture/leg-press.ts';
 import { splitSquat } from '#lib/core/posture/split-squat.ts';
 import { stepDown } from '#lib/core/posture/step-down.ts';
 import { stepUp } from '#lib/core/posture/step-up.ts';
+import { samePurpose } from '#lib/core/safety/same-purpose.ts';
+import { standing } from '#lib/core/safety/standing.ts';
 import { judgeTest } from '#lib/core/measure/function-test.ts';
 import { repetitionsIn } from '#lib/core/measure/repetitions.ts';
 import { angleStream } from '#lib/core/measure/simulated-device.ts';
@@ -104,6 +106,14 @@ time('from a dial to a picture: verdict, demand, figure', seconds((i) => {
 }), 50);
 const many = searchIndex(Array.from({ length: Math.ceil(1000 / ALL_STEPS.length) }, () => Object.values(FAMILIES)).flat());
 time(`search in ${many.length} steps`, seconds((i) => search(many, ['one leg', 'stairs band', 'hinge', 'z', 'buttock'][i % 5] as string)), 50);
+
+// A client of three prescriptions; one client in ten has a window that breaks the seat, and its mend is looked for.
+const seatOf = { family: FAMILIES.squat as ExerciseFamily, step: (FAMILIES.squat as ExerciseFamily).steps.find((s) => s.id === 'standard-seat') as Step, setup: { seatCm: 52 }, loadKg: 0, since: '2026-03-02' };
+const others = (['bridge', 'step'] as const).map((id) => ({ family: FAMILIES[id] as ExerciseFamily, step: (FAMILIES[id] as ExerciseFamily).steps[0] as Step, setup: null, loadKg: 0, since: '2026-03-02' }));
+rate('standing of a client’s three exercises, one in ten broken', seconds((i) => {
+	const ctx: FitContext = { ...(wide[1 + (i % 2)] as FitContext), protocolLimits: i % 10 === 0 ? [{ axis: 'kneeFlexion', side: 'right', maxDeg: 80 }] : [] };
+	return [seatOf, ...others].map((p) => standing(p, { ctx, clearances: [], substitutes: () => samePurpose(p.family, p.step, Object.values(FAMILIES), ctx) }));
+}), 2000);
 
 const weeks = record({
 	sessions: Array.from({ length: 36 }, (_, i) => session(addDays('2026-03-18', -84 + Math.round((i * 84) / 36)))).concat(session('2026-03-18')),

@@ -20,16 +20,17 @@ const VIEWS = [
 	['ladder-lunge', 'Tamsin', 'ladder?family=lunge&step=reverse-lunge', 'desk'],
 	['library', '', '/library', 'desk'],
 	['own-steps', '', '/library/own', 'desk'],
-	['ladder-dark', 'Tamsin', 'ladder', 'dark'],
 	['slip-hold', 'Wren', 'decide', 'desk'],
 	['slip-regress', 'Bertil', 'decide', 'desk'],
 	['trend', 'Wren', 'trend', 'desk'],
 	['arrive-phone', 'Wren', 'arrive', 'phone'],
 	['log-phone', 'Wren', 'log', 'phone'],
 	['morning-phone', 'Saskia', 'morning', 'phone'],
-	['ladder-phone', 'Wren', 'ladder', 'phone']
+	['ladder-phone', 'Wren', 'ladder', 'phone'],
+	// Last: it sets a limit.
+	['slip-suspended', 'Odile', 'decide', 'dark']
 ];
-for (const kind of ['desk', 'dark', 'phone']) {
+for (const kind of ['desk', 'phone', 'dark']) {
 	const context = await browser.newContext({ viewport: kind === 'phone' ? { width: 390, height: 844 } : { width: 1280, height: 800 }, colorScheme: kind === 'dark' ? 'dark' : 'light', locale: 'en-GB' });
 	const page = await context.newPage();
 	await page.goto(`${base}/sign-in`);
@@ -53,6 +54,16 @@ for (const kind of ['desk', 'dark', 'phone']) {
 		if (name === 'measure-tests') {
 			for (const [label, value] of [['30-second chair stand, reps', '9'], ['Timed up and go, s', '12.6'], ['Four-stage balance, s', '9.2']]) await page.getByLabel(label, { exact: true }).fill(value);
 			await page.getByRole('heading', { name: 'Function tests' }).evaluate((e) => e.scrollIntoView());
+		}
+		if (name === 'slip-suspended' && (await page.getByTestId('sentence').textContent())?.startsWith('Stop: right knee bend') !== true) {
+			await page.goto(page.url().replace(/decide.*$/, 'screen'));
+			await page.getByText('A limit without an operation').click();
+			const limit = page.locator('form[action="?/limit"]');
+			await limit.getByLabel('To').fill('70');
+			await limit.getByLabel('On whose word').fill('surgeon’s letter of today');
+			await limit.getByRole('button', { name: 'Set the limit' }).click();
+			await page.getByTestId('suspended').waitFor();
+			await page.goto(page.url().replace(/screen.*$/, 'decide'));
 		}
 		await page.mouse.move(0, 0);
 		await page.waitForTimeout(700);

@@ -1,5 +1,5 @@
 /** The core from the command line: every topic, every kind of refusal, NDJSON in order. */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
@@ -8,6 +8,7 @@ import { TOPICS } from './topics.ts';
 
 type Json = Record<string, unknown>;
 const one = (topic: string, input: unknown): Json => JSON.parse(answer(topic, JSON.stringify(input)).lines[0] ?? '') as Json;
+const root = join(import.meta.dirname, '../..');
 const BODY = { heightCm: 168, massKg: 70 };
 
 describe('measure', () => {
@@ -131,6 +132,37 @@ describe('fit, decide, catalogue', () => {
 		expect(one('fit', { ...fit, envelope: { kneeFlexion: { left: { ...side, painFree: 100 } } } })).toMatchObject({ error: { path: 'envelope.kneeFlexion.left' } });
 		expect(one('fit', { ...fit, family: 'juggling' })).toMatchObject({ error: { code: 'unknown-family' } });
 	});
+	it('a protocol binds what was never measured, with the error of the model and no more; a caution closes by its tags; a stretch answers what it needs', () => {
+		const { kneeFlexion: _, ...rest } = fit.envelope;
+		const window = { axis: 'kneeFlexion', side: 'left', maxDeg: 70 };
+		const unmeasured = one('fit', { ...fit, envelope: rest, protocol: [window] }) as unknown as Json[];
+		const seat = unmeasured.find((s) => s.step === 'standard-seat');
+		expect(seat?.limiting).toContainEqual(expect.objectContaining({ axis: 'kneeFlexion', side: 'left', by: 'protocol', limit: 70 }));
+		const { seatCm } = (one('fit', { ...fit, protocol: [window] }) as unknown as Json[]).find((s) => s.step === 'standard-seat')?.setup as { seatCm: number };
+		const asks = (cm: number) => (one('posture', { body: BODY, movement: 'sit-to-stand', setup: { seatCm: cm } }) as { angles: { kneeFlexion: number } }).angles.kneeFlexion;
+		// 3° of model error come off 70°; a centimetre lower would be past it.
+		expect([asks(seatCm) <= 67, asks(seatCm - 1) <= 67]).toEqual([true, false]);
+		const mobility = one('fit', { ...fit, family: 'mobility', protocol: [{ ...window, maxDeg: 120 }] }) as unknown as Json[];
+		expect(mobility.find((s) => s.step === 'quad-stretch')).toMatchObject({ verdict: 'blocked', needs: { end: ['kneeFlexion', 'hipExtension'] }, limiting: [{ axis: 'kneeFlexion', side: 'left', by: 'protocol' }] });
+		const hinge = one('fit', { ...fit, family: 'hinge', cautions: ['osteoporosis'] }) as unknown as Json[];
+		expect(hinge.find((s) => s.step === 'raised-handle-deadlift')).toMatchObject({ verdict: 'blocked', withheld: [{ because: 'osteoporosis' }] });
+		expect(one('fit', { ...fit, cautions: ['gout'] })).toMatchObject({ error: { path: 'cautions.0' } });
+		expect(one('fit', { ...fit, protocol: [{ axis: 'kneeFlexion', side: 'left' }] })).toMatchObject({ error: { message: 'A window needs minDeg or maxDeg.' } });
+		expect(one('fit', { ...fit, protocol: [{ ...window, minDeg: 80 }] })).toMatchObject({ error: { message: 'minDeg is above maxDeg.' } });
+	});
+	const { family: _family, ...whole } = fit;
+	it('standing work that a limit breaks is suspended, with the gentlest change that fits; what holds is left alone', () => {
+		const prescriptions = [{ id: 'p1', step: 'standard-seat', setup: { seatCm: 62 } }, { id: 'p2', step: 'standard-seat', setup: { seatCm: 42 } }];
+		const got = one('standing', { ...whole, protocol: [{ axis: 'kneeFlexion', side: 'right', maxDeg: 80 }], prescriptions }) as unknown as Json[];
+		expect(got[0]).toMatchObject({ id: 'p1', verdict: 'stands', breaks: [], mend: null });
+		expect(got[1]).toMatchObject({ id: 'p2', verdict: 'suspended', breaks: [{ by: 'protocol', axis: 'kneeFlexion', side: 'right', limitDeg: 80 }, { by: 'tolerated', limitDeg: 95 }, { by: 'tolerated' }], mend: { kind: 'set-up', step: 'standard-seat' } });
+		const { seatCm } = (got[1]?.mend as { setup: { seatCm: number } }).setup;
+		// The mend is stable: what it gives stands.
+		expect(one('standing', { ...whole, protocol: [{ axis: 'kneeFlexion', side: 'right', maxDeg: 80 }], prescriptions: [{ id: 'p3', step: 'standard-seat', setup: { seatCm } }] })).toMatchObject([{ verdict: 'stands' }]);
+		expect(one('standing', { ...whole, prescriptions: [{ id: 'x', step: 'flying' }] })).toMatchObject({ error: { code: 'unknown-step' } });
+		expect(one('standing', { ...whole, prescriptions: [{ id: 'x', step: 'standard-seat', setup: { seatCm: 46, chairCm: 3 } }] })).toMatchObject({ error: { code: 'unknown-key', path: 'prescriptions.0.setup.chairCm' } });
+		expect(one('standing', { ...whole, prescriptions: [] })).toMatchObject({ error: { path: 'prescriptions' } });
+	});
 	const decide = {
 		policy: { base: 'pain-monitored', acceptableMax: 4 },
 		client: { screening: { date: '2026-02-20', complete: true }, flags: [], surgery: [], usual: { 'knee-right': { intake: 1, longStanding: false } } },
@@ -145,6 +177,16 @@ describe('fit, decide, catalogue', () => {
 	};
 	it('decides by a changed policy, with every sentence', () => {
 		expect(one('decide', decide)).toMatchObject({ decision: 'regress', rule: 'regress.pain', title: 'Regress: right knee was 5 on Monday, over the acceptable 4.', provisional: true, policy: { id: 'pain-monitored', version: '1+changed' } });
+	});
+	it('what advances with standing work never advances where nobody knows whether it stands', () => {
+		const good = (date: string) => ({ date, observed: true, prescribed: { sets: 3, reps: 10, loadKg: 0 }, sets: [1, 2, 3].map(() => ({ reps: 10, effort: 4, cleanReps: 10 })), pains: [{ region: 'knee-right', before: 1, peak: 1, after: 1 }], faults: {}, symptoms: [], soreness: 1, confidence: 9 });
+		const days = ['2026-02-24', '2026-02-26', '2026-02-28', '2026-03-02'];
+		const next = { ...decide.exercise, dose: { ...decide.exercise.dose, sets: 2, reps: 10 } };
+		const ready = { ...decide, policy: 'pain-monitored', exercise: next, changes: [{ date: '2026-02-20', kind: 'start' }], sessions: days.map(good), mornings: ['2026-02-25', '2026-02-27', '2026-03-01', '2026-03-03'].map((date) => ({ date, region: 'knee-right', pain: 1, swelling: 'none' })), today: '2026-03-03' };
+		const stands = { verdict: 'stands', breaks: [], mend: null };
+		expect(one('decide', { ...ready, exercise: { ...next, standing: stands } })).toMatchObject({ decision: 'advance' });
+		expect(one('decide', ready).decision).not.toBe('advance');
+		expect(one('decide', { ...ready, exercise: { ...next, standing: { verdict: 'suspended', breaks: [{ by: 'protocol', axis: 'kneeFlexion', side: 'right', demandDeg: 106, limitDeg: 80 }], mend: null } } })).toMatchObject({ decision: 'stop', rule: 'stop.limit' });
 	});
 	it('refuses a policy that does not hold together, a day that does not exist, a pain of 11', () => {
 		expect(one('decide', { ...decide, policy: { base: 'pain-monitored', acceptableMax: 9 } })).toMatchObject({ error: { message: 'acceptableMax 9 is not below stopAt 8' } });
@@ -168,8 +210,24 @@ describe('lines', () => {
 	it('every topic prints its JSON Schema', () => {
 		for (const [name, topic] of Object.entries(TOPICS)) expect(z.toJSONSchema(topic.schema, { io: 'input', unrepresentable: 'any' }), name).toHaveProperty('$schema');
 	});
+	it('three thousand lines through a slow pipe, cut in the middle of a line and of a letter, are all answered', async () => {
+		const child = spawn(process.execPath, ['--import', 'tsx', join(root, 'src/cli/bolster.ts'), 'catalogue'], { cwd: root });
+		const out: Buffer[] = [];
+		child.stdout.on('data', (d: Buffer) => out.push(d));
+		const done = new Promise<number | null>((end) => child.on('close', end));
+		const text = Buffer.from(Array.from({ length: 3000 }, (_, i) => (i === 1500 ? '{"family":"höhe"}' : '{"family":"nope"}')).join('\n'));
+		const cut = text.indexOf('ö') + 1;
+		for (const piece of [text.subarray(0, 7), text.subarray(7, cut), text.subarray(cut)]) {
+			await new Promise((later) => setTimeout(later, 150));
+			child.stdin.write(piece);
+		}
+		child.stdin.end();
+		expect(await done).toBe(1);
+		const lines = Buffer.concat(out).toString('utf8').trim().split('\n');
+		expect(lines).toHaveLength(3000);
+		expect(lines.filter((l) => (JSON.parse(l) as { error: { code: string } }).error.code === 'unknown-family')).toHaveLength(3000);
+	});
 	it('an unknown topic lists the topics on standard error, exit 2', () => {
-		const root = join(import.meta.dirname, '../..');
 		const r = spawnSync(process.execPath, ['--import', 'tsx', join(root, 'src/cli/bolster.ts'), 'nonsense'], { cwd: root, encoding: 'utf8', input: '' });
 		expect(r.status).toBe(2);
 		expect(r.stderr).toContain('Topics: posture, setup, fit, decide, standing, measure, catalogue');

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { FAMILIES, CATALOGUE_VERSION, findStep } from '#lib/catalogue/families.ts';
 import { SCREENING } from '#lib/catalogue/screening.ts';
 import { easedTags, withheldTags, withoutWeight } from '#lib/core/client/screening.ts';
+import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
 import type { FitContext } from '#lib/core/fit/context.ts';
 import { samePurpose } from '#lib/core/safety/same-purpose.ts';
 import { standing } from '#lib/core/safety/standing.ts';
@@ -124,7 +125,8 @@ function answerFit({ family: name, ...input }: z.infer<typeof fitInput>): unknow
 	const family = name === undefined ? undefined : FAMILIES[name];
 	if (name !== undefined && family === undefined) throw new Refused({ code: 'unknown-family', path: 'family', message: `Families here: ${Object.keys(FAMILIES).join(', ')}.` });
 	const ctx = contextFrom(input);
-	return family === undefined ? Object.fromEntries(Object.values(FAMILIES).map((f) => [f.id, fitFamily(f, ctx)])) : fitFamily(family, ctx);
+	const fitted = (f: ExerciseFamily): unknown => fitFamily(f, ctx).map((fit, i) => ({ ...fit, ...(f.steps[i]?.needs === undefined ? {} : { needs: f.steps[i].needs }) }));
+	return family === undefined ? Object.fromEntries(Object.values(FAMILIES).map((f) => [f.id, fitted(f)])) : fitted(family);
 }
 
 /** One answer for each prescription: does it stand, what breaks it, and the gentlest change that fits. */
