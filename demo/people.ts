@@ -21,6 +21,7 @@ export const EQUIPMENT: readonly { kind: 'seat' | 'pad' | 'wedge' | 'weight' | E
 	{ kind: 'seat', label: 'Low bench', value: 40, unit: 'cm', count: 2 },
 	{ kind: 'seat', label: 'Dining chair', value: 46, unit: 'cm', count: 4 },
 	{ kind: 'seat', label: 'Plinth, lowest', value: 52, unit: 'cm', count: 1 },
+	{ kind: 'bed', label: 'Treatment couch', value: 1, unit: 'cm', count: 2 },
 	{ kind: 'pad', label: 'Firm pad', value: 3, unit: 'cm', count: 3 },
 	{ kind: 'pad', label: 'Block', value: 5, unit: 'cm', count: 2 },
 	{ kind: 'wedge', label: 'Cork wedge', value: 3, unit: 'cm', count: 1 },

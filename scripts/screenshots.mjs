@@ -28,7 +28,7 @@ const VIEWS = [
 	['morning-phone', 'Saskia', 'morning', 'phone'],
 	['ladder-phone', 'Wren', 'ladder', 'phone'],
 	// Last: it sets a limit.
-	['slip-suspended', 'Odile', 'decide', 'dark']
+	['slip-suspended', 'Saskia', 'decide', 'dark']
 ];
 for (const kind of ['desk', 'phone', 'dark']) {
 	const context = await browser.newContext({ viewport: kind === 'phone' ? { width: 390, height: 844 } : { width: 1280, height: 800 }, colorScheme: kind === 'dark' ? 'dark' : 'light', locale: 'en-GB' });

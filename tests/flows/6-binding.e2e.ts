@@ -143,3 +143,22 @@ test('keys are silent behind a dialog and on controls; what was typed survives a
 	await expect(page.getByRole('radio', { name: 'Effort 6', exact: true })).toBeChecked();
 	await expect(page.getByRole('radio', { name: 'Worst 3', exact: true })).toBeChecked();
 });
+
+test('a limit stays in sight on a slip where another rule comes before it', async ({ page }) => {
+	await signIn(page);
+	const id = await openClient(page, 'Fergal', 'decide');
+	// An open flag refers him, whatever else is known.
+	await visit(page, `/clients/${id}/screen`);
+	await screenByKey(page, ['saddle-or-bladder-change']);
+	await page.keyboard.press('Enter');
+	await expect(page.getByTestId('emergency')).toContainText('get help now');
+	await page.getByText('A limit without an operation').click();
+	const form = page.locator('form[action="?/limit"]');
+	await form.getByLabel('To').fill('50');
+	await form.getByLabel('On whose word').fill('Dr B. Example, letter of today');
+	await form.getByRole('button', { name: 'Set the limit' }).click();
+	await expect(page.getByTestId('done')).toContainText('Limit set.');
+	await visit(page, `/clients/${id}/decide`);
+	await expect(page.getByTestId('sentence')).toContainText('Refer: an open red flag');
+	await expect(page.getByTestId('also-held')).toContainText('right knee bend asks');
+});

@@ -6,6 +6,7 @@ import { describe, expect, it } from 'vitest';
 import { TAGS, type Tag } from '../core/exercise/family.ts';
 import { FAMILIES } from './families.ts';
 import { SCREENING } from './screening.ts';
+import { ON_A_BED } from './tags.ts';
 
 const STEPS = Object.values(FAMILIES).flatMap((f) => f.steps);
 const split = (s: string): string[] => s.trim().split(/\s+/).sort();
@@ -42,6 +43,15 @@ const BY_HAND: Readonly<Partial<Record<Tag, string>>> = {
 describe('tags', () => {
 	it.each(Object.entries(BY_HAND) as [Tag, string][])('%s is on the steps it is true of, and on no other', (tag, steps) => expect(STEPS.filter((s) => s.tags.includes(tag)).map((s) => s.id).sort()).toEqual(split(steps)));
 	it('every tag is on at least one step', () => expect(TAGS.filter((t) => !STEPS.some((s) => s.tags.includes(t)))).toEqual([]));
+	it('what can be done on a bed is lying work that would otherwise be on the floor; no plank, no roller', () => {
+		const onBed = STEPS.filter((s) => s.onBed === true);
+		expect(onBed.map((s) => s.id).sort()).toEqual([...ON_A_BED].sort());
+		for (const s of onBed) {
+			expect(s.tags, s.id).toContain('floor-transfer');
+			expect(s.tags.some((t) => ['supine', 'prone', 'side-lying'].includes(t)), s.id).toBe(true);
+			expect(s.tags.some((t) => ['weight-on-hands', 'trunk-strain', 'kneeling'].includes(t)), s.id).toBe(false);
+		}
+	});
 	it('lying on the side says on which: the moving leg’s, or the other', () => {
 		const own = STEPS.filter((s) => s.liesOn === 'own').map((s) => s.id).sort();
 		expect(own).toEqual(split('inner-thigh-lift side-plank-knees side-plank side-plank-lift roll-outer-thigh'));

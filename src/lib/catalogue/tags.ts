@@ -158,7 +158,16 @@ for (const [tag, steps] of Object.entries(STEPS_WITH) as [Tag, readonly string[]
 	for (const id of steps) TAGS_OF.set(id, [...(TAGS_OF.get(id) ?? []), tag]);
 
 /** The step with its tags, and where it lies on a side, on which. */
+/** Lying steps that go on a bed or couch as well as on the floor; no planks, no rollers, nothing with the feet on a bench. */
+export const ON_A_BED: ReadonlySet<string> = new Set(
+	ids(
+		'bridge far-feet-bridge banded-bridge weighted-bridge arms-up-bridge single-leg-bridge weighted-single-leg-bridge',
+		'bridge-hold clamshell side-lying-lift banded-clamshell straight-leg-lift ankle-band-lift hook-squeeze',
+		'inner-thigh-lift quad-set short-arc prone-curl cuff-prone-curl figure-four knee-to-chest brace-and-breath'
+	)
+);
+
 export function tagged(step: Step): Step {
 	const tags = TAGS_OF.get(step.id) ?? [];
-	return { ...step, tags, ...(tags.includes('side-lying') ? { liesOn: LIES_ON_OWN.has(step.id) ? ('own' as const) : ('other' as const) } : {}) };
+	return { ...step, tags, ...(ON_A_BED.has(step.id) ? { onBed: true } : {}), ...(tags.includes('side-lying') ? { liesOn: LIES_ON_OWN.has(step.id) ? ('own' as const) : ('other' as const) } : {}) };
 }

@@ -78,6 +78,7 @@ const step = z.strictObject({
 	tempo: z.tuple([n(0, 10), n(0, 60), n(0, 10)]).exactOptional(),
 	sources: z.array(z.string().max(60)).min(1).max(6),
 	liesOn: z.enum(['own', 'other']).exactOptional(),
+	onBed: z.boolean().exactOptional(),
 	needs: z.strictObject({ working: asks, other: asks, end: z.array(z.enum(AXES)).max(6), bothEnd: z.boolean(), scales: z.array(z.enum(AXES)).max(6) }).exactOptional(),
 	retired: z.strictObject({ replacedBy: stepId.nullable() }).exactOptional()
 });

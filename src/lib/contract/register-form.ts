@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { day, text, typed, uuid } from './basics.ts';
 
-export const HOME_KIT = ['chair', 'counter', 'step', 'band', 'book-bag', 'bottles', 'towel', 'pillow', 'stick'] as const;
+export const HOME_KIT = ['chair', 'counter', 'step', 'band', 'book-bag', 'bottles', 'towel', 'pillow', 'stick', 'bed'] as const;
 export const LANGUAGES = ['en'] as const;
 
 const metric = z.object({

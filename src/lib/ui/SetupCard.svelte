@@ -108,6 +108,8 @@
 	<h2>{step.title}</h2>
 	<p class="label">{step.what}</p>
 	{#if missing}<p class="mt-1 border-l-4 border-edge bg-sheet px-3 py-1.5">Not at hand: {missing}.</p>{/if}
+	{#if (asked.uncredited ?? 0) > 1}<p class="mt-1 text-sm" data-testid="upright">The ankle keeps the feet less far back than usual: shank more upright, a longer lean before rising; hands or a higher seat help. The knee bend this saves is not counted.</p>{/if}
+	{#if fit.onBed}<p class="label mt-1" data-testid="on-bed">On the bed or couch: nobody has to get down to the floor.</p>{/if}
 	{#if no}<p class="mt-1 border-l-4 border-caution bg-sheet px-3 py-1.5 text-caution">Not tolerated: {no}. Another way of the same purpose is below.</p>{/if}
 	{#if ask}<p class="mt-1 text-sm text-caution">Ask first: {ask}.</p>{/if}
 	{#if withheld}<p class="mt-1 border-l-4 border-caution bg-sheet px-3 py-1.5 text-caution">Withheld: {withheld}.</p>{/if}

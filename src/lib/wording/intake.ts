@@ -10,7 +10,7 @@ export const CONSENT_TEXT: Readonly<Record<string, string>> = {
 	teaching: 'using the record, without name, for teaching in this practice'
 };
 
-export const KIT_NAME: Readonly<Record<string, string>> = { chair: 'chair', counter: 'counter or rail', step: 'step or kerb', band: 'band, about 1 m', 'book-bag': 'book bag', bottles: 'bottles', towel: 'towel', pillow: 'pillow', stick: 'stick' };
+export const KIT_NAME: Readonly<Record<string, string>> = { chair: 'chair', counter: 'counter or rail', step: 'step or kerb', band: 'band, about 1 m', 'book-bag': 'book bag', bottles: 'bottles', towel: 'towel', pillow: 'pillow', stick: 'stick', bed: 'bed or couch' };
 export const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'] as const;
 export const LANGUAGE_NAME: Readonly<Record<string, string>> = { en: 'English' };
 

@@ -113,7 +113,8 @@ export const EQUIPMENT_NAME: Readonly<Record<Equipment, string>> = {
 	cuff: 'weight cuff',
 	'extension-machine': 'leg extension machine',
 	'curl-machine': 'leg curl machine',
-	'leg-press': 'leg press'
+	'leg-press': 'leg press',
+	bed: 'bed or couch'
 };
 
 export const POSITION_NAME: Readonly<Record<Position, string>> = {

@@ -101,7 +101,8 @@ export const EQUIPMENT = [
 	'cuff',
 	'extension-machine',
 	'curl-machine',
-	'leg-press'
+	'leg-press',
+	'bed'
 ] as const;
 export type Equipment = (typeof EQUIPMENT)[number];
 
@@ -142,6 +143,8 @@ export interface Step {
 	readonly needs?: Needs;
 	/** Of lying on the side: on the side of the leg that works, or on the other. */
 	readonly liesOn?: 'own' | 'other';
+	/** It can be done lying on a bed or couch, where one is at hand: nobody has to get down to the floor for it. */
+	readonly onBed?: boolean;
 	/** All of these are needed; a slash in one means either. */
 	readonly equipment?: readonly (Equipment | readonly Equipment[])[];
 	/** Where it serves something else than its family. */

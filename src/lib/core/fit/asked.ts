@@ -21,7 +21,7 @@ import type { Demand, MovementCheckId } from '../posture/verdict.ts';
 import { asksOfPoses, leastKneeOfPoses } from '../figure/key-pose.ts';
 import type { FitContext, SolvedSetup } from './context.ts';
 import { axisLimit, type WorkKind } from './limits.ts';
-import { ankleCap, depthFor, isSquatStep, standAt, techniqueFor } from './squat-stand.ts';
+import { ankleCap, depthFor, isSquatStep, standAt, techniqueFor, uprightBy } from './squat-stand.ts';
 
 export interface JointMoments {
 	readonly knee?: number;
@@ -31,6 +31,8 @@ export interface JointMoments {
 }
 
 export interface Asked {
+	/** Knee bend that a stiff ankle saves and that is not credited, degrees. */
+	readonly uncredited?: number;
 	/** Of the working leg, or of both. */
 	readonly demand: Demand;
 	/** Of the other leg, where the legs do different things. */
@@ -210,7 +212,9 @@ export function askedBy(step: Step, ctx: FitContext, setup: SolvedSetup | null, 
 	const { body } = ctx;
 	if (step.needs !== undefined) return { demand: step.needs.working, other: step.needs.other, moments: NO_MOMENTS, stands: true, failing: NOTHING };
 	if (isSquatStep(step)) {
-		return askedOfSquat({ ...standAt(step, ctx, setup), depth: depthFor(step, setup), limits: ankleCap(limits) });
+		const problem = { ...standAt(step, ctx, setup), depth: depthFor(step, setup), limits: ankleCap(limits) };
+		const uncredited = uprightBy(problem);
+		return uncredited > 0 ? { ...askedOfSquat(problem), uncredited } : askedOfSquat(problem);
 	}
 	if (isSquat(p)) throw new Error('unreachable: a squat posture is a squat step');
 	switch (p.movement) {

@@ -15,7 +15,7 @@ import { splitOf, type JointMoments } from './asked.ts';
 import { lengthIn, type FitContext, type SolvedSetup } from './context.ts';
 import { bothLimits, limitsFor } from './fit.ts';
 import { solverLimits, solveSetup } from './solve.ts';
-import { ankleCap, depthFor, isSquatStep, standOf, techniqueFor, type SquatStep } from './squat-stand.ts';
+import { ankleCap, depthFor, isSquatStep, standOf, techniqueFor, within, type SquatStep } from './squat-stand.ts';
 
 export interface TechniqueRow {
 	readonly technique: Technique | 'ordinary';
@@ -33,7 +33,7 @@ const withTechnique = (stand: Stand, technique: Technique | 'ordinary'): Stand =
 	return technique === 'ordinary' ? { ...rest, movement: 'sit-to-stand' } : { ...rest, technique };
 };
 
-const margined = (step: SquatStep, ctx: FitContext, stand: Stand): Stand => ({ ...stand, limits: squatLimits(step, ctx) });
+const margined = (step: SquatStep, ctx: FitContext, stand: Stand): Stand => within(stand, squatLimits(step, ctx));
 const squatLimits = (step: Step, ctx: FitContext) => solverLimits(limitsFor(step, ctx), step, ctx, false);
 
 /** All four techniques, and the ordinary rise first where the step has a seat; none where the movement knows no technique. */

@@ -11,7 +11,7 @@ import { bodyOf, type Body } from '../body/body.ts';
 import type { Envelope, Tolerated } from '../client/envelope.ts';
 import { fitRulesOf } from '../decision/policy.ts';
 import type { Purpose, Step, Tag } from '../exercise/family.ts';
-import { servesOf } from '../exercise/family.ts';
+import { EQUIPMENT, servesOf } from '../exercise/family.ts';
 import { asksOfPoses, pointsOfPose } from '../figure/key-pose.ts';
 import { askedBy, PELVIS_GIVES } from './asked.ts';
 import { setupBand, wedgeOption } from './compare-techniques.ts';
@@ -163,6 +163,25 @@ describe('for any client', () => {
 		expect(fitStep(step('kneeling-hinge'), asked)).toMatchObject({ verdict: 'blocked', positions: [{ position: 'kneeling', answer: 'no' }, { position: 'floor-transfer', answer: 'unknown' }] });
 		expect(fitStep(step('prone-curl'), asked).verdict).toBe('fits');
 		expect(fitStep(step('seated-hinge'), asked).verdict).toBe('fits');
+	});
+	it('who cannot get down to the floor does the lying work on a bed, where there is one; planks and rollers stay closed', () => {
+		const positions = { 'floor-transfer': 'no', 'side-lying': 'yes', prone: 'yes', 'weight-on-hands': 'yes' } as const;
+		const floor = context({}, { positions, equipment: EQUIPMENT.filter((e) => e !== 'bed') });
+		const bed = { ...floor, equipment: EQUIPMENT };
+		for (const id of ['bridge', 'clamshell', 'prone-curl', 'quad-set']) {
+			expect(fitStep(step(id), floor), id).toMatchObject({ verdict: 'blocked', positions: [{ position: 'floor-transfer', answer: 'no' }], onBed: false });
+			expect(fitStep(step(id), bed), id).toMatchObject({ positions: [], onBed: true });
+			expect(fitStep(step(id), bed).verdict, id).not.toBe('blocked');
+		}
+		for (const id of ['plank', 'roll-outer-thigh', 'bench-bridge']) expect(fitStep(step(id), bed).verdict, id).toBe('blocked');
+		// The same of a caution that closes the floor, of the way down that has to be taught, and of a plan without it.
+		expect([floor, bed].map((ctx) => fitStep(step('bridge'), { ...ctx, positions: {}, ...withheld('floor-transfer') }).withheld.length)).toEqual([1, 0]);
+		const eased = [{ tag: 'floor-transfer' as const, effect: 'support' as const, because: 'falls', cue: '' }];
+		expect([floor, bed].map((ctx) => fitStep(step('bridge'), { ...ctx, eased }).eased.length)).toEqual([1, 0]);
+		const without = { tags: ['floor-transfer' as const] };
+		expect([floor, bed].map((ctx) => freeIn({ ...ctx, positions: { ...positions, 'floor-transfer': 'yes' } }, without).includes('clamshell'))).toEqual([false, true]);
+		// Where nobody said what is at hand, no bed is assumed.
+		expect(fitStep(step('bridge'), context({}, { positions })).verdict).toBe('blocked');
 	});
 	it('a hip or toe that was not measured is taken as usual, and named; a knee is not', () => {
 		const { hipExtension: _, bigToeExtension: __, ...some } = envelope();

@@ -7,13 +7,13 @@ import { bodyOf, type Body } from '../body/body.ts';
 import type { Envelope, Tolerated } from '../client/envelope.ts';
 import { envelopeWith, withEvidence, type RangeEvidence } from '../client/envelope.ts';
 import { fitRulesOf } from '../decision/policy.ts';
-import type { ExerciseFamily } from '../exercise/family.ts';
-import { deepestSquatDeg } from '../posture/inverse.ts';
+import type { ExerciseFamily, Step } from '../exercise/family.ts';
+import { deepestSquatDeg, lowestSeatCm } from '../posture/inverse.ts';
 import { posture } from '../posture/posture.ts';
 import { compareTechniques, wedgeOption } from './compare-techniques.ts';
 import type { FitContext } from './context.ts';
-import { fitFamily, shortAt, type StepFit } from './fit.ts';
-import { depthFor, standOf, isSquatStep } from './squat-stand.ts';
+import { fitFamily, fitStep, shortAt, type StepFit } from './fit.ts';
+import { depthFor, standOf, isSquatStep, within, type SquatStep } from './squat-stand.ts';
 import { buildSeat } from './furniture.ts';
 import { gateState } from './gate.ts';
 
@@ -127,6 +127,35 @@ describe('fit of the squat family', () => {
 			{ seed: 11, numRuns: 80 }
 		);
 	});
+	it('a stiff ankle still rises from a chair: shank more upright, more fold; an ankle that gains closes nothing and raises no seat', () => {
+		// Common practice: feet flat under the knees and a longer lean take the place of feet drawn back.
+		const chair = family.steps.find((s) => s.id === 'standard-seat') as Step;
+		const free = { thighTrunkFlexion: 140, kneeFlexion: 138 };
+		for (const height of [150, 165, 180, 195]) {
+			const at = (ankle: number) => fitStep(chair, context(envelope(free.kneeFlexion, free.thighTrunkFlexion, ankle), { body: body(height) }));
+			expect(['fits', 'watch', 'set-up'], `${height} cm`).toContain(at(10).verdict);
+			const [stiff, usual] = [at(15), at(40)];
+			expect(stiff.demand.weightBearingDorsiflexion).toBeLessThan(usual.demand.weightBearingDorsiflexion ?? NaN);
+			expect(stiff.demand.thighTrunkFlexion).toBeGreaterThan(usual.demand.thighTrunkFlexion ?? NaN);
+		}
+		const rank = (f: StepFit): number => ['blocked', 'set-up', 'watch', 'fits'].indexOf(f.verdict);
+		fc.assert(
+			fc.property(fc.integer({ min: 60, max: 130 }), fc.integer({ min: 90, max: 140 }), fc.integer({ min: 0, max: 30 }), fc.integer({ min: 1, max: 15 }), fc.integer({ min: 150, max: 195 }), (knee, hip, ankle, more, height) => {
+				const [less, wider] = [ankle, ankle + more].map((a) => fitFamily(family, context(envelope(knee, hip, a), { body: body(height) })));
+				less?.forEach((f, i) => {
+					const w = wider?.[i] as StepFit;
+					if (!isSquatStep(family.steps[i] as Step) || (family.steps[i] as Step & { posture: { everyday?: boolean } }).posture.everyday !== true) return;
+					expect(rank(w), f.step).toBeGreaterThanOrEqual(rank(f));
+				});
+				// The lowest seat itself: never higher with more ankle, and never credited with the knee bend that an upright shank saves.
+				const stand = standOf(chair as SquatStep, context(envelope(knee, hip, ankle), { body: body(height) }));
+				const seat = (weightBearingDorsiflexionDeg: number): number => lowestSeatCm(within(stand, { kneeFlexionDeg: knee, thighTrunkFlexionDeg: hip, weightBearingDorsiflexionDeg }));
+				const [stiff, free] = [seat(ankle), seat(ankle + more)];
+				if (Number.isFinite(stiff)) expect(free).toBeLessThanOrEqual(stiff + 0.01);
+			}),
+			{ seed: 17, numRuns: 120 }
+		);
+	});
 	it('a set-up step stays inside every limit less its margin when solved again', () => {
 		fc.assert(
 			fc.property(fc.integer({ min: 65, max: 125 }), fc.integer({ min: 85, max: 140 }), fc.integer({ min: 18, max: 42 }), fc.integer({ min: 150, max: 195 }), (knee, hip, ankle, height) => {
@@ -142,7 +171,7 @@ describe('fit of the squat family', () => {
 					expect(demand?.weightBearingDorsiflexion, f.step).toBeLessThanOrEqual(ankle - 5 + 0.01);
 					// Solved again from scratch, the same set-up gives the same demand.
 					const stand = standOf(step, ctx);
-					const cap = stand.technique === 'knee-forward' ? { weightBearingDorsiflexionDeg: demand?.weightBearingDorsiflexion ?? NaN } : {};
+					const cap = stand.technique === 'knee-forward' || stand.technique === undefined ? { weightBearingDorsiflexionDeg: demand?.weightBearingDorsiflexion ?? NaN } : {};
 					const again = posture({ ...stand, depth: depthFor(step, f.setup), limits: cap });
 					expect(again.angles.kneeFlexion, f.step).toBeCloseTo(demand?.kneeFlexion ?? NaN, 1);
 				}

@@ -10,7 +10,7 @@ import { AXES, isMainAxis, MODEL_ERROR, oppositeSide, USUAL_RANGE, type Axis, ty
 import { daysBetween, type Day } from '../base/calendar-day.ts';
 import { PROTOCOL } from '../client/protocol.ts';
 import type { Eased, Withheld } from '../client/screening.ts';
-import { POSITIONS, type Equipment, type ExerciseFamily, type Position, type Step } from '../exercise/family.ts';
+import { POSITIONS, type Equipment, type ExerciseFamily, type Position, type Step, type Tag } from '../exercise/family.ts';
 import { isOneSided } from '../exercise/step-posture.ts';
 import type { Limits } from '../posture/problem.ts';
 import type { Demand } from '../posture/verdict.ts';
@@ -55,6 +55,8 @@ export interface StepFit {
 	readonly missing: readonly (readonly Equipment[])[];
 	/** Positions it needs that the client cannot take, or was not asked about. */
 	readonly positions: readonly { readonly position: Position; readonly answer: 'no' | 'unknown' }[];
+	/** It is done on a bed or couch that is at hand, not on the floor. */
+	readonly onBed: boolean;
 }
 
 const SIDES_BOTH: readonly Side[] = ['left', 'right'];
@@ -76,11 +78,12 @@ function ask(step: Step, axis: Axis, demand: number, rear: boolean, limit: AxisL
 }
 
 /** Which side works and which helps: with a side given, that one; else each side must be able to do both. */
-function asksOf(step: Step, ctx: FitContext, { demand, other }: Asked): readonly Ask[] {
+function asksOf(step: Step, ctx: FitContext, { demand, other, uncredited = 0 }: Asked): readonly Ask[] {
 	const out: Ask[] = [];
 	const oneSided = ctx.side !== undefined && apart(step);
 	for (const axis of axesOf(step)) {
-		const working = demand[axis];
+		const shown = demand[axis];
+		const working = shown === undefined || axis !== 'kneeFlexion' ? shown : shown + uncredited;
 		const helping = other?.[axis];
 		if (oneSided) {
 			const side = ctx.side as Side;
@@ -245,9 +248,15 @@ function whole({ demand, other }: Asked): Demand {
 /** The side a step lies on, where it lies on one: null where either may be meant. */
 const liesOn = (step: Step, ctx: FitContext): Side | null => (step.liesOn === undefined || ctx.side === undefined ? null : step.liesOn === 'own' ? ctx.side : oppositeSide(ctx.side));
 
+/** Is it done on a bed or couch that is at hand? Then nobody gets down to the floor for it. */
+const onBedIn = (step: Step, ctx: FitContext): boolean => step.onBed === true && ctx.equipment?.includes('bed') === true;
+
+/** Does a tag hold of a step here? */
+const carries = (tag: Tag, step: Step, ctx: FitContext): boolean => step.tags.includes(tag) && !(tag === 'floor-transfer' && onBedIn(step, ctx));
+
 /** Does what is withheld meet this step? Lying on a side is judged for the side that is lain on. */
 function meets(w: Withheld, step: Step, ctx: FitContext): boolean {
-	if (w.tag === 'over-load' || !step.tags.includes(w.tag)) return false;
+	if (w.tag === 'over-load' || !carries(w.tag, step, ctx)) return false;
 	return w.tag !== 'side-lying' || w.side === undefined || (liesOn(step, ctx) ?? w.side) === w.side;
 }
 
@@ -280,7 +289,7 @@ function positionsFor(step: Step, ctx: FitContext): StepFit['positions'] {
 	if (ctx.positions === undefined || step.tags.length === 0) return NO_POSITIONS;
 	const out: { position: Position; answer: 'no' | 'unknown' }[] = [];
 	for (const position of POSITIONS) {
-		if (!step.tags.includes(position)) continue;
+		if (!carries(position, step, ctx)) continue;
 		const answer = ctx.positions[position] ?? 'unknown';
 		if (answer !== 'yes') out.push({ position, answer });
 	}
@@ -316,12 +325,12 @@ function fitOne(step: Step, ctx: FitContext, once?: Once): StepFit {
 	}
 	const seen = seenDoing(step, ctx);
 	const withheld = withheldFrom(step, ctx);
-	const eased = ctx.eased === undefined || ctx.eased.length === 0 ? NOT_EASED : ctx.eased.filter((e) => step.tags.includes(e.tag));
+	const eased = ctx.eased === undefined || ctx.eased.length === 0 ? NOT_EASED : ctx.eased.filter((e) => carries(e.tag, step, ctx));
 	const missing = missingFor(step, ctx);
 	const positions = positionsFor(step, ctx);
 	const demand = whole(nominal);
 	// Written out rather than spread: this object is made for every step of every fit.
-	const answer = (verdict: Verdict, limiting: readonly Limiting[], unlock: StepFit['unlock'], setup: SolvedSetup | null, demandSetUp: Demand | null): StepFit => ({ step: step.id, verdict, demand, limiting, unmeasured, assumed, setup, demandSetUp, unlock, seen, withheld, eased, missing, positions });
+	const answer = (verdict: Verdict, limiting: readonly Limiting[], unlock: StepFit['unlock'], setup: SolvedSetup | null, demandSetUp: Demand | null): StepFit => ({ step: step.id, verdict, demand, limiting, unmeasured, assumed, setup, demandSetUp, unlock, seen, withheld, eased, missing, positions, onBed: onBedIn(step, ctx) });
 	if (withheld.length > 0 || missing.length > 0 || positions.some((p) => p.answer === 'no')) return answer('blocked', close, null, null, null);
 	const protocolShort = over.some((l) => l.by === 'protocol');
 	if (seen !== null && !protocolShort) return answer('fits', close, null, null, null);

@@ -12,7 +12,7 @@ import { errorOf, PELVIS_GIVES, splitOf, stepDownOf, SWING_CLEARANCE } from './a
 import type { FitContext, SolvedSetup } from './context.ts';
 import { buildSeat } from './furniture.ts';
 import type { AxisLimit } from './limits.ts';
-import { isSquatStep, standOf } from './squat-stand.ts';
+import { isSquatStep, standOf, within } from './squat-stand.ts';
 
 /** A useful squat is at least a quarter squat. @source common-practice */
 const LEAST_THIGH = 30;
@@ -96,7 +96,7 @@ function solved(step: Step, ctx: FitContext, limits: Limits, rearLimits: Limits,
 	const { body } = ctx;
 	const run = (work: () => number): number => once(limits, once === always ? 0 : postureKey(p), work);
 	if (isSquatStep(step)) {
-		const stand = { ...standOf(step, ctx), limits };
+		const stand = within(standOf(step, ctx), limits);
 		return step.posture.adjust === 'seat' ? seatSetup(run(() => lowestSeatCm(stand)), step, ctx) : depthSetup(run(() => deepestSquatDeg(stand)), 'thighDeg' in step.posture.depth ? step.posture.depth.thighDeg : 90);
 	}
 	switch (p.movement) {

@@ -31,7 +31,7 @@ export function loadOn(sore: NonNullable<Avoid['sore']>, { step, fit }: Pick<Can
 const needs = (step: Step, busy: readonly Equipment[]): boolean => (step.equipment ?? []).some((any) => (typeof any === 'string' ? [any] : any).every((e) => busy.includes(e)));
 
 /** Free to be given today: fits, its gates are met, and nothing that is avoided is in it. */
-export const isFree = (c: Candidate, avoid: Avoid): boolean => isOpen(c) && !c.step.tags.some((t) => avoid.tags?.includes(t)) && !needs(c.step, avoid.busy ?? []);
+export const isFree = (c: Candidate, avoid: Avoid): boolean => isOpen(c) && !c.step.tags.some((t) => avoid.tags?.includes(t) && !(t === 'floor-transfer' && c.fit.onBed)) && !needs(c.step, avoid.busy ?? []);
 
 export interface Substitute extends Candidate {
 	/** Share of today's purposes that it serves. */

@@ -120,6 +120,8 @@ export function setWedge(chain: Chain, pitch: number): void {
 function shankCap(chain: Chain): number {
 	const spent = chain.dorsiflexionMax + chain.wedge;
 	if (chain.technique === 'knee-forward' || chain.technique === 'stacked') return spent;
+	// A stiff ankle rises with the shank more upright, and pays with more fold.
+	if (chain.technique === 'ordinary') return Math.max(0, Math.min(LEAN.ordinaryShank * RAD, spent));
 	if (chain.technique !== 'sit-back') return Infinity;
 	const { body } = chain;
 	// The toe line: the front of the knee stays above the toe tip, measured in the leg's own plane.

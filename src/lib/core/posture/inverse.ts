@@ -5,7 +5,7 @@
 import { DEG, RAD } from '../base/angle.ts';
 import { PROPORTION } from '../body/body.ts';
 import { chainOf, setWedge, type Chain } from './chain.ts';
-import { LEAN, SLACK_EPSILON } from './constants.ts';
+import { SLACK_EPSILON } from './constants.ts';
 import { depthOf, describe, type Posture } from './posture.ts';
 import { hipHeight, newPose, solvePose, type Pose } from './pose.ts';
 import { CHECK_UNIT, CHECKS, type CheckId, type Depth, type Stand } from './problem.ts';
@@ -34,7 +34,7 @@ function highestSeat(chain: Chain): number {
 	const { ankleHeightM, shankM, thighM, heightM } = chain.body;
 	const straight =
 		chain.technique === 'ordinary'
-			? chain.ankleY + shankM * Math.cos(LEAN.ordinaryShank * RAD) + thighM
+			? chain.ankleY + shankM * Math.cos(chain.shankCap) + thighM
 			: 0.98 * (ankleHeightM + shankM + thighM);
 	return 100 * (straight - PROPORTION.hipAboveSeat * heightM) + (chain.stand.cushionSinkCm ?? 0);
 }

@@ -30,7 +30,6 @@ const LOW = LEAN.shankLow * RAD;
 const HIGH = LEAN.shankHigh * RAD;
 const MIN_LEAN = LEAN.min * RAD;
 const KNEE_FORWARD = LEAN.kneeForward * RAD;
-const ORDINARY = LEAN.ordinaryShank * RAD;
 
 /** Hip centre height for a seat surface height, metres. */
 export const hipHeight = (chain: Chain, seatCm: number): number =>
@@ -146,7 +145,7 @@ export function solvePose(chain: Chain, pose: Pose, kind: DepthKind, depth: numb
 	let balanceX = NaN;
 	let shank: number;
 	if (chain.technique === 'ordinary') {
-		shank = ORDINARY;
+		shank = chain.shankCap;
 		balanceX = chain.targetX;
 	} else {
 		// f increases: if it is still negative at the cap, the root lies beyond it and need not be found.

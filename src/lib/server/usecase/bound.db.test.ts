@@ -1,6 +1,6 @@
 /** Guards on a real database: sent twice, half, or by somebody who may not; and what binds between one command and the next. */
 import { randomUUID } from 'node:crypto';
-import { afterAll, beforeEach, describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { as, client, cloneOf, reloaded, value, type TestDatabase } from '../../../../tests/database.ts';
 import type { Session } from '#lib/core/session/record.ts';
 import { standingOf } from '../record/fit-of.ts';
@@ -25,15 +25,12 @@ const TODAY = '2026-03-12';
 let d: TestDatabase;
 let physio: Context;
 let trainer: Context;
-const databases: TestDatabase[] = [];
 beforeEach(async () => {
 	d = await cloneOf('template_demo');
-	databases.push(d);
 	[physio, trainer] = [await as(d, 'physiotherapist'), await as(d, 'trainer')];
 });
-afterAll(async () => {
-	for (const x of databases) await x.close();
-});
+// Each gives its connections back, or two files together want more than the server has.
+afterEach(() => d.close());
 
 const headOf = (r: ClientRecord) => r.exercises[0]!.prescriptions.at(-1)!;
 function logOf(r: ClientRecord, patch: Partial<Session> = {}): NewLog {

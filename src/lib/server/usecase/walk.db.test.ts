@@ -1,6 +1,6 @@
 /** The use-cases of the walk on a real database: signing, undoing, logging, correcting, and what each refuses. */
 import { randomUUID } from 'node:crypto';
-import { afterAll, beforeEach, describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { as, client, cloneOf, type TestDatabase } from '../../../../tests/database.ts';
 import type { Session } from '#lib/core/session/record.ts';
 import type { Context } from './actor.ts';
@@ -25,15 +25,12 @@ import { voidLog } from './void-log.ts';
 let d: TestDatabase;
 let physio: Context;
 let trainer: Context;
-const databases: TestDatabase[] = [];
 beforeEach(async () => {
 	d = await cloneOf('template_demo');
-	databases.push(d);
 	[physio, trainer] = [await as(d, 'physiotherapist'), await as(d, 'trainer')];
 });
-afterAll(async () => {
-	for (const x of databases) await x.close();
-});
+// Each gives its connections back, or two files together want more than the server has.
+afterEach(() => d.close());
 
 function slip(r: ClientRecord): Slip {
 	const exercise = r.exercises[0];

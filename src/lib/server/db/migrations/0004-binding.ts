@@ -25,6 +25,8 @@ export const up = [
 create index on known_symptom (practice_id, client_id);
 create index on exercise_log (practice_id, exercise_id);
 create index on exercise_log (practice_id, replaces_id);
+alter table equipment drop constraint equipment_kind_check;
+alter table equipment add constraint equipment_kind_check check (kind in ('seat','pad','wedge','weight','chair','counter','wall','step','band','household-weight','pillow','towel','stick','bench','bolster','ball','roller','bar','cuff','extension-machine','curl-machine','leg-press','bed'));
 alter table surgery add column operation text, add column no_limits_by text, add column entered_on date;
 alter table protocol_limit alter column max_tenths drop not null;
 alter table protocol_limit add column min_tenths int, add column applies text not null default 'always', add column local_day date,

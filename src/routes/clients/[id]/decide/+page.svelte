@@ -99,6 +99,8 @@
 	{/if}
 	{#if slip}
 		{@const before = drawn(slip.now)}
+		<!-- What another rule came before: it stays known. -->
+		{@const held = slip.rule === 'stop.limit' ? undefined : data.head.held.find((h) => h.exerciseId === slip.exerciseId)}
 		{@const after = slip.next === null ? null : drawn(slip.next)}
 		<article data-testid="slip" class="mt-1">
 			<div class="flex items-start gap-4">
@@ -107,6 +109,7 @@
 					<h2 class="text-2xl" data-testid="sentence">{slip.sentence}</h2>
 					{#if slip.flip}<p class="text-lg" data-testid="flip">{slip.flip}</p>{/if}
 					{#if slip.outlook}<p class="text-lg">When it comes in: {slip.outlook}</p>{/if}
+					{#if held}<p class="font-semibold text-stop" data-testid="also-held">{held.text}</p>{/if}
 					{#if slip.passedOver}<p class="text-caution">Prescribed past what closes it, by a licensed user: {slip.passedOver}</p>{/if}
 					{#each slip.alternatives as a (a)}<p class="text-caution">{a}</p>{/each}
 					<p class="label">
