@@ -22,14 +22,27 @@ export function limitText({ axis, side, minDeg, maxDeg, when = 'always' }: Enter
 	return `${sideWord(side)} ${RANGES[axis].name.toLowerCase()} ${range}${when === 'always' ? '' : `, ${WHEN_NAME[when]}`}`;
 }
 
+/** Windows on the same movement of the same leg as the strictest of them. */
+function strictest(windows: readonly EnteredLimit[]): readonly EnteredLimit[] {
+	const out = new Map<string, EnteredLimit>();
+	for (const w of windows) {
+		const key = `${w.axis} ${w.side} ${w.when ?? 'always'}`;
+		const so = out.get(key);
+		const min = Math.max(so?.minDeg ?? -Infinity, w.minDeg ?? -Infinity);
+		const max = Math.min(so?.maxDeg ?? Infinity, w.maxDeg ?? Infinity);
+		out.set(key, { ...w, ...(min === -Infinity ? {} : { minDeg: min }), ...(max === Infinity ? {} : { maxDeg: max }) });
+	}
+	return [...out.values()];
+}
+
 /** ". Holds: right knee bend to 100°; weight none": what keeps a client from moving as they please; empty where nothing does. */
 export function holdsText(phases: readonly Phase[]): string {
+	const windows = strictest(phases.flatMap((p) => p.windows)).map((w) => limitText(w).toLowerCase());
 	const said = phases.flatMap((p) => [
-		...p.windows.map((w) => limitText(w).toLowerCase()),
 		...(p.weightBearing === 'none' || p.weightBearing === 'touch' || p.weightBearing === 'partial' ? [`weight ${WEIGHT_NAME[p.weightBearing]}`] : []),
 		...(p.highestLoadKg === undefined ? [] : [`at most ${p.highestLoadKg} kg`])
 	]);
-	return said.length === 0 ? '' : `. Holds: ${[...new Set(said)].join('; ')}`;
+	return windows.length + said.length === 0 ? '' : `. Holds: ${[...windows, ...new Set(said)].join('; ')}`;
 }
 
 /** A phase in one line. */

@@ -6,7 +6,9 @@ import { decide } from '../core/decision/decide.ts';
 import { judge } from '../core/decision/judge.ts';
 import { whenMorning } from './days.ts';
 import { alternativeText, changeText, decisionSentence, flipText, outlookText, reasonText } from './decision.ts';
+import type { Phase } from '../core/client/protocol.ts';
 import { regionName } from './names.ts';
+import { holdsText } from './protocol.ts';
 
 describe('sentences', () => {
 	it('hold: the morning, its usual, and what would flip it', () => {
@@ -43,4 +45,15 @@ describe('sentences', () => {
 		expect(regionName('knee-right')).toBe('right knee');
 		expect(regionName('back')).toBe('back');
 	});
+});
+
+describe('what a protocol holds', () => {
+	const phase = (p: Partial<Phase>): Phase => ({ fromWeek: 0, toWeek: null, weightBearing: 'full', windows: [], forbidden: [], ...p });
+	const bend = (maxDeg: number, more: object = {}) => ({ axis: 'kneeFlexion' as const, side: 'right' as const, maxDeg, ...more });
+	it('names the strictest of what overlaps, once; weight and load where they are held', () => {
+		expect(holdsText([phase({ windows: [bend(100)] }), phase({ windows: [bend(120)] })])).toBe('. Holds: right knee bend to 100°');
+		expect(holdsText([phase({ windows: [bend(120)] }), phase({ windows: [bend(100, { minDeg: 10 })] })])).toBe('. Holds: right knee bend 10° to 100°');
+		expect(holdsText([phase({ windows: [bend(100), bend(60, { when: 'loaded' })], weightBearing: 'touch', highestLoadKg: 8 })])).toBe('. Holds: right knee bend to 100°; right knee bend to 60°, loaded work; weight touching only; at most 8 kg');
+	});
+	it('is silent where nothing is held', () => expect([holdsText([]), holdsText([phase({ weightBearing: 'as-tolerated' })])]).toEqual(['', '']));
 });

@@ -59,7 +59,7 @@
 				{/each}
 			</ul>
 		{/if}
-		{#if here !== 'decide'}{#each head.held as h (h.exerciseId)}<p class="flex flex-wrap gap-x-3 pt-1 text-sm font-semibold text-stop" data-testid="suspended">{h.text} <a class="underline" href="/clients/{page.params.id}/decide?exercise={h.exerciseId}">Sign the mend</a></p>{/each}{/if}
+		{#if here !== 'decide' && here !== 'log' && here !== 'arrive'}{#each head.held as h (h.exerciseId)}<p class="flex flex-wrap gap-x-3 pt-1 text-sm font-semibold text-stop" data-testid="suspended">{h.text} <a class="underline" href="/clients/{page.params.id}/decide?exercise={h.exerciseId}">Sign the mend</a></p>{/each}{/if}
 		<nav bind:this={tabs} aria-label="Work on this client" class="no-print -mb-px flex gap-1 overflow-x-auto pt-2">
 			{#each TABS as [to, label] (to)}
 				<a
