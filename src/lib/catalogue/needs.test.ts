@@ -6,7 +6,7 @@ import { describe, expect, it } from 'vitest';
 import { bodyOf } from '../core/body/body.ts';
 import type { Axis } from '../core/body/axis.ts';
 import type { Envelope, ProtocolLimit } from '../core/client/envelope.ts';
-import type { Step } from '../core/exercise/family.ts';
+import { PURPOSES, servesOf, type Step } from '../core/exercise/family.ts';
 import type { FitContext } from '../core/fit/context.ts';
 import { fitStep } from '../core/fit/fit.ts';
 import { FAMILIES } from './families.ts';
@@ -41,6 +41,25 @@ describe('a healthy body passes', () => {
 		expect(blocked(below, context(TEXTBOOK, height))).toEqual([]);
 	});
 	it.each([150, 170, 195])('the ordinary chair fits as it stands, %i cm', (height) => expect(['fits', 'watch']).toContain(fitStep(stepBy('standard-seat'), context(TEXTBOOK, height)).verdict));
+});
+
+describe('a stiff joint keeps a way', () => {
+	// What is for landing and speed waits for the ankle; all else has a way.
+	const purposes = PURPOSES.filter((p) => p !== 'power' && p !== 'running');
+	const ways = (ctx: FitContext): Record<string, number> => Object.fromEntries(purposes.map((p) => [p, Object.values(FAMILIES).flatMap((f) => f.steps.filter((s) => servesOf(f, s).includes(p) && !s.tags.includes('impact') && fitStep(s, ctx).verdict !== 'blocked')).length]));
+	const only = (axis: Axis, deg: number): readonly number[] => TEXTBOOK.map((v, i) => (AXES[i] === axis ? deg : v));
+	it.each([
+		['an ankle of 15°', 'weightBearingDorsiflexion', 15],
+		['an ankle of 10°', 'weightBearingDorsiflexion', 10],
+		['a knee of 70°', 'kneeFlexion', 70],
+		['a fold of 90°', 'thighTrunkFlexion', 90]
+	] as const)('%s: for each purpose below landing something is open', (_, axis, deg) => {
+		for (const height of [150, 170, 195]) expect(Object.entries(ways(context(only(axis, deg), height))).filter(([, n]) => n === 0).map(([p]) => p), `${height} cm`).toEqual([]);
+	});
+	it('a textbook body enters every ladder', () => {
+		for (const height of [150, 170, 195])
+			for (const f of Object.values(FAMILIES)) expect(f.steps.some((s) => s.gates.length === 0 && ['fits', 'watch', 'set-up'].includes(fitStep(s, context(TEXTBOOK, height)).verdict)), `${f.id} ${height}`).toBe(true);
+	});
 });
 
 describe('a protocol closes what goes past it', () => {
