@@ -130,7 +130,8 @@ describe('fit, decide, catalogue', () => {
 	});
 	it('refuses an unordered range and an unknown family', () => {
 		expect(one('fit', { ...fit, envelope: { kneeFlexion: { left: { ...side, painFree: 100 } } } })).toMatchObject({ error: { path: 'envelope.kneeFlexion.left' } });
-		expect(one('fit', { ...fit, family: 'juggling' })).toMatchObject({ error: { code: 'unknown-family' } });
+		for (const family of ['juggling', '__proto__', 'constructor']) expect(one('fit', { ...fit, family }), family).toMatchObject({ error: { code: 'unknown-family' } });
+		expect(one('catalogue', { family: 'toString' })).toMatchObject({ error: { code: 'unknown-family' } });
 	});
 	it('a protocol binds what was never measured, with the error of the model and no more; a caution closes by its tags; a stretch answers what it needs', () => {
 		const { kneeFlexion: _, ...rest } = fit.envelope;

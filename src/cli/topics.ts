@@ -11,6 +11,7 @@ import { POLICIES } from '#lib/catalogue/policies.ts';
 import { decideInput } from '#lib/contract/decide.ts';
 import { fitInput, standingInput } from '#lib/contract/fit.ts';
 import { postureInput, setupInput, SOLVES, type PostureInput, type SetupInput, type SquatInput, type SquatSolve } from '#lib/contract/posture.ts';
+import { tableOf } from '#lib/core/base/table.ts';
 import { bodyOf, type Body, type BodyInput } from '#lib/core/body/body.ts';
 import { decide } from '#lib/core/decision/decide.ts';
 import { fitRulesOf } from '#lib/core/decision/policy.ts';
@@ -167,7 +168,7 @@ export interface Topic {
 	readonly answer: (input: never) => unknown;
 }
 
-export const TOPICS: Readonly<Record<string, Topic>> = {
+export const TOPICS = tableOf<Topic>(Object.entries({
 	posture: { schema: postureInput, answer: answerPosture },
 	setup: { schema: setupInput, answer: answerSetup },
 	fit: { schema: fitInput, answer: answerFit },
@@ -175,4 +176,4 @@ export const TOPICS: Readonly<Record<string, Topic>> = {
 	standing: { schema: standingInput, answer: answerStanding },
 	measure: { schema: measureInput, answer: answerMeasure },
 	catalogue: { schema: z.strictObject({ family: z.string().exactOptional() }), answer: answerCatalogue }
-};
+}) as [string, Topic][]);

@@ -1,4 +1,5 @@
 /** The families this version knows, and ways to find a step in them. */
+import { tableOf } from '../core/base/table.ts';
 import type { ExerciseFamily, Step } from '../core/exercise/family.ts';
 import { balance, impact, isometrics, mobility, tissue, trunk, warmUp } from './floor-ladders.ts';
 import { bridgeFamily, hingeFamily } from './hip-ladders.ts';
@@ -15,7 +16,7 @@ const completed = (f: ExerciseFamily): ExerciseFamily => ({ ...f, steps: f.steps
 const WRITTEN: readonly ExerciseFamily[] = [squat, stepFamily, lunge, hingeFamily, bridgeFamily, abduction, adduction, kneeExtensionFamily, kneeFlexion, legPressFamily, calf, balance, impact, isometrics, mobility, trunk, tissue, warmUp];
 const ALL = WRITTEN.map(completed);
 
-export const FAMILIES: Readonly<Record<string, ExerciseFamily>> = Object.fromEntries(ALL.map((f) => [f.id, f]));
+export const FAMILIES: Readonly<Record<string, ExerciseFamily>> = tableOf(ALL.map((f) => [f.id, f]));
 
 const BY_STEP: ReadonlyMap<string, { readonly family: ExerciseFamily; readonly step: Step }> = new Map(ALL.flatMap((family) => family.steps.map((step) => [step.id, { family, step }] as const)));
 

@@ -2,6 +2,7 @@ import { fail, redirect } from '@sveltejs/kit';
 import { z } from 'zod';
 import { text } from '#lib/contract/basics.ts';
 import { signIn } from '#lib/server/http/sign-in.ts';
+import { formOf } from '#lib/server/http/form-of.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 /** Only a path of our own may be returned to. */
@@ -16,7 +17,7 @@ const credentials = z.object({ email: text(200).min(3, 'Give your e-mail address
 
 export const actions: Actions = {
 	default: async (event) => {
-		const parsed = credentials.safeParse(Object.fromEntries(await event.request.formData()));
+		const parsed = credentials.safeParse(Object.fromEntries(await formOf(event.request)));
 		if (!parsed.success) return fail(422, { message: parsed.error.issues[0]?.message ?? 'Give e-mail and password.' });
 		const answer = await signIn(event, parsed.data);
 		if (answer === 'too-many') return fail(429, { message: 'Too many attempts. Wait a minute, then try again.' });

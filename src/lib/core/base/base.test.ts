@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { canonical } from './canonical.ts';
 import { hash32, seeded } from './random.ts';
 import { median, quantile } from './statistics.ts';
+import { tableOf } from './table.ts';
 
 describe('FNV-1a, 32 bit (test vectors of the IETF draft by Fowler, Noll, Vo)', () => {
 	it('matches the published values', () => {
@@ -47,6 +48,14 @@ describe('order statistics', () => {
 			}),
 			{ seed: 37, numRuns: 500 }
 		);
+	});
+});
+
+describe('a table', () => {
+	it('finds its own keys and no other', () => {
+		const t = tableOf([['squat', 1], ['__proto__', 2]]);
+		expect([t.squat, t.__proto__, t.constructor, t.toString, t.hinge]).toEqual([1, 2, undefined, undefined, undefined]);
+		expect(Object.keys(t)).toEqual(['squat', '__proto__']);
 	});
 });
 

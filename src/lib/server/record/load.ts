@@ -1,6 +1,7 @@
 /** A client's whole record as the core reads it: one query a table, for one client or for all of a practice. Everything after that is pure. */
 import { usable } from '#lib/catalogue/check-own.ts';
 import { FAMILIES } from '#lib/catalogue/families.ts';
+import { tableOf } from '#lib/core/base/table.ts';
 import { POLICIES } from '#lib/catalogue/policies.ts';
 import { type Body, bodyOf } from '#lib/core/body/body.ts';
 import type { Policy } from '#lib/core/decision/policy.ts';
@@ -41,7 +42,7 @@ export async function loadRecords(t: PracticeTransaction, clientId?: string): Pr
 	const dayRecords = await days(t, clientId);
 	const here = await room(t);
 	const own = usable(here.own);
-	const families = own.length === 0 ? FAMILIES : { ...FAMILIES, ...Object.fromEntries(own.map((f) => [f.id, f])) };
+	const families = own.length === 0 ? FAMILIES : tableOf([...Object.entries(FAMILIES), ...own.map((f) => [f.id, f] as const)]);
 	return heads.map((head): ClientRecord => {
 		const ownDays = dayRecords.filter((d) => d.clientId === head.id);
 		return {

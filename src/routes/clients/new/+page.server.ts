@@ -3,6 +3,7 @@ import { uuid } from '#lib/contract/basics.ts';
 import { HOME_KIT, parseBuild, registerForm } from '#lib/contract/register-form.ts';
 import { contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { refusal, refuseField } from '#lib/server/http/respond.ts';
+import { formOf } from '#lib/server/http/form-of.ts';
 import { CONSENT_PURPOSES, registerClient } from '#lib/server/usecase/register-client.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -13,7 +14,7 @@ export const load: PageServerLoad = ({ locals }) => {
 
 export const actions: Actions = {
 	default: async ({ request, locals }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const all = Object.fromEntries(form);
 		const parsed = registerForm.safeParse(all);
 		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');

@@ -1,5 +1,6 @@
 import { contextIn } from '#lib/server/http/client-page.ts';
 import { orError, refusal } from '#lib/server/http/respond.ts';
+import { formOf } from '#lib/server/http/form-of.ts';
 import { ownFamilies, saveFamilies } from '#lib/server/usecase/own-families.ts';
 import { fail } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
@@ -14,7 +15,7 @@ const MOST_BYTES = 1_000_000;
 
 export const actions: Actions = {
 	save: async ({ request, locals }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const upload = form.get('file');
 		const content = upload instanceof File && upload.size > 0 ? (upload.size > MOST_BYTES ? '' : await upload.text()) : String(form.get('content') ?? '');
 		if (upload instanceof File && upload.size > MOST_BYTES) return fail(422, { faults: [{ line: null, place: upload.name, message: 'This file is larger than one megabyte; it is not a file of families.' }], content: '' });

@@ -4,6 +4,7 @@ import { arrivalOf, arriveForm } from '#lib/contract/ask-form.ts';
 import { z } from 'zod';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { refusal, refuseField } from '#lib/server/http/respond.ts';
+import { formOf } from '#lib/server/http/form-of.ts';
 import { arrive, openDay } from '#lib/server/usecase/arrive.ts';
 import { activeWork, regionsOf, usualNow } from '#lib/server/record/facts-of.ts';
 import { standingOf } from '#lib/server/record/fit-of.ts';
@@ -31,7 +32,7 @@ const openForm = z.object({ id: uuid, reason: text(300) });
 
 export const actions: Actions = {
 	arrive: async ({ request, locals, params }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const ctx = contextIn(locals);
 		const parsed = arriveForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
@@ -48,7 +49,7 @@ export const actions: Actions = {
 		return { answer, sentence: arrivalSentence(done.value), alarms: raised.map(alarmText), grave: isGrave(raised) };
 	},
 	open: async ({ request, locals, params }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const ctx = contextIn(locals);
 		const parsed = openForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseField(form, 'reason', parsed.error.issues[0]?.message ?? '');

@@ -3,6 +3,7 @@ import { complaintForm, goalForm } from '#lib/contract/ask-form.ts';
 import { uuid } from '#lib/contract/basics.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { refusal, refuseField } from '#lib/server/http/respond.ts';
+import { formOf } from '#lib/server/http/form-of.ts';
 import { dropGoal, saveComplaint, saveGoal } from '#lib/server/usecase/ask.ts';
 import { goalMean, goalViews } from '#lib/server/usecase/goal-views.ts';
 import { intakeShown } from '#lib/server/usecase/intake-shown.ts';
@@ -27,7 +28,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 
 export const actions: Actions = {
 	complaint: async ({ request, locals, params }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const parsed = complaintForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
 		const { easing, stiffnessMin, painAt, position, ...c } = parsed.data;
@@ -36,7 +37,7 @@ export const actions: Actions = {
 		return done.ok ? { done: `Saved: ${regionName(c.region)}, usual morning ${c.usualMorning}, worst ${c.worst}.` } : refusal(form, done.refusal);
 	},
 	goal: async ({ request, locals, params }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const parsed = goalForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
 		const { tie, heightCm, sets, reps, side, label, confidence, replaces, ...g } = parsed.data;
@@ -48,7 +49,7 @@ export const actions: Actions = {
 		return done.ok ? { done: `${replaces === '' ? 'Goal kept' : 'Scored again'}: ${label === '' ? title : label}, ${g.score} of 10.` } : refusal(form, done.refusal);
 	},
 	drop: async ({ request, locals, params }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const [id, goalId] = ['id', 'goalId'].map((k) => uuid.safeParse(form.get(k)).data);
 		if (id === undefined || goalId === undefined) return refuseField(form, '', 'The form has lost its ids; reload the page.');
 		const done = await dropGoal(contextIn(locals), { id, goalId, clientId: params.id });

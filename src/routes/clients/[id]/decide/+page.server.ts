@@ -2,6 +2,7 @@ import { answerForm, insteadForm, setupOf } from '#lib/contract/setup-form.ts';
 import { hardestEffort, painAround } from '#lib/core/session/work.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { refusal, refuseField } from '#lib/server/http/respond.ts';
+import { formOf } from '#lib/server/http/form-of.ts';
 import { uuid } from '#lib/contract/basics.ts';
 import { closeFlag } from '#lib/server/usecase/flags.ts';
 import { fitContextOf } from '#lib/server/record/fit-of.ts';
@@ -63,7 +64,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 
 export const actions: Actions = {
 	answer: async ({ request, locals, params }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const parsed = answerForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
 		const { reason, ...a } = parsed.data;
@@ -74,7 +75,7 @@ export const actions: Actions = {
 		return done.ok ? { done: `Signed. ${done.value.text}` } : refusal(form, done.refusal);
 	},
 	undo: async ({ request, locals, params }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const ids = ['id', 'prescriptionId', 'decisionId'].map((k) => uuid.safeParse(form.get(k)));
 		const [id, prescriptionId, decisionId] = ids.map((x) => x.data);
 		if (id === undefined || prescriptionId === undefined || decisionId === undefined) return refuseField(form, '', 'The form has lost its ids; reload the page.');
@@ -82,7 +83,7 @@ export const actions: Actions = {
 		return done.ok ? { done: 'Undone: what stood before stands again.' } : refusal(form, done.refusal);
 	},
 	'close-flag': async ({ request, locals, params }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const [id, flagId] = ['id', 'flagId'].map((k) => uuid.safeParse(form.get(k)).data);
 		if (id === undefined || flagId === undefined) return refuseField(form, 'note', 'The form has lost its ids; reload the page.');
 		const done = await closeFlag(contextIn(locals), { id, flagId, clientId: params.id, note: String(form.get('note') ?? '').slice(0, 300).replaceAll('\0', '') });

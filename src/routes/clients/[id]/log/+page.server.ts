@@ -6,6 +6,7 @@ import { text, uuid } from '#lib/contract/basics.ts';
 import { parseLog } from '#lib/contract/log-form.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { orError, refusal, refuseField } from '#lib/server/http/respond.ts';
+import { formOf } from '#lib/server/http/form-of.ts';
 import { logVisit } from '#lib/server/usecase/log-visit.ts';
 import { voidLog } from '#lib/server/usecase/void-log.ts';
 import { showClient } from '#lib/server/usecase/show-client.ts';
@@ -50,7 +51,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 
 export const actions: Actions = {
 	log: async ({ request, locals, params }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const ctx = contextIn(locals);
 		const { record } = orError(await showClient(ctx, params.id, 'log a session', () => null, 'log visit'));
 		const prescribed = record.exercises.flatMap((e) => e.prescriptions).find((p) => p.id === form.get('prescriptionId'));
@@ -66,7 +67,7 @@ export const actions: Actions = {
 		return { done: againstAdvice ? 'Logged, against advice: it counts for pain and alarms, not for an advance.' : 'Logged. The next morning decides with it.', alarms: raised.map(alarmText), emergency: raised.some((a) => a.now === 'emergency') };
 	},
 	void: async ({ request, locals, params }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const parsed = z.object({ id: uuid, logId: uuid, reason: text(200) }).safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseField(form, 'reason', parsed.error.issues[0]?.message ?? '');
 		const done = await voidLog(contextIn(locals), { ...parsed.data, clientId: params.id });

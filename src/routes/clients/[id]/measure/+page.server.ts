@@ -6,6 +6,7 @@ import { SIDES } from '#lib/core/body/axis.ts';
 import { RANGE_IDS } from '#lib/core/measure/range-kind.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { orError, refusal, refuseField } from '#lib/server/http/respond.ts';
+import { formOf } from '#lib/server/http/form-of.ts';
 import { changeSetting } from '#lib/server/usecase/change-setting.ts';
 import { testsShown } from '#lib/server/usecase/intake-shown.ts';
 import { saveSheet } from '#lib/server/usecase/save-sheet.ts';
@@ -36,7 +37,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 
 export const actions: Actions = {
 	sheet: async ({ request, locals, params }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const ctx = contextIn(locals);
 		const { record } = orError(await showClient(ctx, params.id, 'measure', () => null, 'measure'));
 		const sheet = parseSheet(new Map([...form].map(([k, v]) => [k, String(v)])), record.body, RANGES, FUNCTION_TESTS);
@@ -45,7 +46,7 @@ export const actions: Actions = {
 		return saved.ok ? { done: `Saved ${saved.value} ${saved.value === 1 ? 'reading' : 'readings'}.` } : refusal(form, saved.refusal);
 	},
 	way: async ({ request, locals, params }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const parsed = wayForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
 		const { id, technique, policyId, brace } = parsed.data;
@@ -53,7 +54,7 @@ export const actions: Actions = {
 		return saved.ok ? { done: 'Saved technique, brace and policy.' } : refusal(form, saved.refusal);
 	},
 	body: async ({ request, locals, params }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const parsed = bodyForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
 		const { id, heightCm, massKg, ...segments } = parsed.data;

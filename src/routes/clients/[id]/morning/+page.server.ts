@@ -2,6 +2,7 @@ import { parseMorning } from '#lib/contract/morning-form.ts';
 import { addDays } from '#lib/core/base/calendar-day.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { orError, refusal, refuseField } from '#lib/server/http/respond.ts';
+import { formOf } from '#lib/server/http/form-of.ts';
 import { checkIn } from '#lib/server/usecase/check-in.ts';
 import { showClient } from '#lib/server/usecase/show-client.ts';
 import { regionName } from '#lib/wording/names.ts';
@@ -25,7 +26,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 
 export const actions: Actions = {
 	default: async ({ request, locals, params }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const ctx = contextIn(locals);
 		const { record } = orError(await showClient(ctx, params.id, 'enter a morning', () => null, 'check in'));
 		const parsed = parseMorning(form, regionsOf(record), regionName);

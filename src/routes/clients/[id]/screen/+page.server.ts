@@ -6,6 +6,7 @@ import { confirmForm, limitForm, noLimitsForm, parsePhases, protocolForm, surger
 import { closeFlagForm, knownForm, parseAnswers } from '#lib/contract/screen-form.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { refusal, refuseField, refuseFirst } from '#lib/server/http/respond.ts';
+import { formOf } from '#lib/server/http/form-of.ts';
 import { closeFlag } from '#lib/server/usecase/flags.ts';
 import { knowSymptom, MAY_BE_KNOWN } from '#lib/server/usecase/known-symptom.ts';
 import { confirmPhase, enterProtocol, liftLimit, recordNoLimits, recordSurgery, setLimit, withdrawSurgery } from '#lib/server/usecase/protocols.ts';
@@ -36,7 +37,7 @@ const fields = (form: FormData): ReadonlyMap<string, string> => new Map([...form
 
 export const actions: Actions = {
 	screen: async ({ request, locals, params }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const ctx = contextIn(locals);
 		const id = uuid.safeParse(form.get('id'));
 		const answers = parseAnswers(fields(form), SCREENING);
@@ -49,7 +50,7 @@ export const actions: Actions = {
 		return { done: `${complete ? 'Screened.' : 'Saved, with questions still open; nothing is decided before they are answered.'} ${opened}`, emergency: raised.some((f) => f.urgency === 'emergency') };
 	},
 	close: async ({ request, locals, params }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const parsed = closeFlagForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
 		const { id, flagId, how, note, clearedBy, clearedOn, document } = parsed.data;
@@ -57,14 +58,14 @@ export const actions: Actions = {
 		return done.ok ? { done: 'Flag closed; it stays in the record with who closed it.' } : refusal(form, done.refusal);
 	},
 	surgery: async ({ request, locals, params }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const parsed = surgeryForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseFirst(form, parsed.error);
 		const done = await recordSurgery(contextIn(locals), { ...parsed.data, clientId: params.id });
 		return done.ok ? { done: 'Operation recorded. Everything waits until its protocol is entered.' } : refusal(form, done.refusal);
 	},
 	protocol: async ({ request, locals, params }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const parsed = protocolForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseFirst(form, parsed.error);
 		const phases = parsePhases(form);
@@ -74,28 +75,28 @@ export const actions: Actions = {
 		return done.ok ? { done: `Protocol entered with ${phases.value.length} ${phases.value.length === 1 ? 'phase' : 'phases'}.` } : refusal(form, done.refusal);
 	},
 	'no-limits': async ({ request, locals, params }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const parsed = noLimitsForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseFirst(form, parsed.error);
 		const done = await recordNoLimits(contextIn(locals), { ...parsed.data, clientId: params.id });
 		return done.ok ? { done: 'Recorded, with whose word it is.' } : refusal(form, done.refusal);
 	},
 	confirm: async ({ request, locals, params }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const parsed = confirmForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseFirst(form, parsed.error);
 		const done = await confirmPhase(contextIn(locals), { ...parsed.data, phase: Number(parsed.data.phase), clientId: params.id });
 		return done.ok ? { done: `Phase ${parsed.data.phase} confirmed.` } : refusal(form, done.refusal);
 	},
 	withdraw: async ({ request, locals, params }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const parsed = withdrawForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseFirst(form, parsed.error);
 		const done = await withdrawSurgery(contextIn(locals), { ...parsed.data, clientId: params.id });
 		return done.ok ? { done: 'Withdrawn; it stays in the record with your reason.' } : refusal(form, done.refusal);
 	},
 	limit: async ({ request, locals, params }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const parsed = limitForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseField(form, `limit.${String(parsed.error.issues[0]?.path[0] ?? '')}`, parsed.error.issues[0]?.message ?? '');
 		const window = windowOf(parsed.data, 'limit');
@@ -107,14 +108,14 @@ export const actions: Actions = {
 		return refusal(form, { ...done.refusal, field: `limit.${done.refusal.field ?? ''}` });
 	},
 	known: async ({ request, locals, params }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const parsed = knownForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseFirst(form, parsed.error);
 		const done = await knowSymptom(contextIn(locals), { ...parsed.data, clientId: params.id });
 		return done.ok ? { done: 'Agreed: as usual until then.' } : refusal(form, done.refusal);
 	},
 	lift: async ({ request, locals, params }) => {
-		const form = await request.formData();
+		const form = await formOf(request);
 		const [id, limitId] = ['id', 'limitId'].map((k) => uuid.safeParse(form.get(k)).data);
 		if (id === undefined || limitId === undefined) return refuseField(form, '', 'The form has lost its ids; reload the page.');
 		const done = await liftLimit(contextIn(locals), { id, clientId: params.id, limitId, reason: String(form.get('reason') ?? '').slice(0, 300).replaceAll('\0', '') });
