@@ -19,6 +19,7 @@ describe('weeks and phases', () => {
 		expect(weekOf(DAY, '2026-01-11')).toBe(0);
 		expect(phaseNow(THREE, '2026-01-11')).toEqual({ week: 1, lastWeek: 12, phase: 1, until: '2026-02-01', overdue: null });
 	});
+	it('the first phase comes with the protocol: nobody has to confirm it', () => expect(phaseNow(operated(phase(0, 4, 70), phase(4, 8, 90)), addDays(DAY, 14))).toMatchObject({ phase: 1, overdue: null }));
 	it('a phase whose week has come and that nobody confirmed is overdue, and the old one stays', () => {
 		expect([3, 4, 9].map((w) => knee(THREE, w))).toEqual([70, 70, 70]);
 		expect(phaseNow(THREE, addDays(DAY, 28))).toMatchObject({ phase: 1, overdue: 2 });

@@ -34,6 +34,8 @@ describe('told in a session', () => {
 			expect(ids(session([x], { caudaEquina: 'unknown' }))).toContain('emergency-saddle-area');
 			expect(ids(session([x], { caudaEquina: 'no' }))).toEqual(['new-numbness']);
 			expect(ids(session([x], { caudaEquina: 'no', asUsual: [x] }))).toEqual([]);
+			// Known and as usual, the four questions left open: no emergency.
+			expect(ids(session([x], { asUsual: [x] }))).toEqual([]);
 		}
 		expect(ids(session(['leakage'], { caudaEquina: 'unknown' }), 'back', true)).toEqual(['emergency-saddle-area']);
 		expect(ids(session(['leakage'], { caudaEquina: 'unknown', asUsual: ['leakage'] }), 'back', true)).toEqual(['saddle-area-unknown']);

@@ -7,6 +7,7 @@ import { bodyOf } from '../body/body.ts';
 import type { Envelope } from '../client/envelope.ts';
 import { stepOf, type ExerciseFamily } from '../exercise/family.ts';
 import type { FitContext } from '../fit/context.ts';
+import { shortAt } from '../fit/fit.ts';
 import { samePurpose } from './same-purpose.ts';
 import { breakKey, standing, type Prescribed, type StandingFacts } from './standing.ts';
 import { closedFor, gateKey } from './closed.ts';
@@ -98,6 +99,18 @@ describe('a newer measurement', () => {
 		expect(at(asks + 5 - 8, '2026-03-10')).toMatchObject({ verdict: 'short', breaks: [{ by: 'tolerated', axis: 'kneeFlexion' }, { by: 'tolerated' }], mend: { kind: 'set-up' } });
 		expect(at(asks + 5 - 4, '2026-03-10')).toMatchObject({ verdict: 'watch', breaks: [] });
 		expect(at(asks + 5 - 8, '2026-03-04').verdict).toBe('watch');
+	});
+	it('measured on the day it was given counts, the day before not; seen done on the day of the measurement does not answer it, the day after does', () => {
+		const stiff = (date: string) => ({ envelope: envelope(80, date) });
+		expect(judged(given(), stiff('2026-03-05')).verdict).toBe('short');
+		expect(judged(given(), stiff('2026-03-04')).verdict).toBe('watch');
+		const seen = (date: string) => ({ ...stiff('2026-03-08'), observed: [{ step: 'standard-seat', setup: { seatCm: 46 }, date }] });
+		expect([judged(given(), seen('2026-03-08')).verdict, judged(given(), seen('2026-03-09')).verdict]).toEqual(['short', 'watch']);
+	});
+	it('short by just the real change of the method is not yet short', () => {
+		const by = (realChangeDeg: number) => judged(given(), { envelope: { ...envelope(80, '2026-03-08'), kneeFlexion: both({ ...range(80, '2026-03-08'), realChangeDeg } as ReturnType<typeof range>) } }).verdict;
+		const past = shortAt(seat, context({ envelope: envelope(80, '2026-03-08') }), { seatCm: 46 })[0]?.short ?? NaN;
+		expect([by(past), by(past - 0.01)]).toEqual(['watch', 'short']);
 	});
 	it('seen doing it since raises what is tolerated', () => {
 		const seen = { envelope: envelope(80, '2026-03-08'), observed: [{ step: 'standard-seat', setup: { seatCm: 46 }, date: '2026-03-10' }] };
