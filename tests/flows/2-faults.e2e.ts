@@ -18,6 +18,14 @@ test('wrong password, then too little: nobody gets in, and the page says why', a
 
 test.describe('before the scripts have arrived', () => {
 	test.use({ javaScriptEnabled: false });
+	test('a wrong password keeps the address', async ({ page }) => {
+		await page.goto('/sign-in');
+		await page.getByLabel('E-mail').fill('physio@tidewater.example');
+		await page.getByLabel('Password').fill('not-the-password');
+		await page.getByRole('button', { name: 'Sign in' }).click();
+		await expect(page.getByTestId('refused')).toContainText('do not match');
+		await expect(page.getByLabel('E-mail')).toHaveValue('physio@tidewater.example');
+	});
 	test('signing in works as a plain form', async ({ page }) => {
 		await signInByForm(page);
 		await expect(page.getByRole('link', { name: /Wren Hollis/ })).toBeVisible();

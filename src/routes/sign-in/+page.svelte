@@ -1,11 +1,13 @@
 <script lang="ts">
+	import { untrack } from 'svelte';
 	import { enhance } from '$app/forms';
 	import Act from '#lib/ui/Act.svelte';
 	import Field from '#lib/ui/Field.svelte';
 	import Said from '#lib/ui/Said.svelte';
 
 	let { data, form } = $props();
-	let email = $state('');
+	// Sent before the scripts arrived, the page comes anew: the address comes back with it.
+	let email = $state(untrack(() => form?.email) ?? '');
 	let password = $state('');
 </script>
 
