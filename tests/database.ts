@@ -1,6 +1,6 @@
 /** A database of one's own, cloned from a template, and contexts of the demo's people in it. */
 import pg from 'pg';
-import { inject } from 'vitest';
+import { afterEach, beforeEach, inject } from 'vitest';
 import { open, type Database } from '#lib/server/db/connect.ts';
 import { inPracticeOf } from '#lib/server/db/in-practice.ts';
 import type { Context, Outcome } from '#lib/server/usecase/actor.ts';
@@ -68,4 +68,14 @@ export async function client(ctx: Context, name: string): Promise<ClientRecord> 
 	const found = await ctx.inPractice(async (t) => (await loadRecords(t)).find((r) => r.head.name.startsWith(name)));
 	if (found === undefined) throw new Error(`no ${name}`);
 	return found;
+}
+
+/** The demo anew before each test, for those that change a lot; its connections are given back after, or two files want more than the server has. */
+export function demoForEach(use: (made: { readonly d: TestDatabase; readonly physio: Context; readonly trainer: Context }) => void): void {
+	let d: TestDatabase;
+	beforeEach(async () => {
+		d = await cloneOf('template_demo');
+		use({ d, physio: await as(d, 'physiotherapist'), trainer: await as(d, 'trainer') });
+	});
+	afterEach(() => d.close());
 }

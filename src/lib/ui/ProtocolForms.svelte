@@ -3,6 +3,7 @@
 	import { enhance } from '$app/forms';
 	import { RANGES } from '#lib/catalogue/ranges.ts';
 	import { SIDES } from '#lib/core/body/axis.ts';
+	import { sideOf } from '#lib/core/body/region-side.ts';
 	import { REGIONS } from '#lib/core/body/place.ts';
 	import type { PhaseNow } from '#lib/core/client/protocol.ts';
 	import { shortDay } from '#lib/wording/days.ts';
@@ -75,7 +76,7 @@
 						<Field of={s.id} name="source" label="Whose protocol, of which day" value={s.protocol?.source ?? ''} wrong={at('source')} width="w-72" />
 						<Field of={s.id} name="reviewOn" label="Review on" type="date" min={today} value={s.protocol?.reviewOn ?? ''} wrong={at('reviewOn')} width="w-38" />
 						{#each { length: Math.max(phases[s.id] ?? 1, s.protocol?.phases.length ?? 1) }, i (i)}
-							<PhaseFields n={i} of={s.id} phase={s.protocol?.phases[i]} side={s.region.endsWith('left') ? 'left' : 'right'} {wrong} />
+							<PhaseFields n={i} of={s.id} phase={s.protocol?.phases[i]} side={sideOf(s.region) ?? 'right'} {wrong} />
 						{/each}
 						{#if Math.max(phases[s.id] ?? 1, s.protocol?.phases.length ?? 1) < MOST}<div><Act kind="quiet" type="button" onclick={() => (phases[s.id] = Math.max(phases[s.id] ?? 1, s.protocol?.phases.length ?? 1) + 1)}>Another phase</Act></div>{/if}
 						<p class="label">Only what the protocol says. Nothing is assumed, and the calendar alone opens nothing.</p>

@@ -6,6 +6,7 @@
  * stays. A limit of hip bending also caps the sitting fold, which is never less than the bend of the hip in it. A movement that has no
  * axis withholds the steps that carry its tag.
  */
+import { sidesOf } from '../body/region-side.ts';
 import { addDays, daysBetween, type Day } from '../base/calendar-day.ts';
 import type { Axis, Side } from '../body/axis.ts';
 import { RANGE_IDS, type RangeId } from '../measure/range-kind.ts';
@@ -147,8 +148,6 @@ export function phaseNow({ date, phases }: Operated, today: Day): PhaseNow {
 		overdue: next < 0 ? null : next + 1
 	};
 }
-
-const sidesOf = (region: string): readonly Side[] => (region.endsWith('-left') ? ['left'] : region.endsWith('-right') ? ['right'] : ['left', 'right']);
 
 /** All that protocols hold today: windows outside any phase, and the phases of each operation. Where they overlap the stricter holds. */
 export function bindingsOn(operated: readonly Operated[], limits: readonly EnteredLimit[], today: Day): Bindings {

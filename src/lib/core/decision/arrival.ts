@@ -6,6 +6,7 @@
  * its limb. Fever or illness closes the day, a cold without fever makes it lighter. After a fall four questions tell.
  * @source practice-setting; acsm-2015 pressure at rest (from memory)
  */
+import { sideOf } from '../body/region-side.ts';
 import { resistanceGate, testGate } from '../client/acute.ts';
 import { alarmAfterFall, alarmsInMorning, unique, type AfterFall, type Raised } from '../safety/alarm.ts';
 import type { ArrivedDay, Region, YesNoUnknown } from '../session/record.ts';
@@ -98,8 +99,8 @@ function alarms(input: ArrivalInput): readonly Raised[] {
 }
 
 const limbOf = (region: Region, all: readonly Region[]): readonly Region[] => {
-	const side = region.endsWith('-left') ? '-left' : region.endsWith('-right') ? '-right' : null;
-	return side === null ? [region] : [...new Set([region, ...all.filter((r) => r.endsWith(side))])];
+	const side = sideOf(region);
+	return side === undefined ? [region] : [...new Set([region, ...all.filter((r) => sideOf(r) === side)])];
 };
 
 export function arrival(input: ArrivalInput): Arrival {

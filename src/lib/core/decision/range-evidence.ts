@@ -3,8 +3,9 @@
  * the next morning was settled by the policy (against usual as it was that day, not against the intake), and whether it hurt late in
  * the movement past the acceptable line.
  */
+import { sidesOf } from '../body/region-side.ts';
 import { dayNumber, type Day } from '../base/calendar-day.ts';
-import type { Axis, Side } from '../body/axis.ts';
+import type { Axis } from '../body/axis.ts';
 import type { RangeEvidence } from '../client/envelope.ts';
 import type { Step } from '../exercise/family.ts';
 import { askedBy, errorOf } from '../fit/asked.ts';
@@ -36,7 +37,6 @@ const REGION_AXIS: Readonly<Record<string, Axis>> = { knee: 'kneeFlexion', hip: 
 
 /** The axis a region's pain speaks of; the knee's where a region has none of its own. */
 export const axisOfRegion = (region: Region): Axis => REGION_AXIS[region.split('-')[0] as string] ?? 'kneeFlexion';
-const sidesOfRegion = (region: Region): readonly Side[] => (region.endsWith('-left') ? ['left'] : region.endsWith('-right') ? ['right'] : ['left', 'right']);
 
 /** Degrees a set-up asks on the axis of a region; undefined where it asks nothing of it. */
 export const demandOn = (region: Region, step: Step, setup: SolvedSetup | null, ctx: FitContext): number | undefined => askedBy(step, ctx, setup).demand[axisOfRegion(region)];
@@ -70,7 +70,7 @@ export function rangeEvidence(work: readonly LoggedWork[], facts: LogFacts): rea
 			painful: (painIn(w.session, w.region)?.peak ?? 0) > facts.policy.acceptableMax && w.session.painAt === 'late',
 			like: `${w.step.posture.movement}|${techniqueFor(w.step, facts.ctx.technique, facts.ctx.teach) ?? 'ordinary'}|${w.step.posture.load === undefined ? 'free' : 'loaded'}`
 		};
-		return sidesOfRegion(w.region).map((side) => ({ ...evidence, side }));
+		return sidesOf(w.region).map((side) => ({ ...evidence, side }));
 	});
 }
 

@@ -6,7 +6,7 @@
  * usual, tingling that is gone within minutes, light-headedness on rising, a question that was answered no.
  * @source red-flags-common what is an emergency and what is seen the same day (from memory); practice-setting the rest
  */
-import type { Side } from '../body/axis.ts';
+import { sideOf } from '../body/region-side.ts';
 import type { Severity, Urgency } from '../client/screening.ts';
 import type { Morning, Region, Session, Symptom, YesNoUnknown } from '../session/record.ts';
 
@@ -174,8 +174,6 @@ export function unique(all: readonly Raised[]): Raised[] {
 	return [...seen.values()].sort((a, b) => ORDER.indexOf(a.now) - ORDER.indexOf(b.now));
 }
 
-const sideOf = (region: Region): Side | null => (region.endsWith('-left') ? 'left' : region.endsWith('-right') ? 'right' : null);
-
 /** Alarms by their flag's code, and how far the flag reaches; a flag of another code reaches its region, or the plan where it has none. */
 export function flagReaches(flag: { readonly id: string; readonly region?: Region; readonly urgency?: Urgency }, region: Region): boolean {
 	const scope = scopeOf(flag);
@@ -183,7 +181,7 @@ export function flagReaches(flag: { readonly id: string; readonly region?: Regio
 	if (scope === 'region') return false;
 	if (scope === 'limb-and-back' && region.startsWith('back')) return true;
 	const side = sideOf(flag.region);
-	return side !== null && side === sideOf(region);
+	return side !== undefined && side === sideOf(region);
 }
 
 function scopeOf(flag: { readonly id: string; readonly urgency?: Urgency }): Scope {

@@ -7,7 +7,7 @@
  */
 import type { FitContext, SolvedSetup } from '../fit/context.ts';
 import { fitStep, shortAt, type StepFit } from '../fit/fit.ts';
-import type { Clearance, Gate, Step } from '../exercise/family.ts';
+import type { Clearance, ExerciseFamily, Gate, Step } from '../exercise/family.ts';
 import { breakKey, breaksOf, type Break, type Prescribed, type StandingFacts } from './standing.ts';
 
 export type ClosedBy = Break['by'] | 'range' | 'unmeasured' | 'gate' | 'loaded-spine';
@@ -32,6 +32,12 @@ export interface ClosedFacts extends StandingFacts {
 
 /** A gate by what it asks. */
 export const gateKey = (g: Gate): string => `gate:${g.kind}:${'step' in g ? g.step : g.kind === 'clearance' ? g.what : g.technique}`;
+
+/** A step that was reached already asks its gates no more; only one farther on the ladder does. */
+export function asksGates(family: ExerciseFamily, step: string, reached: string | undefined): boolean {
+	const at = (id: string | undefined): number => family.steps.findIndex((s) => s.id === id);
+	return at(step) > at(reached);
+}
 
 /** Beyond what is usable, not seen done: as solved nothing helps, or the set-up that was chosen goes past it. */
 function rangeClosed(step: Step, setup: SolvedSetup | null, chosen: boolean, fit: StepFit, ctx: FitContext): boolean {

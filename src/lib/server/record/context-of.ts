@@ -1,7 +1,7 @@
 /** What a fit of this client is judged in, before the envelope: body, protocols, cautions, the room. */
+import { sideOf } from '#lib/core/body/region-side.ts';
 import { SCREENING } from '#lib/catalogue/screening.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
-import type { Side } from '#lib/core/body/axis.ts';
 import type { Envelope } from '#lib/core/client/envelope.ts';
 import { type Bindings, bindingsOn } from '#lib/core/client/protocol.ts';
 import { type Caution, easedTags, withheldTags, withoutWeight } from '#lib/core/client/screening.ts';
@@ -9,9 +9,6 @@ import { fitRulesOf } from '#lib/core/decision/policy.ts';
 import { EQUIPMENT, type Equipment } from '#lib/core/exercise/family.ts';
 import type { FitContext } from '#lib/core/fit/context.ts';
 import type { ClientRecord } from './load.ts';
-
-/** The side a region is on; undefined where it has none. */
-const sideOf = (region: string): Side | undefined => (region.endsWith('-left') ? 'left' : region.endsWith('-right') ? 'right' : undefined);
 
 /** The open flags as far as steps are concerned: each with its side, where its region or the one hip that is treated tells it. */
 export function cautionsOf(r: ClientRecord): readonly Caution[] {

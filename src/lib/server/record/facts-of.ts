@@ -5,12 +5,26 @@ import type { Policy } from '#lib/core/decision/policy.ts';
 import { ENGINE_VERSION } from '#lib/core/decision/trace.ts';
 import { morningSeries } from '#lib/core/decision/usual.ts';
 import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
+import { flagReaches } from '#lib/core/safety/alarm.ts';
+import type { Arrived, Flag } from '../repo/client-repo.ts';
 import type { Prescription } from '../repo/exercise-repo.ts';
 import { effectiveChain } from './effective-chain.ts';
 import type { ClientRecord } from './load.ts';
 
 /** A back is under treatment. */
 export const treatsBack = (r: ClientRecord): boolean => Object.keys(r.head.setting.usual).some((x) => x.startsWith('back')) || r.exercises.some((e) => e.region.startsWith('back'));
+
+/** Does a flag of the record reach a region? */
+export const reaches = (f: Flag, region: string): boolean => flagReaches({ id: f.code, ...(f.region === null ? {} : { region: f.region }), ...(f.urgency === null ? {} : { urgency: f.urgency }) }, region);
+
+/** The arrival card of a day, the last one. */
+export const cardOn = (r: ClientRecord, day: Day): Arrived | undefined => r.head.arrivals.filter((a) => a.day === day).pop();
+
+/** The card that binds on a day: not one that a licensed user opened. */
+export function arrivedOn(r: ClientRecord, day: Day): Arrived | undefined {
+	const card = cardOn(r, day);
+	return card?.openedBecause === null ? card : undefined;
+}
 
 /** The screening says there was an operation, and none stands recorded. */
 export const operationUnrecorded = (r: ClientRecord): boolean => r.head.screening?.answers['recent-surgery'] === 'yes' && r.head.surgery.length === 0;

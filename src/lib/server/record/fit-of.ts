@@ -29,7 +29,7 @@ export function fitContextOf(r: ClientRecord, today: Day, side?: Side | null): F
 }
 
 /** What standing work is judged in, for one side. */
-export const standingFactsOf = (r: ClientRecord, today: Day, family: ExerciseFamily, step: Step, side: Side | null): StandingFacts => {
+export const standingFactsOf = (r: ClientRecord, today: Day, family: ExerciseFamily, step: Step, side: Side | null | undefined): StandingFacts => {
 	const ctx = fitContextOf(r, today, side);
 	return { ctx, clearances: r.head.setting.clearances, substitutes: () => samePurpose(family, step, Object.values(r.families), ctx) };
 };

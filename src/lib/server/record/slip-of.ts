@@ -17,7 +17,7 @@ import type { Exercise } from '../repo/exercise-repo.ts';
 import type { Logged } from '../repo/log-repo.ts';
 import { contextOf } from './context-of.ts';
 import { type Effective, effectiveChain } from './effective-chain.ts';
-import { operationUnrecorded } from './facts-of.ts';
+import { operationUnrecorded, reaches } from './facts-of.ts';
 import { fitContextOf, standingOf, wouldStand } from './fit-of.ts';
 import { nextStepsOf } from './gates-of.ts';
 import type { ClientRecord } from './load.ts';
@@ -102,7 +102,7 @@ function restartsOf(r: ClientRecord, region: string): readonly Change[] {
 		...r.head.limits.filter((l) => l.since !== null && near(`${JOINT_REGION[RANGES[l.axis].joint] ?? 'knee'}-${l.side}`)).map((l): Change => ({ date: l.since as Day, kind: 'limit' })),
 		...r.head.surgery.filter((s) => s.enteredOn !== null && near(s.region)).map((s): Change => ({ date: s.enteredOn as Day, kind: 'operation' })),
 		...r.events.filter((e) => e.kind === 'injection').map((e): Change => ({ date: e.date, kind: 'injection' })),
-		...r.head.flags.filter((f) => f.closedOn !== null && f.severity !== 'caution' && f.closing?.mistaken !== true && flagReaches({ id: f.code, ...(f.region === null ? {} : { region: f.region }), ...(f.urgency === null ? {} : { urgency: f.urgency }) }, region)).map((f): Change => ({ date: f.closedOn as Day, kind: 'flag-closed' }))
+		...r.head.flags.filter((f) => f.closedOn !== null && f.severity !== 'caution' && f.closing?.mistaken !== true && reaches(f, region)).map((f): Change => ({ date: f.closedOn as Day, kind: 'flag-closed' }))
 	];
 }
 

@@ -274,3 +274,9 @@ export async function lockClient(t: PracticeTransaction, clientId: string): Prom
 	const row = await t.trx.selectFrom('client').select('id').where('practice_id', '=', t.practiceId).where('id', '=', clientId).forUpdate().executeTakeFirst();
 	return row !== undefined;
 }
+
+/** An arrival card by its id, with all that was said. */
+export const arrivalRow = (t: PracticeTransaction, id: string) => t.trx.selectFrom('arrival').selectAll().where('practice_id', '=', t.practiceId).where('id', '=', id).executeTakeFirstOrThrow();
+
+/** A flag of a client by its id: its day. */
+export const flagRow = (t: PracticeTransaction, clientId: string, id: string) => t.trx.selectFrom('flag').select(['id', 'local_day']).where('id', '=', id).where('client_id', '=', clientId).executeTakeFirst();

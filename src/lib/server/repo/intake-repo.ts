@@ -1,9 +1,8 @@
-/** What was asked: complaints by region, goals with their history of scores, consents, arrival cards. One query for all four. */
+/** What was asked: complaints by region, goals with their history of scores, consents. One query for all three. */
 import { sql } from 'kysely';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { Side } from '#lib/core/body/axis.ts';
 import type { Goal, LadderPoint } from '#lib/core/client/goal.ts';
-import type { ArrivalAnswer } from '#lib/core/decision/arrival.ts';
 import type { PainAt, YesNoUnknown } from '#lib/core/session/record.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { isHead } from '../db/heads.ts';
@@ -22,17 +21,10 @@ export interface Complaint {
 	readonly position: string | null;
 }
 
-export interface Arrived {
-	readonly id: string;
-	readonly day: Day;
-	readonly answer: ArrivalAnswer;
-}
-
 export interface Intake {
 	readonly complaints: readonly Complaint[];
 	readonly goals: readonly Goal[];
 	readonly consents: readonly { readonly purpose: string; readonly given: boolean; readonly day: Day }[];
-	readonly arrivals: readonly Arrived[];
 }
 
 interface GoalRow {
@@ -52,7 +44,6 @@ interface Row {
 	complaints: { id: string; region: string; spot: string; local_day: string; usual_morning: number; worst: number; easing: string | null; stiffness_min: number | null; pain_at: PainAt | null; loaded: YesNoUnknown; position: string | null }[];
 	goals: GoalRow[];
 	consents: { purpose: string; given: boolean; local_day: string }[];
-	arrivals: { id: string; local_day: string; answer: ArrivalAnswer }[];
 }
 
 export async function intakeOf(t: PracticeTransaction, clientId: string): Promise<Intake> {
@@ -60,14 +51,12 @@ export async function intakeOf(t: PracticeTransaction, clientId: string): Promis
 	const { rows } = await sql<Row>`select
 		coalesce((select jsonb_agg(to_jsonb(c) order by c.recorded_at, c.id) from complaint c where ${own} and ${isHead('complaint', 'c')}), '[]') as complaints,
 		coalesce((select jsonb_agg(to_jsonb(g) order by g.recorded_at, g.id) from goal g where ${own}), '[]') as goals,
-		coalesce((select jsonb_agg(to_jsonb(c) order by c.recorded_at, c.id) from consent c where ${own}), '[]') as consents,
-		coalesce((select jsonb_agg(to_jsonb(a) order by a.recorded_at, a.id) from arrival a where ${own} and ${isHead('arrival', 'a')}), '[]') as arrivals`.execute(t.trx);
+		coalesce((select jsonb_agg(to_jsonb(c) order by c.recorded_at, c.id) from consent c where ${own}), '[]') as consents`.execute(t.trx);
 	const r = rows[0] as Row;
 	return {
 		complaints: r.complaints.map((c) => ({ id: c.id, region: c.region, spot: c.spot, day: c.local_day, usualMorning: c.usual_morning, worst: c.worst, easing: c.easing, stiffnessMin: c.stiffness_min, painAt: c.pain_at, loaded: c.loaded, position: c.position })),
 		goals: goalsOf(r.goals),
-		consents: r.consents.map((c) => ({ purpose: c.purpose, given: c.given, day: c.local_day })),
-		arrivals: r.arrivals.map((a) => ({ id: a.id, day: a.local_day, answer: a.answer }))
+		consents: r.consents.map((c) => ({ purpose: c.purpose, given: c.given, day: c.local_day }))
 	};
 }
 
@@ -82,11 +71,4 @@ function goalsOf(rows: readonly GoalRow[]): Goal[] {
 		const { id, activity, label, side, point, score, confidence } = head;
 		return [{ id, activity, label, side, point, score, confidence, scores: chain.map((c) => ({ day: c.local_day, score: c.score })) }];
 	});
-}
-
-/** The arrival cards of one day, of all clients of the practice. */
-export async function arrivalsOn(t: PracticeTransaction, day: Day): Promise<ReadonlyMap<string, ArrivalAnswer>> {
-	const { rows } = await sql<{ client_id: string; answer: ArrivalAnswer }>`
-		select a.client_id, a.answer from arrival a where a.practice_id = ${t.practiceId} and a.local_day = ${day} and ${isHead('arrival', 'a')} order by a.recorded_at`.execute(t.trx);
-	return new Map(rows.map((r) => [r.client_id, r.answer]));
 }

@@ -46,3 +46,6 @@ export async function standingProtocol(t: PracticeTransaction, clientId: string,
 		where p.practice_id = ${t.practiceId} and p.client_id = ${clientId} and p.surgery_id = ${root} and ${isHead('protocol', 'p')}`.execute(t.trx);
 	return rows[0];
 }
+
+/** A limit of a client by its id, as it was entered. */
+export const limitRow = (t: PracticeTransaction, clientId: string, id: string) => t.trx.selectFrom('protocol_limit').selectAll().where('id', '=', id).where('client_id', '=', clientId).executeTakeFirst();

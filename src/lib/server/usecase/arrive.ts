@@ -5,13 +5,14 @@
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import { ok } from '#lib/core/base/result.ts';
 import { arrival, keptOf, type Arrival, type ArrivalInput } from '#lib/core/decision/arrival.ts';
-import { flagReaches, type AfterFall } from '#lib/core/safety/alarm.ts';
+import type { AfterFall } from '#lib/core/safety/alarm.ts';
 import type { YesNoUnknown } from '#lib/core/session/record.ts';
 import { append } from '../db/append.ts';
+import { arrivalRow } from '../repo/client-repo.ts';
 import { conflict, invalid, notFound } from './actor.ts';
 import { command } from './command.ts';
 import { openAlarms } from './open-alarms.ts';
-import { linesOf, regionsOf, usualNow } from '../record/facts-of.ts';
+import { cardOn, linesOf, reaches, regionsOf, usualNow } from '../record/facts-of.ts';
 import { loadRecords, type ClientRecord } from '../record/load.ts';
 
 export interface NewArrival {
@@ -33,7 +34,7 @@ const CHANGED = 'The arrival card of today was filled in meanwhile; reload to se
 
 /** A red flag that reaches every region under treatment, or has none: nothing is done today. */
 const flagOfAll = (r: ClientRecord): string | undefined =>
-	r.head.flags.find((f) => f.open && f.severity === 'red' && regionsOf(r).every((region) => flagReaches({ id: f.code, ...(f.region === null ? {} : { region: f.region }), ...(f.urgency === null ? {} : { urgency: f.urgency }) }, region)))?.code;
+	r.head.flags.find((f) => f.open && f.severity === 'red' && regionsOf(r).every((region) => reaches(f, region)))?.code;
 
 function inputOf(r: ClientRecord, a: NewArrival): ArrivalInput {
 	const { id: _, clientId: __, day, pains, ...said } = a;
@@ -57,7 +58,7 @@ export const arrive = command<NewArrival, Arrival>({
 		const input = inputOf(r, a);
 		const answer = arrival(input);
 		if (answer.answer === 'ask' && !answer.raised.some((x) => x.now !== 'note')) return ok(answer);
-		const before = r.head.arrivals.filter((x) => x.day === a.day).pop();
+		const before = cardOn(r, a.day);
 		const row = {
 			id: a.id,
 			client_id: a.clientId,
@@ -91,10 +92,10 @@ export const openDay = command<Opening, true>({
 	check: (o) => (o.reason.trim().length < 5 ? invalid('reason', 'Give the reason for opening the day in a few words.') : undefined),
 	run: async (o, { t }) => {
 		const [r] = await loadRecords(t, o.clientId);
-		const card = r?.head.arrivals.filter((x) => x.day === o.day).pop();
+		const card = r === undefined ? undefined : cardOn(r, o.day);
 		if (card === undefined) return notFound;
 		if (card.openedBecause !== null) return conflict('This day is open already.');
-		const stored = await t.trx.selectFrom('arrival').selectAll().where('practice_id', '=', t.practiceId).where('id', '=', card.id).executeTakeFirstOrThrow();
+		const stored = await arrivalRow(t, card.id);
 		const { pains, fever, fall, new_swelling, answer, said } = stored;
 		const row = { id: o.id, client_id: o.clientId, local_day: o.day, pains: JSON.stringify(pains), fever, fall, new_swelling, answer, said: JSON.stringify(said ?? {}), opened_by: o.reason.trim(), replaces_id: card.id, reason: 'opened' };
 		return (await append(t, 'arrival', row)) === 'conflict' ? conflict(CHANGED) : ok(true);

@@ -1,7 +1,7 @@
 /** Guards on a real database: sent twice, half, or by somebody who may not; and what binds between one command and the next. */
 import { randomUUID } from 'node:crypto';
-import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { as, client, cloneOf, reloaded, value, type TestDatabase } from '../../../../tests/database.ts';
+import { describe, expect, it } from 'vitest';
+import { client, demoForEach, reloaded, value, type TestDatabase } from '../../../../tests/database.ts';
 import type { Session } from '#lib/core/session/record.ts';
 import { standingOf } from '../record/fit-of.ts';
 import type { ClientRecord } from '../record/load.ts';
@@ -17,6 +17,7 @@ import { logVisit, type NewLog } from './log-visit.ts';
 import { prescribe } from './prescribe.ts';
 import { enterProtocol, recordSurgery, setLimit } from './protocols.ts';
 import { registerClient } from './register-client.ts';
+import { showToday } from './show-today.ts';
 import { signDecision } from './sign-decision.ts';
 import { undoDecision } from './undo-decision.ts';
 import { voidLog } from './void-log.ts';
@@ -25,12 +26,7 @@ const TODAY = '2026-03-12';
 let d: TestDatabase;
 let physio: Context;
 let trainer: Context;
-beforeEach(async () => {
-	d = await cloneOf('template_demo');
-	[physio, trainer] = [await as(d, 'physiotherapist'), await as(d, 'trainer')];
-});
-// Each gives its connections back, or two files together want more than the server has.
-afterEach(() => d.close());
+demoForEach((made) => ({ d, physio, trainer } = made));
 
 const headOf = (r: ClientRecord) => r.exercises[0]!.prescriptions.at(-1)!;
 function logOf(r: ClientRecord, patch: Partial<Session> = {}): NewLog {
@@ -164,7 +160,10 @@ describe('who may', () => {
 		const open = (ctx: Context, reason: string) => openDay(ctx, { id: randomUUID(), clientId, day: TODAY, reason });
 		expect(await open(trainer, 'felt fine')).toMatchObject({ ok: false, refusal: { why: 'not-allowed' } });
 		expect(await open(physio, 'no')).toMatchObject({ ok: false, refusal: { field: 'reason' } });
+		const notesToday = async () => value(await showToday(physio)).find((x) => x.clientId === clientId)?.notes ?? [];
+		expect(await notesToday()).toContain('not today, by the arrival card');
 		expect(await open(physio, 'no fever when measured')).toMatchObject({ ok: true });
+		expect(await notesToday()).not.toContain('not today, by the arrival card');
 		expect(await open(physio, 'no fever when measured')).toMatchObject(CONFLICT);
 		const known = (symptom: 'giving-way' | 'chest-pain', until: string, ctx = physio) => knowSymptom(ctx, { id: randomUUID(), clientId, region: 'knee-right', symptom, until });
 		expect(await known('giving-way', '2026-04-01', trainer)).toMatchObject({ ok: false, refusal: { why: 'not-allowed' } });

@@ -3,7 +3,7 @@ import { dayNumber, type Day } from '#lib/core/base/calendar-day.ts';
 import { ok } from '#lib/core/base/result.ts';
 import type { Severity, Urgency } from '#lib/core/client/screening.ts';
 import { append } from '../db/append.ts';
-import type { PracticeTransaction } from '../db/in-practice.ts';
+import { flagRow } from '../repo/client-repo.ts';
 import { licensedMembers } from '../repo/member-repo.ts';
 import { conflict, invalid, notFound, refuseFor, type Context, type Outcome } from './actor.ts';
 import { command } from './command.ts';
@@ -54,7 +54,7 @@ export const closeFlag = command<FlagClosing, true>({
 	check: closingTrouble,
 	run: async (c, { t, ctx }) => {
 		if (!ctx.actor.licensed && (await licensedMembers(t, ctx.today)) > 0) return refuseFor('This practice has a licensed user, who closes flags; record the clearance together.');
-		const flag = await flagOf(t, c);
+		const flag = await flagRow(t, c.clientId, c.flagId);
 		if (flag === undefined) return notFound;
 		if (c.clearance !== undefined && c.clearance.on < flag.local_day) return invalid('clearedOn', `The flag was opened on ${flag.local_day}; a clearance is of that day or later.`);
 		const { by, on, document } = c.clearance ?? { by: null, on: null, document: null };
@@ -65,8 +65,6 @@ export const closeFlag = command<FlagClosing, true>({
 		return ok(true);
 	}
 });
-
-const flagOf = (t: PracticeTransaction, c: FlagClosing) => t.trx.selectFrom('flag').select(['id', 'local_day']).where('id', '=', c.flagId).where('client_id', '=', c.clientId).executeTakeFirst();
 
 function closingTrouble(c: FlagClosing, { today, actor }: Context): Outcome<never> | undefined {
 	if (c.mistaken === true && !actor.licensed) return refuseFor('An alarm is marked mistaken by a licensed user.');

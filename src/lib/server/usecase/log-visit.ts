@@ -10,14 +10,13 @@ import { closedToday } from '#lib/core/decision/arrival.ts';
 import { alarmsInSession, type Raised } from '#lib/core/safety/alarm.ts';
 import type { Session } from '#lib/core/session/record.ts';
 import { append } from '../db/append.ts';
-import type { Arrived } from '../repo/client-repo.ts';
 import type { Exercise, Prescription } from '../repo/exercise-repo.ts';
 import { conflict, invalid, notFound, type Context, type Outcome } from './actor.ts';
 import { command, type Run } from './command.ts';
 import { openAlarms } from './open-alarms.ts';
 import { loadRecords, type ClientRecord } from '../record/load.ts';
 import { standingOf } from '../record/fit-of.ts';
-import { treatsBack } from '../record/facts-of.ts';
+import { arrivedOn, treatsBack } from '../record/facts-of.ts';
 
 export interface NewLog {
 	readonly id: string;
@@ -67,14 +66,11 @@ function inForceOn(exercise: Exercise, given: Prescription, day: Day): Prescript
 function asKept(r: ClientRecord, exercise: Exercise, given: Prescription, s: Session): Session {
 	const { asUsual: said = [], againstAdvice: _, lighter: __, ...rest } = s;
 	const asUsual = said.filter((x) => r.head.known.some((k) => k.symptom === x && k.region === exercise.region && k.until >= s.date));
-	const arrived = arrivedOn(r.head.arrivals, s.date);
+	const arrived = arrivedOn(r, s.date);
 	const held = given.state !== 'active' || standingOf(r, exercise, s.date)?.verdict === 'suspended' || (arrived !== undefined && closedToday(arrived.said, exercise.region).length > 0);
 	const lighter = arrived !== undefined && (arrived.said.setsShare ?? 1) < 1 && !held;
 	return { ...rest, ...(asUsual.length === 0 ? {} : { asUsual }), ...(held ? { againstAdvice: true } : {}), ...(lighter ? { lighter: true } : {}) };
 }
-
-/** The arrival card that binds a day: not one that a licensed user opened. */
-export const arrivedOn = (arrivals: readonly Arrived[], day: Day): Arrived | undefined => arrivals.filter((a) => a.day === day && a.openedBecause === null).pop();
 
 function logTrouble({ session }: NewLog, ctx: Context): Outcome<never> | undefined {
 	const age = dayNumber(ctx.today) - dayNumber(session.date);

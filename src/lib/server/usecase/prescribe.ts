@@ -5,7 +5,6 @@
 import { CATALOGUE_VERSION } from '#lib/catalogue/families.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import { ok } from '#lib/core/base/result.ts';
-import type { Side } from '#lib/core/body/axis.ts';
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
 import { cuesFor, faultsIn, servesOf, stepOf, type ExerciseFamily, type Step } from '#lib/core/exercise/family.ts';
 import type { SolvedSetup } from '#lib/core/fit/context.ts';
@@ -13,8 +12,8 @@ import { fitStep } from '#lib/core/fit/fit.ts';
 import { setupFor } from '#lib/core/fit/gentler.ts';
 import { techniqueFor } from '#lib/core/fit/squat-stand.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
-import { flagReaches } from '#lib/core/safety/alarm.ts';
-import { closedFor, type Closed, type ClosedFacts } from '#lib/core/safety/closed.ts';
+import { sideOf } from '#lib/core/body/region-side.ts';
+import { asksGates, closedFor, type Closed, type ClosedFacts } from '#lib/core/safety/closed.ts';
 import { gateText } from '#lib/wording/gates.ts';
 import { closedText } from '#lib/wording/safety.ts';
 import { flagName } from '#lib/wording/screening.ts';
@@ -25,7 +24,7 @@ import { conflict, invalid, notFound, refuseFor, type Actor, type Context, type 
 import { bolderThan } from './bolder.ts';
 import { command, type Run } from './command.ts';
 import { effectiveChain } from '../record/effective-chain.ts';
-import { advancesToday, operationUnrecorded, treatsBack } from '../record/facts-of.ts';
+import { advancesToday, operationUnrecorded, reaches, treatsBack } from '../record/facts-of.ts';
 import { fitContextOf, standingFactsOf } from '../record/fit-of.ts';
 import { gatesOf } from '../record/gates-of.ts';
 import { loadRecords, type ClientRecord } from '../record/load.ts';
@@ -90,7 +89,7 @@ export const prescribe = command<NewPrescription, Given>({
 		if (!delegated(ctx.actor, r, existing?.family ?? family.id, ctx.today)) return refuseFor('Prescribing for this client is not delegated to you; ask a licensed user.');
 		const held = heldBy(r, p.region);
 		if (held !== undefined) return invalid('step', held);
-		const setup = p.setup ?? setupFor(step, fitStep(step, fitContextOf(r, ctx.today, sideOfRegion(p.region))));
+		const setup = p.setup ?? setupFor(step, fitStep(step, fitContextOf(r, ctx.today, sideOf(p.region))));
 		const wanted: Wanted = { family, step, setup, chosen: p.setup !== undefined, p, existing };
 		const closed = closedOf(r, wanted, ctx.today);
 		const refused = closedRefusal(ctx.actor, closed, p.reason) ?? bolderRefusal(ctx, r, wanted);
@@ -111,7 +110,7 @@ interface Wanted {
 /** What holds everything behind it for a region: no screening, an open red flag that reaches it, an operation without its protocol. */
 export function heldBy(r: ClientRecord, region: string): string | undefined {
 	const { screening, flags, surgery } = r.head;
-	const flag = flags.find((f) => f.open && f.severity === 'red' && flagReaches({ id: f.code, ...(f.region === null ? {} : { region: f.region }), ...(f.urgency === null ? {} : { urgency: f.urgency }) }, region));
+	const flag = flags.find((f) => f.open && f.severity === 'red' && reaches(f, region));
 	if (flag !== undefined) return `A flag is open: ${flagName(flag.code)}. Nothing is prescribed until it is closed.`;
 	if (screening === null || !screening.complete) return 'Screen first: nothing is prescribed before every question of the screening is answered.';
 	if (surgery.some((s) => !s.limitsEntered)) return 'An operation waits for its protocol; nothing is prescribed before its limits are entered.';
@@ -119,18 +118,15 @@ export function heldBy(r: ClientRecord, region: string): string | undefined {
 	return undefined;
 }
 
-const sideOfRegion = (region: string): Side | null => (region.endsWith('-left') ? 'left' : region.endsWith('-right') ? 'right' : null);
-
 /** All that closes what is wanted, gates included; a step that was reached already asks no gate. */
 function closedOf(r: ClientRecord, { family, step, setup, chosen, p, existing }: Wanted, today: Day): readonly Closed[] {
-	const facts = { ...standingFactsOf(r, today, family, step, sideOfRegion(p.region)), unmet: unmetGates(r, family, step, existing), treatsBack: treatsBack(r) };
+	const facts = { ...standingFactsOf(r, today, family, step, sideOf(p.region)), unmet: unmetGates(r, family, step, existing), treatsBack: treatsBack(r) };
 	return closedFor({ family, step, setup, loadKg: p.loadKg, since: today }, chosen, facts);
 }
 
 /** Gates that are not met, of a step farther than the one that stands. */
 export function unmetGates(r: ClientRecord, family: ExerciseFamily, step: Step, existing: Exercise | undefined): ClosedFacts['unmet'] {
-	const reached = existing === undefined ? -1 : family.steps.findIndex((s) => s.id === effectiveChain(existing.prescriptions).head.step);
-	if (family.steps.indexOf(step) <= reached) return [];
+	if (!asksGates(family, step.id, existing === undefined ? undefined : effectiveChain(existing.prescriptions).head.step)) return [];
 	return gatesOf(r, step).filter((g) => !g.met).map((g) => ({ gate: g.gate, text: gateText(g) }));
 }
 
@@ -163,7 +159,7 @@ function bolderRefusal(ctx: Context, r: ClientRecord, { family, step, setup, p, 
 
 async function write({ t, ctx, recordedAt }: Run, r: ClientRecord, { family, step, setup, p, existing }: Wanted, closed: readonly Closed[]): Promise<Outcome<Given>> {
 	const exerciseId = existing?.id ?? p.exerciseId;
-	if (existing === undefined) await t.trx.insertInto('exercise').values({ practice_id: t.practiceId, id: exerciseId, client_id: p.clientId, family: family.id, region: p.region, side: sideOfRegion(p.region), purpose: servesOf(family, step)[0] ?? family.id }).execute();
+	if (existing === undefined) await t.trx.insertInto('exercise').values({ practice_id: t.practiceId, id: exerciseId, client_id: p.clientId, family: family.id, region: p.region, side: sideOf(p.region) ?? null, purpose: servesOf(family, step)[0] ?? family.id }).execute();
 	const head = existing?.prescriptions[existing.prescriptions.length - 1];
 	const dose: PrescribedDose = { school: p.loadKg > 0 ? 'double-progression' : 'sets-first', sets: p.sets, reps: p.reps, loadKg: p.loadKg, target: step.usualDose.target, ...unitOf(step) };
 	const row = { id: p.id, exerciseId, clientId: p.clientId, day: ctx.today, step, family, technique: r.head.setting.technique, dose, setup, state: 'active', kind: head === undefined ? 'start' : head.state === 'stopped' ? 'resume' : 'alter', replaces: head?.id ?? null, restores: null, decisionId: null, reason: p.reason ?? null, passedOver: closed.map((c) => c.key) } as const;

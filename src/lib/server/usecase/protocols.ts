@@ -8,7 +8,7 @@ import type { Side } from '#lib/core/body/axis.ts';
 import type { ProtocolWhen } from '#lib/core/client/envelope.ts';
 import { phaseFault, weekOf, type LimitAxis, type Phase } from '#lib/core/client/protocol.ts';
 import { append } from '../db/append.ts';
-import { standingProtocol, standingSurgery, type SurgeryRow } from '../repo/surgery-repo.ts';
+import { limitRow, standingProtocol, standingSurgery, type SurgeryRow } from '../repo/surgery-repo.ts';
 import { conflict, invalid, notFound } from './actor.ts';
 import { command } from './command.ts';
 
@@ -188,7 +188,7 @@ export const liftLimit = command<{ readonly id: string; readonly clientId: strin
 	client: (l) => l.clientId,
 	check: (l) => (l.reason.trim().length < 3 ? invalid('reason', 'Say on whose word the limit is lifted.') : undefined),
 	run: async (l, { t, ctx }) => {
-		const known = await t.trx.selectFrom('protocol_limit').selectAll().where('id', '=', l.limitId).where('client_id', '=', l.clientId).executeTakeFirst();
+		const known = await limitRow(t, l.clientId, l.limitId);
 		if (known === undefined) return notFound;
 		const { axis, side, min_tenths = null, max_tenths, applies = 'always', source, review_on } = known;
 		const row = { id: l.id, client_id: l.clientId, axis, side, min_tenths, max_tenths, applies, source, review_on, lifted: true, local_day: ctx.today, replaces_id: known.id, reason: l.reason };

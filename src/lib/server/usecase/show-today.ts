@@ -3,16 +3,14 @@ import { addDays, daysBetween, type Day } from '#lib/core/base/calendar-day.ts';
 import { MAIN_AXES, SIDES } from '#lib/core/body/axis.ts';
 import { ok } from '#lib/core/base/result.ts';
 import { screenDue } from '#lib/core/client/screening.ts';
-import type { ArrivalAnswer } from '#lib/core/decision/arrival.ts';
 import type { Decision } from '#lib/core/decision/trace.ts';
 import { shortDay } from '#lib/wording/days.ts';
 import { flagAction, flagName } from '#lib/wording/screening.ts';
 import { decisionSentence } from '#lib/wording/decision.ts';
 import { regionName } from '#lib/wording/names.ts';
 import { answeredSlips } from '../repo/decision-repo.ts';
-import { arrivalsOn } from '../repo/intake-repo.ts';
 import { allow, type Context, type Outcome } from './actor.ts';
-import { lastSessionDay, regionsOf } from '../record/facts-of.ts';
+import { arrivedOn, lastSessionDay, regionsOf } from '../record/facts-of.ts';
 import { loadRecords, type ClientRecord } from '../record/load.ts';
 import { SILENT_DAYS, silentDays, slipsByNeed } from './slips-by-need.ts';
 
@@ -41,13 +39,13 @@ export async function showToday(ctx: Context): Promise<Outcome<readonly TodayRow
 	return ctx.inPractice(async (t) => {
 		const records = await loadRecords(t);
 		const answered = await answeredSlips(t);
-		const arrived = await arrivalsOn(t, ctx.today);
-		const rows = records.flatMap((r) => rowsOf(r, ctx.today, answered, arrived.get(r.head.id)));
+		const rows = records.flatMap((r) => rowsOf(r, ctx.today, answered));
 		return ok(rows.sort((a, b) => a.rank - b.rank || (a.name < b.name ? -1 : 1)));
 	});
 }
 
-function rowsOf(r: ClientRecord, today: Day, answered: ReadonlyMap<string, { readonly hash: string }>, arrived: ArrivalAnswer | undefined): TodayRow[] {
+function rowsOf(r: ClientRecord, today: Day, answered: ReadonlyMap<string, { readonly hash: string }>): TodayRow[] {
+	const arrived = arrivedOn(r, today)?.answer;
 	const last = lastSessionDay(r) ?? null;
 	const notes = [...(arrived === 'not-today' ? ['not today, by the arrival card'] : arrived === 'lighter' ? ['lighter today, by the arrival card'] : []), ...notesOf(r, today)];
 	const base = { clientId: r.head.id, name: r.head.name, lastSession: last };

@@ -1,7 +1,7 @@
 /** The use-cases of the walk on a real database: signing, undoing, logging, correcting, and what each refuses. */
 import { randomUUID } from 'node:crypto';
-import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { as, client, cloneOf, type TestDatabase } from '../../../../tests/database.ts';
+import { describe, expect, it } from 'vitest';
+import { as, client, demoForEach, type TestDatabase } from '../../../../tests/database.ts';
 import type { Session } from '#lib/core/session/record.ts';
 import type { Context } from './actor.ts';
 import { changeSetting } from './change-setting.ts';
@@ -25,12 +25,7 @@ import { voidLog } from './void-log.ts';
 let d: TestDatabase;
 let physio: Context;
 let trainer: Context;
-beforeEach(async () => {
-	d = await cloneOf('template_demo');
-	[physio, trainer] = [await as(d, 'physiotherapist'), await as(d, 'trainer')];
-});
-// Each gives its connections back, or two files together want more than the server has.
-afterEach(() => d.close());
+demoForEach((made) => ({ d, physio, trainer } = made));
 
 function slip(r: ClientRecord): Slip {
 	const exercise = r.exercises[0];

@@ -6,7 +6,7 @@ import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts'
 import { refusal, refuseField } from '#lib/server/http/respond.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
 import { arrive, openDay } from '#lib/server/usecase/arrive.ts';
-import { activeWork, regionsOf, usualNow } from '#lib/server/record/facts-of.ts';
+import { activeWork, cardOn, regionsOf, usualNow } from '#lib/server/record/facts-of.ts';
 import { standingOf } from '#lib/server/record/fit-of.ts';
 import { arrivalReasons, arrivalSentence } from '#lib/wording/intake.ts';
 import { alarmText, isGrave, standingSentence } from '#lib/wording/safety.ts';
@@ -14,7 +14,7 @@ import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, params }) =>
 	clientPage(locals, params.id, 'arrival card', (r, _, ctx) => {
-		const today = r.head.arrivals.filter((a) => a.day === ctx.today).pop();
+		const today = cardOn(r, ctx.today);
 		return {
 			ids: formIds(ctx, 2),
 			regions: regionsOf(r).map((region) => ({ region, usual: usualNow(r, region, ctx.today) })),

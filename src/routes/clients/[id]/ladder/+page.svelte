@@ -14,7 +14,8 @@
 	import { isSquatStep } from '#lib/core/fit/squat-stand.ts';
 	import { candidatesOf } from '#lib/core/fit/open.ts';
 	import { substitutes, type Avoid } from '#lib/core/fit/substitutes.ts';
-	import { closedFor, type Closed } from '#lib/core/safety/closed.ts';
+	import { sideOf } from '#lib/core/body/region-side.ts';
+	import { asksGates, closedFor, type Closed } from '#lib/core/safety/closed.ts';
 	import Act from '#lib/ui/Act.svelte';
 	import Choice from '#lib/ui/Choice.svelte';
 	import Field from '#lib/ui/Field.svelte';
@@ -54,7 +55,7 @@
 		const own = /^(hip|back)/.test(sore) ? 'thighTrunkFlexion' : /^ankle/.test(sore) ? 'weightBearingDorsiflexion' : 'kneeFlexion';
 		const asks = new Set(family.steps.flatMap((s) => axesOf(s)));
 		axis = asks.has(own) || asks.size === 0 ? own : ([...asks][0] as Axis);
-		side = sore.endsWith('left') ? 'left' : 'right';
+		side = sideOf(sore) ?? 'right';
 		chosen = stepOf(family, data.wanted ?? '')?.id ?? data.now?.step ?? (family.id === 'squat' ? 'raised-seat' : (family.steps[0]?.id ?? ''));
 		if (!sameClient) tried = {};
 	});
@@ -107,9 +108,8 @@
 	/** All that closes the step before its button is pressed; as it was measured, not as it is tried. */
 	const closed = $derived.by((): readonly Closed[] => {
 		if (step === undefined || lengths === null) return [];
-		const of = sore.endsWith('left') ? ('left' as const) : sore.endsWith('right') ? ('right' as const) : undefined;
-		const reached = data.now?.region === sore ? family.steps.findIndex((s) => s.id === data.now?.step) : -1;
-		const unmet = family.steps.findIndex((s) => s.id === step.id) <= reached ? [] : gatesOf(step.id).filter((g) => !g.met);
+		const of = sideOf(sore);
+		const unmet = asksGates(family, step.id, data.now?.region === sore ? data.now.step : undefined) ? gatesOf(step.id).filter((g) => !g.met) : [];
 		const kg = Number(loadKg.replace(',', '.'));
 		return closedFor({ family, step, setup: lengths, loadKg: kg >= 0 ? kg : 0, since: data.head.today }, dialled !== null || wedgeCm !== null, { ctx: { ...data.ctx, ...(of === undefined ? {} : { side: of }) }, clearances: data.clearances, substitutes: () => [], unmet, treatsBack: data.treatsBack });
 	});

@@ -12,8 +12,7 @@ import { voidLog } from '#lib/server/usecase/void-log.ts';
 import { showClient } from '#lib/server/usecase/show-client.ts';
 import { closedToday, lighterDose } from '#lib/core/decision/arrival.ts';
 import type { Reason } from '#lib/core/decision/trace.ts';
-import { arrivedOn } from '#lib/server/usecase/log-visit.ts';
-import { advancesToday } from '#lib/server/record/facts-of.ts';
+import { advancesToday, arrivedOn } from '#lib/server/record/facts-of.ts';
 import { slipOf } from '#lib/server/record/slip-of.ts';
 import { standingOf } from '#lib/server/record/fit-of.ts';
 import { reasonText } from '#lib/wording/decision.ts';
@@ -27,7 +26,7 @@ const stillNeeded = (why: readonly Reason[], today: string): readonly string[] =
 
 export const load: PageServerLoad = ({ locals, params }) =>
 	clientPage(locals, params.id, 'log', (r, _, ctx) => {
-		const arrived = arrivedOn(r.head.arrivals, ctx.today);
+		const arrived = arrivedOn(r, ctx.today);
 		return {
 		arrival: arrived === undefined ? null : { answer: arrived.answer, share: arrived.said.setsShare ?? 1 },
 		exercises: r.exercises.map((e) => {
@@ -56,7 +55,7 @@ export const actions: Actions = {
 		const { record } = orError(await showClient(ctx, params.id, 'log a session', () => null, 'log visit'));
 		const prescribed = record.exercises.flatMap((e) => e.prescriptions).find((p) => p.id === form.get('prescriptionId'));
 		if (prescribed === undefined) return refuseField(form, 'prescriptionId', 'This prescription is not this client’s; reload the page.');
-		const arrived = arrivedOn(record.head.arrivals, String(form.get('day') ?? ''));
+		const arrived = arrivedOn(record, String(form.get('day') ?? ''));
 		const region = record.exercises.find((e) => e.prescriptions.includes(prescribed))?.region ?? '';
 		const share = arrived === undefined || closedToday(arrived.said, region).length > 0 ? 1 : (arrived.said.setsShare ?? 1);
 		const parsed = parseLog(form, lighterDose(prescribed.dose, share));

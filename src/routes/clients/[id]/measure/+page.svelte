@@ -7,6 +7,7 @@
 	import { QUESTIONNAIRES, questionnaire } from '#lib/catalogue/questionnaires.ts';
 	import { RANGES } from '#lib/catalogue/ranges.ts';
 	import type { Side } from '#lib/core/body/axis.ts';
+	import { sideOf } from '#lib/core/body/region-side.ts';
 	import { judgeTest, TEST_GROUPS, type TestSpec } from '#lib/core/measure/function-test.ts';
 	import { acceptTotal, totalChange } from '#lib/core/measure/questionnaire.ts';
 	import { RANGE_IDS, usualFor, usualSpan, type RangeId } from '#lib/core/measure/range-kind.ts';
@@ -46,7 +47,7 @@
 	});
 	const wrong = $derived(form && 'field' in form ? { field: form.field, message: form.message ?? '' } : undefined);
 	const at = (name: string): string | undefined => (wrong?.field === name ? wrong.message : undefined);
-	const sore = $derived<Side | null>(data.regions[0]?.endsWith('left') ? 'left' : data.regions[0]?.endsWith('right') ? 'right' : null);
+	const sore = $derived<Side | null>(sideOf(data.regions[0] ?? '') ?? null);
 	let lost = $state('');
 	const say = (text: string): void => void (lost = text);
 	const saved = sending(say, () => {

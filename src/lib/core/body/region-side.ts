@@ -1,0 +1,11 @@
+/** The side that a region of the body is on, from its code: knee-left, hip-right, back. */
+import { SIDES, type Side } from './axis.ts';
+
+/** Undefined where a region has no side. */
+export const sideOf = (region: string): Side | undefined => (region.endsWith('-left') ? 'left' : region.endsWith('-right') ? 'right' : undefined);
+
+/** The sides a region may speak of: its own, or both. */
+export function sidesOf(region: string): readonly Side[] {
+	const side = sideOf(region);
+	return side === undefined ? SIDES : [side];
+}
