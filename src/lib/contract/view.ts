@@ -23,6 +23,7 @@ export interface Surgery {
 	readonly date: Day;
 	readonly operation: string | null;
 	readonly limitsEntered: boolean;
+	/** Who said, and when, that no limits hold. */
 	readonly noLimits: string | null;
 	readonly protocol: { readonly source: string; readonly reviewOn: Day | null; readonly phases: readonly Phase[] } | null;
 }

@@ -13,7 +13,7 @@
 	import { isSquatStep, techniqueFor } from '#lib/core/fit/squat-stand.ts';
 	import type { Band } from '#lib/core/posture/band.ts';
 	import { BRACE } from '#lib/catalogue/brace.ts';
-	import { AXIS_NAME, CHECK_NAME, JOINT_NAME, TECHNIQUE_NAME } from '#lib/wording/names.ts';
+	import { AXIS_NAME, CHECK_NAME, JOINT_NAME, TECHNIQUE_NAME, sideWord } from '#lib/wording/names.ts';
 	import { missingText, positionsText } from '#lib/wording/fit.ts';
 	import { easedText, withheldText } from '#lib/wording/screening.ts';
 	import { HARDER_WORD, LENGTH_NAME, lengthValue, SOFTEN } from '#lib/wording/setup.ts';
@@ -98,7 +98,7 @@
 	const watchText = $derived.by((): string => {
 		const near = fit.limiting[0];
 		if (near === undefined) return 'Inside the limit, but closer than the model’s own error.';
-		return `${near.side === 'left' ? 'Left' : 'Right'} ${AXIS_NAME[near.axis].toLowerCase()}: ${Math.max(0, Math.round(-near.short))}° inside what is usable, closer than the model’s own error of ${errorOf(near.axis, step, ctx)}°.`;
+		return `${sideWord(near.side)} ${AXIS_NAME[near.axis].toLowerCase()}: ${Math.max(0, Math.round(-near.short))}° inside what is usable, closer than the model’s own error of ${errorOf(near.axis, step, ctx)}°.`;
 	});
 	const signed = (n: number): string => String(Math.round(n)).replace('-', '−');
 	const padsText = $derived(build === undefined ? '' : build.pads.map((p) => `${p} cm`).join(' + '));

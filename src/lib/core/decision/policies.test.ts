@@ -80,6 +80,10 @@ describe('ease, form and confidence', () => {
 		expect([at(3, 21, 12, 2), at(3, 22, 12, 2)]).toEqual(['advance', 'hold.building']);
 		expect([at(2, 15, 2), at(2, 16, 2)]).toEqual(['advance', 'hold.building']);
 	});
+	it('one morning given from memory is taken into an advance, two are not (practice setting)', () => {
+		const told = (...days: string[]) => judge(record({ mornings: record().mornings.map((m) => (days.includes(m.date) ? { ...m, recalled: true } : m)) })).decision;
+		expect([told(), told('2026-03-19'), told('2026-03-17', '2026-03-19')]).toEqual(['advance', 'advance', 'hold']);
+	});
 	it('after 14 days away a set and a fifth of the load fewer, after 28 a step back, after 56 screened again (practice setting)', () => {
 		const back = (ago: number) => judge(record({ changes: [{ date: '2026-01-01', kind: 'start' }], sessions: [session(addDays('2026-03-20', -ago - 2)), session(addDays('2026-03-20', -ago))], mornings: mornings('2026-01-01', 79, 2), client: { ...record().client, screening: { date: '2026-01-20', complete: true } } }));
 		expect(back(13).rule).toBe('advance');

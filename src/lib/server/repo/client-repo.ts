@@ -12,6 +12,7 @@ import type { Brace, Clearance, Position } from '#lib/core/exercise/family.ts';
 import type { Tolerance } from '#lib/core/fit/context.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
 import type { PolicyId } from '#lib/contract/policy.ts';
+import type { Surgery as SurgeryShown } from '#lib/contract/view.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { isHead, ofClient } from '../db/heads.ts';
 
@@ -70,18 +71,11 @@ export interface Limit {
 	readonly since: Day | null;
 }
 
-/** An operation with the protocol that stands for it. */
-export interface Surgery {
-	readonly id: string;
-	readonly region: string;
-	readonly date: Day;
-	readonly operation: string | null;
-	readonly limitsEntered: boolean;
-	/** Who said, and when, that no limits hold. */
-	readonly noLimits: string | null;
+/** An operation as it is shown, and what the record asks of it besides. */
+export interface Surgery extends SurgeryShown {
 	/** Day it was entered; it restarts the streaks of its region. */
 	readonly enteredOn: Day | null;
-	readonly protocol: { readonly id: string; readonly source: string; readonly reviewOn: Day | null; readonly phases: readonly Phase[] } | null;
+	readonly protocol: (NonNullable<SurgeryShown['protocol']> & { readonly id: string }) | null;
 }
 
 /** What an arrival card closed and said, as it was kept; older cards say nothing of it. */

@@ -105,6 +105,8 @@ describe('closing a flag', () => {
 		expect(await asTrainer(clearance)).toMatchObject({ ok: false, refusal: { why: 'not-allowed' } });
 		await d.owner.query(`update member set licensed_until = '2020-01-01' where 'physiotherapist' = any(roles)`);
 		expect(await asTrainer()).toMatchObject({ ok: false, refusal: { why: 'not-allowed' } });
+		// A document clears; that it was a mistake is a licensed user's to say, even so.
+		expect(await closeFlag(trainer, { id: randomUUID(), clientId: id, flagId, note: 'fine', clearance, mistaken: true })).toMatchObject({ ok: false, refusal: { why: 'not-allowed' } });
 		expect(await asTrainer(clearance)).toMatchObject({ ok: true });
 		await d.owner.query(`update member set licensed_until = '2099-12-31' where 'physiotherapist' = any(roles)`);
 	});
@@ -165,10 +167,11 @@ describe('an operation', () => {
 		const id = await newcomer();
 		value(await recordSurgery(trainer, { id: randomUUID(), clientId: id, region: 'knee-right', operatedOn: '2026-02-01' }));
 		const surgeryId = (await reload(id)).head.surgery[0]?.id as string;
-		expect(await recordNoLimits(physio, { id: randomUUID(), clientId: id, surgeryId, by: 'Dr Example, surgeon', on: '2026-01-01' })).toMatchObject({ ok: false, refusal: { field: 'on' } });
-		value(await recordNoLimits(physio, { id: randomUUID(), clientId: id, surgeryId, by: 'Dr Example, surgeon', on: '2026-03-01' }));
+		expect(await recordNoLimits(physio, { id: randomUUID(), clientId: id, surgeryId, by: 'Dr Example, surgeon', on: '2026-01-31' })).toMatchObject({ ok: false, refusal: { field: 'on' } });
+		// Said on the day of the operation itself, as surgeons do.
+		value(await recordNoLimits(physio, { id: randomUUID(), clientId: id, surgeryId, by: 'Dr Example, surgeon', on: '2026-02-01' }));
 		const r = await reload(id);
-		expect(r.head.surgery).toMatchObject([{ limitsEntered: true, noLimits: 'Dr Example, surgeon, 2026-03-01', protocol: null }]);
+		expect(r.head.surgery).toMatchObject([{ limitsEntered: true, noLimits: 'Dr Example, surgeon, 2026-02-01', protocol: null }]);
 		expect(fitContextOf(r, TODAY).protocolLimits).toEqual([]);
 	});
 });
