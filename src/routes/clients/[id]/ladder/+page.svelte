@@ -111,7 +111,10 @@
 		const of = sideOf(sore);
 		const unmet = asksGates(family, step.id, data.now?.region === sore ? data.now.step : undefined) ? gatesOf(step.id).filter((g) => !g.met) : [];
 		const kg = Number(loadKg.replace(',', '.'));
-		return closedFor({ family, step, setup: lengths, loadKg: kg >= 0 ? kg : 0, since: data.head.today }, dialled !== null || wedgeCm !== null, { ctx: { ...data.ctx, ...(of === undefined ? {} : { side: of }) }, clearances: data.clearances, substitutes: () => [], unmet, treatsBack: data.treatsBack });
+		const wanted = { family, step, setup: lengths, loadKg: kg >= 0 ? kg : 0, since: data.head.today };
+		const here = { ...data.ctx, ...(of === undefined ? {} : { side: of }) };
+		const byHand = dialled !== null || wedgeCm !== null;
+		return closedFor(wanted, byHand, { ctx: here, clearances: data.clearances, substitutes: () => [], unmet, treatsBack: data.treatsBack });
 	});
 	const closedWhy = $derived([...new Set(closed.map(closedText))]);
 	const nobody = $derived(closed.some((c) => c.who === 'nobody'));
