@@ -101,7 +101,7 @@ rate('feet of a bridge', seconds((i) => bridgeFeet({ body, limits: bound(i) })),
 time('from a dial to a picture: verdict, demand, figure', seconds((i) => {
 	const s = ALL_STEPS[i % ALL_STEPS.length] as Step;
 	const ctx = { ...(wide[2] as FitContext) };
-	const setup = setupFor(s, fitStep(s, ctx));
+	const setup = setupFor(s, fitStep(s, ctx), ctx.body);
 	return [shortAt(s, ctx, setup), pictureOf(s, ctx, setup).at(1)];
 }), 50);
 const many = searchIndex(Array.from({ length: Math.ceil(1000 / ALL_STEPS.length) }, () => Object.values(FAMILIES)).flat());

@@ -117,7 +117,8 @@ export function clientOf(s: Spec): ClientRecord {
 		room: { furniture: { seats: [40, 45, 50], pads: [{ cm: 3, count: 2 }], wedges: [2, 4] }, weightsKg: [2, 4, 8, 16], equipment: EQUIPMENT.filter((e) => !s.lacks.includes(e)), delegations: [], own: [] },
 		families: FAMILIES
 	};
-	const solved = setupFor(step, fitStep(step, fitContextOf(base, TODAY, s.side)));
+	const ctx = fitContextOf(base, TODAY, s.side);
+	const solved = setupFor(step, fitStep(step, ctx), ctx.body);
 	const length = lengthIn(solved);
 	const setup = length === null ? solved : { ...solved, [length.of]: Math.max(2, length.value + s.off * length.harder * (NOTCH[length.unit] ?? 4)) };
 	const { target, start } = step.usualDose;

@@ -5,13 +5,14 @@ import { bandOfBody } from '#lib/core/posture/band.ts';
 import { bridge } from '#lib/core/posture/bridge.ts';
 import { heelRaise } from '#lib/core/posture/heel-raise.ts';
 import { hinge, type HingeClosure } from '#lib/core/posture/hinge.ts';
-import { bridgeFeet, deepestSled, highestStep, highestStepDown, lowestHandle, lowestSplitSquat, type MovementSolution } from '#lib/core/posture/inverse-movements.ts';
+import { bridgeFeet, deepestSled, highestStep, highestStepDown, lowestHandle, lowestSplitSquat, stepDownInBand, type MovementSolution } from '#lib/core/posture/inverse-movements.ts';
+import { postureInBand } from '#lib/core/posture/inverse-in-band.ts';
 import { kneeExtension } from '#lib/core/posture/knee-extension.ts';
 import { legPress } from '#lib/core/posture/leg-press.ts';
 import { dorsiflexionFromWall } from '#lib/core/posture/lunge-test.ts';
 import { TECHNIQUES } from '#lib/core/posture/problem.ts';
 import { splitSquat } from '#lib/core/posture/split-squat.ts';
-import { stepDown } from '#lib/core/posture/step-down.ts';
+import { asSquat, stepDown } from '#lib/core/posture/step-down.ts';
 import { stepUp } from '#lib/core/posture/step-up.ts';
 
 /** Only what was given: exact optional keys stay out when they were left out. */
@@ -34,8 +35,9 @@ export function answerMovement(input: MovementInput, bodyFrom: (b: BodyInput) =>
 			return stepUp({ ...given(rest), ...given(setup), body });
 		}
 		case 'step-down': {
-			const { setup, movement: _, ...rest } = input;
-			return stepDown({ ...given(rest), ...given(setup), body });
+			const { setup, movement: _, techniqueBand, ...rest } = input;
+			const problem = { ...given(rest), ...given(setup), body };
+			return techniqueBand === true ? postureInBand(asSquat(problem), [problem.limits ?? {}]) : stepDown(problem);
 		}
 		case 'split-squat': {
 			const { setup, movement: _, ...rest } = input;
@@ -76,8 +78,8 @@ function solverOf(input: MovementSolve): (body: Body) => MovementSolution {
 			return (body) => highestStep({ ...given(rest), ...given(setup), body });
 		}
 		case 'highest-step-down': {
-			const { setup = {}, solve: _, band: __, ...rest } = input;
-			return (body) => highestStepDown({ ...given(rest), ...given(setup), body });
+			const { setup = {}, solve: _, band: __, techniqueBand, ...rest } = input;
+			return (body) => (techniqueBand === true ? stepDownInBand : highestStepDown)({ ...given(rest), ...given(setup), body });
 		}
 		case 'lowest-handle': {
 			const { setup = {}, solve: _, band: __, load, ...rest } = input;

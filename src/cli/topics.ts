@@ -19,8 +19,9 @@ import { fitFamily } from '#lib/core/fit/fit.ts';
 import { buildSeat } from '#lib/core/fit/furniture.ts';
 import { bandOf } from '#lib/core/posture/band.ts';
 import { deepestSquat, heelWedge, lowestSeat, type Solution } from '#lib/core/posture/inverse.ts';
+import { postureInBand, seatInBand, squatInBand, wedgeInBand } from '#lib/core/posture/inverse-in-band.ts';
 import { posture } from '#lib/core/posture/posture.ts';
-import { TECHNIQUES, type Depth, type Stand } from '#lib/core/posture/problem.ts';
+import { TECHNIQUES, type Depth, type SquatProblem, type Stand } from '#lib/core/posture/problem.ts';
 import { measureInput } from '#lib/contract/measure.ts';
 import { changeText, decisionSentence, reasonText } from '#lib/wording/decision.ts';
 import { answerMeasure } from './measure.ts';
@@ -53,9 +54,10 @@ const isSquatSolve = (input: SetupInput): input is SquatSolve => (SOLVES as read
 
 function answerPosture(input: PostureInput): unknown {
 	if (!isSquat(input)) return answerMovement(input, bodyFrom);
-	const { body, setup, ...rest } = input;
+	const { body, setup, techniqueBand, ...rest } = input;
 	const { heelWedgeCm, toeOutDeg, cushionSinkCm, ...depth } = setup;
-	const p = posture({
+	const solve = techniqueBand === true ? (problem: SquatProblem) => postureInBand(problem, [problem.limits ?? {}]) : posture;
+	const p = solve({
 		...rest,
 		body: bodyFrom(body),
 		depth: depthFrom(depth),
@@ -67,18 +69,19 @@ function answerPosture(input: PostureInput): unknown {
 }
 
 function solveFor(input: SquatSolve): (stand: Stand) => Solution {
-	if (input.solve === 'lowest-seat') return lowestSeat;
-	if (input.solve === 'deepest-squat') return deepestSquat;
+	const inBand = input.techniqueBand === true;
+	if (input.solve === 'lowest-seat') return inBand ? seatInBand : lowestSeat;
+	if (input.solve === 'deepest-squat') return inBand ? squatInBand : deepestSquat;
 	const depth = input.setup;
 	const given = [depth?.thighDeg, depth?.kneeFlexionDeg, depth?.seatCm].filter((v) => v !== undefined).length;
 	if (depth === undefined || given !== 1)
 		throw new Refused({ code: 'depth-needed', path: 'setup', message: 'heel-wedge needs the depth to keep: exactly one of thighDeg, kneeFlexionDeg, seatCm.' });
-	return (stand) => heelWedge(stand, depthFrom(depth));
+	return (stand) => (inBand ? wedgeInBand : heelWedge)(stand, depthFrom(depth));
 }
 
 function answerSetup(input: SetupInput): unknown {
 	if (!isSquatSolve(input)) return answerMovementSetup(input, bodyFrom);
-	const { body, solve, setup = {}, band, furniture, movement, ...rest } = input;
+	const { body, solve, setup = {}, band, furniture, movement, techniqueBand: _, ...rest } = input;
 	const stand: Stand = {
 		...rest,
 		body: bodyFrom(body),

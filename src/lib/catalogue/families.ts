@@ -24,4 +24,4 @@ const BY_STEP: ReadonlyMap<string, { readonly family: ExerciseFamily; readonly s
 export const findStep = (id: string): { readonly family: ExerciseFamily; readonly step: Step } | undefined => BY_STEP.get(id);
 
 /** Catalogue version: raised whenever a step, gate or policy that ships changes; decisions record it. */
-export const CATALOGUE_VERSION = '2026.4';
+export const CATALOGUE_VERSION = '2026.5';

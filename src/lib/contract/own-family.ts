@@ -30,7 +30,7 @@ const posture = z.discriminatedUnion('movement', [
 	z.strictObject({ movement: z.literal('step-up'), stepCm: n(2, 60), load }),
 	z.strictObject({ movement: z.literal('step-down'), stepCm: n(2, 60), freeLegDeg: n(0, 45), heelWedgeCm: n(0, 10).exactOptional(), load }),
 	z.strictObject({ movement: z.literal('split-squat'), thighDeg: n(10, 130).exactOptional(), stride: n(0.2, 0.7).exactOptional(), frontElevationCm: n(0, 30).exactOptional(), load, technique }),
-	z.strictObject({ movement: z.literal('hinge'), handleCm: n(0, 110), close: z.union([z.strictObject({ kneeDeg: n(0, 120) }), z.strictObject({ shankDeg: n(-20, 45) }), z.strictObject({ leanDeg: n(0, 100) })]), bar: z.enum(['hang', 'midfoot']).exactOptional(), oneLeg: z.literal(true).exactOptional(), load }),
+	z.strictObject({ movement: z.literal('hinge'), handleCm: n(0, 110), scales: z.literal(true).exactOptional(), close: z.union([z.strictObject({ kneeDeg: n(0, 120) }), z.strictObject({ shankDeg: n(-20, 45) }), z.strictObject({ leanDeg: n(0, 100) })]), bar: z.enum(['hang', 'midfoot']).exactOptional(), oneLeg: z.literal(true).exactOptional(), load }),
 	z.strictObject({ movement: z.literal('bridge'), kneeDeg: n(10, 130), legs, shoulderCm: n(20, 60).exactOptional(), footCm: n(0, 60).exactOptional(), load }),
 	z.strictObject({ movement: z.literal('knee-extension'), fromDeg: n(0, 120), toDeg: n(0, 120), by: z.enum(['limb', 'cuff', 'machine']), load }),
 	z.strictObject({ movement: z.literal('leg-press'), sledCm: n(15, 100), railDeg: n(0, 60), backDeg: n(-10, 80), legs, load }),

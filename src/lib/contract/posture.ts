@@ -35,7 +35,11 @@ const stand = {
 	stance: z.enum(STANCES).exactOptional(),
 	load: load.exactOptional(),
 	limits: limitsSchema.exactOptional(),
-	marginDeg: z.number().min(0).max(30).exactOptional()
+	marginDeg: z.number().min(0).max(30).exactOptional(),
+	/** A technique as a band of shanks, the best of it taken, as fits and cards do; left out, as it is taught. */
+	techniqueBand: z.boolean().exactOptional(),
+	/** Both hands on something firm. */
+	hands: z.literal(true).exactOptional()
 };
 
 const surface = {
@@ -76,7 +80,7 @@ const ONE_CLOSURE = 'Give at most one of kneeBendDeg, shankDeg, leanDeg; left ou
 
 export const movementInputs = [
 	z.strictObject({ ...common, movement: z.literal('step-up'), setup: z.strictObject({ ...stepSetup, swingClearanceDeg: deg(0, 40).exactOptional() }) }),
-	z.strictObject({ ...common, movement: z.literal('step-down'), technique: stand.technique, arms: stand.arms, setup: z.strictObject({ ...stepSetup, ...downSetup }) }),
+	z.strictObject({ ...common, movement: z.literal('step-down'), technique: stand.technique, techniqueBand: stand.techniqueBand, arms: stand.arms, setup: z.strictObject({ ...stepSetup, ...downSetup }) }),
 	z.strictObject({ ...common, movement: z.literal('split-squat'), technique: stand.technique, rearLimits: limitsSchema.exactOptional(), eta: z.number().min(0).max(1).exactOptional(), setup: z.strictObject({ ...splitSetup, thighDeg: deg(0, 130).exactOptional() }) }),
 	z.strictObject({ ...common, movement: z.literal('hinge'), setup: z.strictObject({ handleCm: cm(0, 120), ...hingeClose }).refine(oneClosure, ONE_CLOSURE) }),
 	z.strictObject({ ...common, movement: z.literal('bridge'), setup: z.strictObject({ footDistCm: cm(20, 200).exactOptional(), kneeFlexionDeg: deg(5, 150).exactOptional(), ...bridgeSetup }) }),
@@ -116,7 +120,7 @@ export const setupInput = z.discriminatedUnion(
 	[
 		squatSolve,
 		z.strictObject({ ...common, band, solve: z.literal('highest-step'), setup: z.strictObject({ swingClearanceDeg: deg(0, 40).exactOptional() }).exactOptional() }),
-		z.strictObject({ ...common, band, solve: z.literal('highest-step-down'), technique: stand.technique, arms: stand.arms, setup: z.strictObject(downSetup).exactOptional() }),
+		z.strictObject({ ...common, band, solve: z.literal('highest-step-down'), technique: stand.technique, techniqueBand: stand.techniqueBand, arms: stand.arms, setup: z.strictObject(downSetup).exactOptional() }),
 		z.strictObject({ ...common, band, solve: z.literal('lowest-handle'), setup: z.strictObject(hingeClose).refine(oneClosure, ONE_CLOSURE).exactOptional() }),
 		z.strictObject({ ...common, band, solve: z.literal('deepest-sled'), setup: z.strictObject(pressSetup).exactOptional() }),
 		z.strictObject({ ...common, band, solve: z.literal('lowest-split'), technique: stand.technique, rearLimits: limitsSchema.exactOptional(), setup: z.strictObject(splitSetup).exactOptional() }),

@@ -5,18 +5,18 @@
 	import { askedBy, axesOf, errorOf, type JointMoments } from '#lib/core/fit/asked.ts';
 	import type { TechniqueRow, WedgeOption } from '#lib/core/fit/compare-techniques.ts';
 	import { lengthIn, type FitContext, type SolvedSetup } from '#lib/core/fit/context.ts';
-	import { limitsFor, shortAt, type StepFit } from '#lib/core/fit/fit.ts';
+	import { moreUprightDeg } from '#lib/core/fit/more-upright.ts';
+	import { boundsOf, limitsFor, shortAt, type StepFit } from '#lib/core/fit/fit.ts';
 	import { usableOf } from '#lib/core/fit/limits.ts';
 	import { buildSeat } from '#lib/core/fit/furniture.ts';
 	import { setupFor } from '#lib/core/fit/gentler.ts';
-	import { solverLimits } from '#lib/core/fit/solve.ts';
 	import { isSquatStep, techniqueFor } from '#lib/core/fit/squat-stand.ts';
 	import type { Band } from '#lib/core/posture/band.ts';
 	import { BRACE } from '#lib/catalogue/brace.ts';
 	import { AXIS_NAME, CHECK_NAME, JOINT_NAME, TECHNIQUE_NAME, sideWord } from '#lib/wording/names.ts';
 	import { missingText, positionsText } from '#lib/wording/fit.ts';
 	import { easedText, withheldText } from '#lib/wording/screening.ts';
-	import { HARDER_WORD, LENGTH_NAME, lengthValue, SOFTEN } from '#lib/wording/setup.ts';
+	import { HARDER_WORD, LENGTH_NAME, lengthValue, SOFTEN, uprightText } from '#lib/wording/setup.ts';
 	import MovingFigure from './MovingFigure.svelte';
 	import { movingOfStep } from './scene.ts';
 
@@ -51,10 +51,11 @@
 	let { prescribe, more, reach, dialled, dial, mirrored, mirrorIt, setup, wedge, frontOfKnee, brace, wedged, useWedge, family, step, fit, ctx, gates, band, techniques }: Props = $props();
 
 	const over = $derived(fit.limiting.filter((l) => l.short > 0));
-	const given = $derived(setup ?? setupFor(step, fit));
+	const given = $derived(setup ?? setupFor(step, fit, ctx.body));
 	const length = $derived(lengthIn(given));
 	const limiting = $derived([...new Set((over.length > 0 ? over : fit.limiting).map((l) => l.axis))] as Axis[]);
-	const asked = $derived(askedBy(step, ctx, given, solverLimits(limitsFor(step, ctx), step, ctx, true)));
+	const asked = $derived(askedBy(step, ctx, given, boundsOf(step, ctx)));
+	const upright = $derived(uprightText(moreUprightDeg(step, ctx, given)));
 	const moments = $derived<JointMoments>(asked.moments);
 	const picture = $derived(movingOfStep(step, ctx, given, limiting.slice(0, 1)));
 	const used = $derived(techniqueFor(step, ctx.technique, ctx.teach) ?? 'ordinary');
@@ -108,7 +109,7 @@
 	<h2>{step.title}</h2>
 	<p class="label">{step.what}</p>
 	{#if missing}<p class="mt-1 border-l-4 border-edge bg-sheet px-3 py-1.5">Not at hand: {missing}.</p>{/if}
-	{#if (asked.uncredited ?? 0) > 1}<p class="mt-1 text-sm" data-testid="upright">The ankle keeps the feet less far back than usual: shank more upright, a longer lean before rising; hands or a higher seat help. The knee bend this saves is not counted.</p>{/if}
+	{#if upright}<p class="mt-1 text-sm" data-testid="upright">{upright[0]?.toUpperCase()}{upright.slice(1)}: it spares knee or ankle and asks a longer lean. Show it: the numbers hold for this way only.</p>{/if}
 	{#if fit.onBed}<p class="label mt-1" data-testid="on-bed">On the bed or couch: nobody has to get down to the floor.</p>{/if}
 	{#if no}<p class="mt-1 border-l-4 border-caution bg-sheet px-3 py-1.5 text-caution">Not tolerated: {no}. Another way of the same purpose is below.</p>{/if}
 	{#if ask}<p class="mt-1 text-sm text-caution">Ask first: {ask}.</p>{/if}

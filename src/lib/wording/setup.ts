@@ -26,3 +26,6 @@ export const SOFTEN: Readonly<Record<Length, string>> = {
 	sledCm: 'stop the sled earlier if the pelvis lifts or it hurts',
 	feetCm: 'move the feet farther away if the knee hurts'
 };
+
+/** How the shins stand, where knee or ankle is spared by it: part of the set-up, for whoever does it. */
+export const uprightText = (deg: number): string => (deg > 1 ? `feet under the knees, shins ${deg}° more upright than taught` : '');

@@ -8,7 +8,7 @@ import { dayNumber, type Day } from '../base/calendar-day.ts';
 import type { Axis } from '../body/axis.ts';
 import type { RangeEvidence } from '../client/envelope.ts';
 import type { Step } from '../exercise/family.ts';
-import { askedBy, errorOf } from '../fit/asked.ts';
+import { askedBy, errorOf, leastAsked } from '../fit/asked.ts';
 import { lengthIn, type FitContext, type Observed, type SolvedSetup } from '../fit/context.ts';
 import { techniqueFor } from '../fit/squat-stand.ts';
 import type { Morning, Region, Session } from '../session/record.ts';
@@ -38,7 +38,7 @@ const REGION_AXIS: Readonly<Record<string, Axis>> = { knee: 'kneeFlexion', hip: 
 /** The axis a region's pain speaks of; the knee's where a region has none of its own. */
 export const axisOfRegion = (region: Region): Axis => REGION_AXIS[region.split('-')[0] as string] ?? 'kneeFlexion';
 
-/** Degrees a set-up asks on the axis of a region; undefined where it asks nothing of it. */
+/** Degrees a set-up asks on the axis of a region, as it is taught; undefined where it asks nothing of it. */
 export const demandOn = (region: Region, step: Step, setup: SolvedSetup | null, ctx: FitContext): number | undefined => askedBy(step, ctx, setup).demand[axisOfRegion(region)];
 
 /** Was the next morning settled, with swelling asked and none? */
@@ -58,7 +58,8 @@ export function rangeEvidence(work: readonly LoggedWork[], facts: LogFacts): rea
 	const after = settledAfter(facts);
 	return work.flatMap((w): RangeEvidence[] => {
 		const axis = axisOfRegion(w.region);
-		const demand = demandOn(w.region, w.step, w.setup, facts.ctx);
+		// Nobody saw the shank: a set-up shows no more than the most sparing way of it.
+		const demand = leastAsked(w.step, facts.ctx, w.setup)[axis];
 		if (demand === undefined) return [];
 		const evidence = {
 			axis,

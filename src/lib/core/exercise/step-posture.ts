@@ -51,6 +51,8 @@ export interface HingePosture {
 	readonly movement: 'hinge';
 	/** Height of the handle, or of the hands where nothing is held, cm. */
 	readonly handleCm: number;
+	/** The height is a place on the body (mid-thigh, knee, shin), given for a stature of 170 cm. */
+	readonly scales?: true;
 	readonly close: HingeClosure;
 	readonly bar?: 'hang' | 'midfoot';
 	readonly oneLeg?: true;

@@ -2,7 +2,7 @@
  * What a step asks of a body in a set-up, whatever its movement: degrees by axis of the working leg and of the other, relative moments,
  * and whether the pose stands at all. One table over the movements; the models are in `posture`.
  */
-import { AXES, MODEL_ERROR, type Axis, type Side } from '../body/axis.ts';
+import { AXES, MODEL_ERROR, type Axis } from '../body/axis.ts';
 import { unreachable } from '../base/result.ts';
 import type { Needs, Step } from '../exercise/family.ts';
 import type { StepPosture } from '../exercise/step-posture.ts';
@@ -12,7 +12,7 @@ import { heelRaise } from '../posture/heel-raise.ts';
 import { hinge } from '../posture/hinge.ts';
 import { kneeExtension } from '../posture/knee-extension.ts';
 import { legPress } from '../posture/leg-press.ts';
-import { postureInShort } from '../posture/posture.ts';
+import { leastInBand, shortInBand } from '../posture/inverse-in-band.ts';
 import type { CheckId, Limits, SquatProblem } from '../posture/problem.ts';
 import { splitSquat, type SplitSquatProblem } from '../posture/split-squat.ts';
 import { asSquat, type StepDownProblem } from '../posture/step-down.ts';
@@ -20,8 +20,9 @@ import { stepUp } from '../posture/step-up.ts';
 import type { Demand, MovementCheckId } from '../posture/verdict.ts';
 import { asksOfPoses, leastKneeOfPoses } from '../figure/key-pose.ts';
 import type { FitContext, SolvedSetup } from './context.ts';
-import { axisLimit, type WorkKind } from './limits.ts';
-import { ankleCap, depthFor, isSquatStep, standAt, techniqueFor, uprightBy } from './squat-stand.ts';
+import { firstWay } from './lunge-ways.ts';
+import { handleFor } from './usual-setup.ts';
+import { ankleCap, depthFor, isSquatStep, standAt, techniqueFor } from './squat-stand.ts';
 
 export interface JointMoments {
 	readonly knee?: number;
@@ -31,8 +32,6 @@ export interface JointMoments {
 }
 
 export interface Asked {
-	/** Knee bend that a stiff ankle saves and that is not credited, degrees. */
-	readonly uncredited?: number;
 	/** Of the working leg, or of both. */
 	readonly demand: Demand;
 	/** Of the other leg, where the legs do different things. */
@@ -119,53 +118,19 @@ export function leastKneeOf(step: Step): number {
 export const errorOf = (axis: Axis, step: Step, ctx: FitContext): number =>
 	axis === 'thighTrunkFlexion' && step.posture.movement === 'sit-to-stand' && techniqueFor(step, ctx.technique, ctx.teach) === undefined ? 9 : MODEL_ERROR[axis];
 
-/**
- * Heel heights of the rear foot that are tried, degrees, the usual one first: below the last the foot is flat. The same few for everybody, so that
- * what holds with stiff toes holds with free ones too. @source common-practice
- */
-const PITCHES = [60, 55, 50, 45] as const;
-const STANDING: WorkKind = { loaded: false, openChain: false, weightBearing: true };
-const pitchesKnown = new WeakMap<FitContext, readonly number[]>();
-
-/** Those of them that the toes of the side behind allow; the lowest where none does. */
-export function rearPitches(ctx: FitContext): readonly number[] {
-	if (ctx.rearPitchDeg !== undefined) return [ctx.rearPitchDeg];
-	const found = pitchesKnown.get(ctx);
-	if (found !== undefined) return found;
-	const behind: readonly Side[] = ctx.side === undefined ? ['left', 'right'] : [ctx.side === 'left' ? 'right' : 'left'];
-	const most = Math.min(
-		...behind.map((side) => {
-			const l = axisLimit('bigToeExtension', side, ctx.envelope, ctx.protocolLimits ?? [], ctx.rules, ctx.today, STANDING);
-			return Math.min(l.kind === 'known' ? l.limit - l.margin : Infinity, (l.allowed?.maxDeg ?? Infinity) - MODEL_ERROR.bigToeExtension);
-		})
-	);
-	const allowed = PITCHES.filter((p) => p <= most + 1e-9);
-	const pitches = allowed.length === 0 ? PITCHES.slice(-1) : allowed;
-	pitchesKnown.set(ctx, pitches);
-	return pitches;
-}
-
-const pitched = new WeakMap<FitContext, Map<number, FitContext>>();
-
-/** The same context with the rear heel at one height; the same object each time. */
-export function atPitch(ctx: FitContext, rearPitchDeg: number): FitContext {
-	const known = pitched.get(ctx) ?? new Map<number, FitContext>();
-	pitched.set(ctx, known);
-	const found = known.get(rearPitchDeg) ?? { ...ctx, rearPitchDeg };
-	known.set(rearPitchDeg, found);
-	return found;
-}
-
 /** The split squat of a step in a set-up. */
 export function splitOf(step: Step, ctx: FitContext, setup: SolvedSetup | null, limits: Limits): SplitSquatProblem {
 	const p = step.posture;
 	if (p.movement !== 'split-squat') throw new Error(`${step.id} is no split squat`);
 	const thighDeg = setup?.thighDeg ?? p.thighDeg;
+	const technique = techniqueFor(step, ctx.technique, ctx.teach) ?? 'parallel';
+	const way = ctx.lunge ?? firstWay(ctx, technique);
 	return {
 		body: ctx.body,
-		technique: techniqueFor(step, ctx.technique, ctx.teach) ?? 'parallel',
+		technique,
 		limits,
-		rearPitchDeg: rearPitches(ctx)[0] ?? PITCHES[0],
+		rearPitchDeg: way.rearPitchDeg,
+		shankDeg: way.frontShankDeg,
 		...(thighDeg === undefined ? {} : { thighDeg }),
 		...(p.stride === undefined ? {} : { strideCm: 100 * p.stride * ctx.body.heightM }),
 		...(p.frontElevationCm === undefined ? {} : { frontElevationCm: p.frontElevationCm }),
@@ -174,7 +139,7 @@ export function splitOf(step: Step, ctx: FitContext, setup: SolvedSetup | null, 
 }
 
 /** The step-down of a step in a set-up. */
-export function stepDownOf(step: Step, ctx: FitContext, setup: SolvedSetup | null, limits: Limits): StepDownProblem {
+export function stepDownOf(step: Step, ctx: FitContext, setup: SolvedSetup | null): StepDownProblem {
 	const p = step.posture;
 	if (p.movement !== 'step-down') throw new Error(`${step.id} is no step-down`);
 	return {
@@ -182,7 +147,6 @@ export function stepDownOf(step: Step, ctx: FitContext, setup: SolvedSetup | nul
 		stepCm: setup?.stepCm ?? p.stepCm,
 		technique: techniqueFor(step, ctx.technique, ctx.teach) ?? 'parallel',
 		freeLegDeg: p.freeLegDeg,
-		limits,
 		...(p.heelWedgeCm === undefined ? {} : { heelWedgeCm: p.heelWedgeCm }),
 		...(p.load === undefined ? {} : { load: p.load })
 	};
@@ -197,8 +161,8 @@ const asked = (demand: Demand, moments: JointMoments, checks: readonly { readonl
 	return { demand, other, moments, stands: failing.length === 0, failing };
 };
 
-function askedOfSquat(problem: SquatProblem): Asked {
-	const { angles, moments, failing } = postureInShort(problem);
+function askedOfSquat(problem: SquatProblem, bounds: readonly Limits[]): Asked {
+	const { angles, moments, failing } = shortInBand(problem, bounds);
 	const { kneeFlexion, thighTrunkFlexion, weightBearingDorsiflexion } = angles;
 	return { demand: { kneeFlexion, thighTrunkFlexion, weightBearingDorsiflexion }, other: null, moments: { knee: moments.kneePerLeg, hip: moments.hipPerLeg, back: moments.lumbosacral }, stands: failing.length === 0, failing };
 }
@@ -206,16 +170,15 @@ function askedOfSquat(problem: SquatProblem): Asked {
 const NO_MOMENTS: JointMoments = {};
 const NOTHING: readonly (CheckId | MovementCheckId)[] = [];
 
-/** Asks the model. `limits` only steer techniques that spend the ankle; they are judged by the caller. */
-export function askedBy(step: Step, ctx: FitContext, setup: SolvedSetup | null, limits: Limits = {}): Asked {
+/**
+ * Asks the model. `bounds`, strictest first, only steer how a technique is done: the first inside which it can be decides. They are judged by
+ * the caller. Left out, the technique is done as it is taught.
+ */
+export function askedBy(step: Step, ctx: FitContext, setup: SolvedSetup | null, bounds: readonly Limits[] = []): Asked {
 	const p = step.posture;
 	const { body } = ctx;
 	if (step.needs !== undefined) return { demand: step.needs.working, other: step.needs.other, moments: NO_MOMENTS, stands: true, failing: NOTHING };
-	if (isSquatStep(step)) {
-		const problem = { ...standAt(step, ctx, setup), depth: depthFor(step, setup), limits: ankleCap(limits) };
-		const uncredited = uprightBy(problem);
-		return uncredited > 0 ? { ...askedOfSquat(problem), uncredited } : askedOfSquat(problem);
-	}
+	if (isSquatStep(step)) return askedOfSquat({ ...standAt(step, ctx, setup), depth: depthFor(step, setup) }, bounds);
 	if (isSquat(p)) throw new Error('unreachable: a squat posture is a squat step');
 	switch (p.movement) {
 		case 'step-up': {
@@ -223,13 +186,13 @@ export function askedBy(step: Step, ctx: FitContext, setup: SolvedSetup | null, 
 			return asked(q.demand, { knee: q.moments.kneePerLeg, hip: q.moments.hipPerLeg, back: q.moments.lumbosacral }, q.checks);
 		}
 		case 'step-down':
-			return askedOfSquat(asSquat(stepDownOf(step, ctx, setup, ankleCap(limits))));
+			return askedOfSquat(asSquat(stepDownOf(step, ctx, setup)), bounds);
 		case 'split-squat': {
-			const q = splitSquat(splitOf(step, ctx, setup, ankleCap(limits)));
+			const q = splitSquat(splitOf(step, ctx, setup, ankleCap(bounds[0] ?? {})));
 			return asked(q.demand, { knee: q.moments.kneePerLeg, hip: q.moments.hipPerLeg, back: q.moments.lumbosacral }, q.checks, q.rearDemand);
 		}
 		case 'hinge': {
-			const q = hinge({ body, handleCm: setup?.handleCm ?? p.handleCm, close: p.close, loadKg: p.load?.kg ?? 0, ...(p.bar === undefined ? {} : { bar: p.bar }), ...(p.oneLeg === true ? { oneLeg: true } : {}) });
+			const q = hinge({ body, handleCm: setup?.handleCm ?? handleFor(p, body), close: p.close, loadKg: p.load?.kg ?? 0, ...(p.bar === undefined ? {} : { bar: p.bar }), ...(p.oneLeg === true ? { oneLeg: true } : {}) });
 			const { kneeFlexion, thighTrunkFlexion } = q.angles;
 			return asked({ kneeFlexion, thighTrunkFlexion, straightLegRaise: q.hamstring }, { knee: q.moments.kneePerLeg, hip: q.moments.hipPerLeg, back: q.moments.lumbosacral }, q.checks);
 		}
@@ -256,4 +219,11 @@ export function askedBy(step: Step, ctx: FitContext, setup: SolvedSetup | null, 
 		default:
 			return unreachable(p);
 	}
+}
+
+/** The least a set-up can have asked of whoever did it, degrees by axis: where a technique leaves room, the gentlest way for each axis. For evidence. */
+export function leastAsked(step: Step, ctx: FitContext, setup: SolvedSetup | null): Demand {
+	const taught = askedBy(step, ctx, setup).demand;
+	const problem = isSquatStep(step) ? { ...standAt(step, ctx, setup), depth: depthFor(step, setup) } : step.posture.movement === 'step-down' ? asSquat(stepDownOf(step, ctx, setup)) : null;
+	return problem === null ? taught : (leastInBand(problem) ?? taught);
 }

@@ -3,9 +3,9 @@
  * same set-up asks of knee and hip. Technique only moves load between the joints; depth, load and thigh length set the sum.
  */
 import { bandOf, bandOfBody, type Band } from '../posture/band.ts';
-import { deepestSquat, deepestSquatDeg, heelWedge, lowestSeat, lowestSeatCm, type Solution } from '../posture/inverse.ts';
+import type { Solution } from '../posture/inverse.ts';
+import { deepestSquatInBand, lowestSeatInBand, postureInBand, seatInBand, squatInBand, heelWedgeInBand } from '../posture/inverse-in-band.ts';
 import { lowestSplitSquat, type MovementSolution } from '../posture/inverse-movements.ts';
-import { posture } from '../posture/posture.ts';
 import { TECHNIQUES, type Stand, type Technique } from '../posture/problem.ts';
 import { splitSquat } from '../posture/split-squat.ts';
 import { isMainAxis } from '../body/axis.ts';
@@ -13,9 +13,9 @@ import type { Step } from '../exercise/family.ts';
 import { lengthOf } from '../exercise/step-posture.ts';
 import { splitOf, type JointMoments } from './asked.ts';
 import { lengthIn, type FitContext, type SolvedSetup } from './context.ts';
-import { bothLimits, limitsFor } from './fit.ts';
-import { solverLimits, solveSetup } from './solve.ts';
-import { ankleCap, depthFor, isSquatStep, standOf, techniqueFor, within, type SquatStep } from './squat-stand.ts';
+import { bothLimits, boundsOf, limitsFor } from './fit.ts';
+import { asFarAsHolds, solverLimits } from './solve.ts';
+import { ankleCap, depthFor, isSquatStep, standOf, techniqueFor, type SquatStep } from './squat-stand.ts';
 
 export interface TechniqueRow {
 	readonly technique: Technique | 'ordinary';
@@ -33,8 +33,7 @@ const withTechnique = (stand: Stand, technique: Technique | 'ordinary'): Stand =
 	return technique === 'ordinary' ? { ...rest, movement: 'sit-to-stand' } : { ...rest, technique };
 };
 
-const margined = (step: SquatStep, ctx: FitContext, stand: Stand): Stand => within(stand, squatLimits(step, ctx));
-const squatLimits = (step: Step, ctx: FitContext) => solverLimits(limitsFor(step, ctx), step, ctx, false);
+const margined = (step: SquatStep, ctx: FitContext, stand: Stand): Stand => ({ ...stand, limits: solverLimits(limitsFor(step, ctx), step, ctx, false) });
 
 /** All four techniques, and the ordinary rise first where the step has a seat; none where the movement knows no technique. */
 export function compareTechniques(step: Step, ctx: FitContext, setup: SolvedSetup | null): readonly TechniqueRow[] {
@@ -48,8 +47,8 @@ function squatRows(step: SquatStep, ctx: FitContext, setup: SolvedSetup | null):
 	const rows: readonly (Technique | 'ordinary')[] = seat && step.posture.stance !== 'one' ? ['ordinary', ...TECHNIQUES] : TECHNIQUES;
 	return rows.map((technique) => {
 		const stand = margined(step, ctx, withTechnique(standOf(step, ctx), technique));
-		const solved: Solution = seat ? lowestSeat(stand) : deepestSquat(stand);
-		const at = posture({ ...stand, depth: depthFor(step, setup), limits: ankleCap(stand.limits ?? {}) });
+		const solved: Solution = seat ? seatInBand(stand) : squatInBand(stand);
+		const at = postureInBand({ ...stand, depth: depthFor(step, setup) }, boundsOf(step, ctx));
 		return {
 			technique,
 			reach: solved.status === 'never-feasible' ? null : solved.value,
@@ -75,7 +74,7 @@ export function setupBand(step: Step, ctx: FitContext, samples = 200): Band | nu
 	if (!isMeasured(step, ctx)) return null;
 	if (isSquatStep(step)) {
 		const stand = margined(step, ctx, standOf(step, ctx));
-		return bandOf(stand, step.posture.adjust === 'seat' ? lowestSeatCm : deepestSquatDeg, samples);
+		return bandOf(stand, step.posture.adjust === 'seat' ? (s) => lowestSeatInBand(s) : (s) => deepestSquatInBand(s), samples);
 	}
 	if (lengthOf(step.posture) === null) return null;
 	const { furniture: _, ...bare } = ctx;
@@ -83,8 +82,7 @@ export function setupBand(step: Step, ctx: FitContext, samples = 200): Band | nu
 	const open = asFarAsItGoes(step);
 	return bandOfBody(ctx.body, { step: step.id, limits: limitsFor(step, ctx) }, (body) => {
 		const varied = { ...bare, body };
-		const found = solveSetup(open, varied, bothLimits(open, varied));
-		return lengthIn(found?.setup)?.value ?? NaN;
+		return lengthIn(asFarAsHolds(open, varied, bothLimits(open, varied)))?.value ?? NaN;
 	}, samples);
 }
 
@@ -120,7 +118,7 @@ export function reachOf(step: Step, ctx: FitContext): { readonly value: number; 
 	}
 	const { furniture: _, ...bare } = ctx;
 	const open = asFarAsItGoes(step);
-	const length = lengthIn(solveSetup(open, bare, bothLimits(open, bare))?.setup);
+	const length = lengthIn(asFarAsHolds(open, bare, bothLimits(open, bare)));
 	return length === null ? null : { value: length.value, unit: length.unit };
 }
 
@@ -138,8 +136,8 @@ export function wedgeOption(step: Step, ctx: FitContext): WedgeOption | null {
 	const { posture: p } = step;
 	if (p.adjust !== 'depth' || p.heelWedgeCm !== undefined) return null;
 	const stand = margined(step, ctx, standOf(step, ctx));
-	const solved = heelWedge(stand, p.depth);
-	if (solved.status !== 'limited') return null;
-	const have = (ctx.furniture?.wedges ?? []).filter((cm) => cm >= solved.value - 1e-6).sort((a, b) => a - b)[0];
-	return { neededCm: solved.value, band: bandOf(stand, (s) => heelWedge(s, p.depth).value, 60), haveCm: have ?? null };
+	const neededCm = heelWedgeInBand(stand, p.depth);
+	if (!(neededCm > 0)) return null;
+	const have = (ctx.furniture?.wedges ?? []).filter((cm) => cm >= neededCm - 1e-6).sort((a, b) => a - b)[0];
+	return { neededCm, band: bandOf(stand, (s) => heelWedgeInBand(s, p.depth), 60), haveCm: have ?? null };
 }

@@ -40,6 +40,12 @@ export interface Observed {
 
 export type Tolerance = 'yes' | 'no' | 'unknown';
 
+/** Heel height of the rear foot and lean of the front shank, degrees. */
+export interface LungeWay {
+	readonly rearPitchDeg: number;
+	readonly frontShankDeg: number;
+}
+
 export interface FitContext {
 	readonly body: Body;
 	/** The technique being taught; undefined is the ordinary rise for seats and parallel for squats. */
@@ -62,8 +68,8 @@ export interface FitContext {
 	readonly noWeight?: readonly Side[];
 	readonly partialWeight?: readonly Side[];
 	readonly highestLoadKg?: number;
-	/** Heel height of the rear foot of a lunge, degrees; left out, whichever of those the toes allow serves best. */
-	readonly rearPitchDeg?: number;
+	/** How a lunge is done; left out, whichever way toes and ankle allow serves best. */
+	readonly lunge?: LungeWay;
 	/** The technique is being taught, so that even daily seats are done in it. */
 	readonly teach?: boolean;
 	/** What is at hand; left out, equipment is not asked about. */

@@ -93,7 +93,7 @@ describe('every step', () => {
 	it('tags and asks agree: what bends the toes is tagged, and asks them', () => {
 		const ctx = context();
 		for (const s of STEPS) {
-			const asked = askedBy(s, ctx, setupFor(s, fitStep(s, ctx)));
+			const asked = askedBy(s, ctx, setupFor(s, fitStep(s, ctx), ctx.body));
 			const toes = Math.max(asked.demand.bigToeExtension ?? 0, asked.other?.bigToeExtension ?? 0);
 			expect(s.tags.includes('toes-bent'), s.id).toBe(toes > 15);
 		}
@@ -130,7 +130,7 @@ describe('for any client', () => {
 	it('one notch gentler asks no more of the joint it is meant for', () => {
 		const ctx = context({}, { furniture: { seats: [42, 46, 52], pads: [{ cm: 3, count: 3 }] } });
 		for (const s of STEPS) {
-			const setup = setupFor(s, fitStep(s, ctx));
+			const setup = setupFor(s, fitStep(s, ctx), ctx.body);
 			const length = lengthIn(setup);
 			if (length === null) continue;
 			const notch = gentlerNotches(setup, undefined, ctx)[0];

@@ -14,11 +14,13 @@ import { POSITIONS, type Equipment, type ExerciseFamily, type Position, type Ste
 import { isOneSided } from '../exercise/step-posture.ts';
 import type { Limits } from '../posture/problem.ts';
 import type { Demand } from '../posture/verdict.ts';
-import { askedBy, atPitch, axesOf, errorOf, leastKneeOf, PELVIS_GIVES, rearPitches, type Asked } from './asked.ts';
-import { lengthIn, type FitContext, type SolvedSetup } from './context.ts';
+import { askedBy, axesOf, errorOf, leastKneeOf, PELVIS_GIVES, type Asked } from './asked.ts';
+import { lengthIn, type FitContext, type LungeWay, type SolvedSetup } from './context.ts';
 import { allowedOn, axisLimit, type AxisLimit, type WorkKind } from './limits.ts';
+import { inWay, lungeWays } from './lunge-ways.ts';
 import { solverLimits, solveSetup, type BothLimits, type Once } from './solve.ts';
-import { isSquatStep } from './squat-stand.ts';
+import { techniqueFor } from './squat-stand.ts';
+import { usualLength } from './usual-setup.ts';
 
 export const VERDICTS = ['fits', 'set-up', 'watch', 'blocked', 'unmeasured'] as const;
 export type Verdict = (typeof VERDICTS)[number];
@@ -78,12 +80,11 @@ function ask(step: Step, axis: Axis, demand: number, rear: boolean, limit: AxisL
 }
 
 /** Which side works and which helps: with a side given, that one; else each side must be able to do both. */
-function asksOf(step: Step, ctx: FitContext, { demand, other, uncredited = 0 }: Asked): readonly Ask[] {
+function asksOf(step: Step, ctx: FitContext, { demand, other }: Asked): readonly Ask[] {
 	const out: Ask[] = [];
 	const oneSided = ctx.side !== undefined && apart(step);
 	for (const axis of axesOf(step)) {
-		const shown = demand[axis];
-		const working = shown === undefined || axis !== 'kneeFlexion' ? shown : shown + uncredited;
+		const working = demand[axis];
 		const helping = other?.[axis];
 		if (oneSided) {
 			const side = ctx.side as Side;
@@ -148,6 +149,11 @@ export function bothLimits(step: Step, ctx: FitContext): BothLimits {
 /** The limits of all axes and of the sides a step works on. */
 export const limitsFor = (step: Step, ctx: FitContext): readonly AxisLimit[] => bothLimits(step, ctx).working;
 
+/** What a step is asked inside, strictest first: with the model's error kept free, then without. */
+export function boundsOf(step: Step, ctx: FitContext, { working }: BothLimits = bothLimits(step, ctx)): readonly [Limits, Limits] {
+	return [solverLimits(working, step, ctx, true), solverLimits(working, step, ctx, false)];
+}
+
 /**
  * Where an ask comes closer to a limit than the model's own error, or goes past it; worst first. Against a protocol the error comes off
  * before, so that what is close to it is past it already.
@@ -201,32 +207,13 @@ function tooStraight(step: Step, ctx: FitContext): Limiting[] {
 /** Seen doing it, at least as hard a set-up, recently enough: the latest such day. */
 function seenDoing(step: Step, ctx: FitContext): Day | null {
 	if (ctx.observed === undefined || ctx.observed.length === 0) return null;
-	const own = nominalLength(step);
+	const own = usualLength(step, ctx.body);
 	const days = ctx.observed.filter((o) => {
 		if (o.step !== step.id || daysBetween(o.date, ctx.today) > ctx.rules.staleDays) return false;
 		const done = lengthIn(o.setup);
 		return done === null || own === null || (done.value - own) * done.harder >= 0;
 	});
 	return days.reduce<Day | null>((m, o) => (m === null || o.date > m ? o.date : m), null);
-}
-
-/** The step's own length as it is usually given; null where it has none, or goes as far as it goes. */
-export function nominalLength(step: Step): number | null {
-	const p = step.posture;
-	if (isSquatStep(step)) return 'seatCm' in step.posture.depth ? step.posture.depth.seatCm : 'thighDeg' in step.posture.depth ? step.posture.depth.thighDeg : null;
-	switch (p.movement) {
-		case 'step-up':
-		case 'step-down':
-			return p.stepCm;
-		case 'split-squat':
-			return p.thighDeg ?? null;
-		case 'hinge':
-			return p.handleCm;
-		case 'leg-press':
-			return p.sledCm;
-		default:
-			return null;
-	}
 }
 
 const NONE: readonly Withheld[] = [];
@@ -298,13 +285,24 @@ function positionsFor(step: Step, ctx: FitContext): StepFit['positions'] {
 
 const RANK: Readonly<Record<Verdict, number>> = { blocked: 0, unmeasured: 1, 'set-up': 2, watch: 3, fits: 4 };
 
-/** Fits one step; a lunge with the rear heel at the first height that serves it best. */
+/** The lunge ways of a step; null for a step that is no lunge, or whose way is given. */
+const waysOf = (step: Step, ctx: FitContext): readonly LungeWay[] | null => (step.posture.movement !== 'split-squat' || ctx.lunge !== undefined ? null : lungeWays(ctx, techniqueFor(step, ctx.technique, ctx.teach) ?? 'parallel'));
+
+/** Is the first of two fits of one step the better one: by verdict, then by the harder set-up? */
+function serves(a: StepFit, b: StepFit): boolean {
+	if (RANK[a.verdict] !== RANK[b.verdict]) return RANK[a.verdict] > RANK[b.verdict];
+	const [x, y] = [lengthIn(a.setup), lengthIn(b.setup)];
+	return x !== null && y !== null && (x.value - y.value) * x.harder > 0;
+}
+
+/** Fits one step; a lunge in the first way that serves it best. */
 export function fitStep(step: Step, ctx: FitContext, once?: Once): StepFit {
-	if (step.posture.movement !== 'split-squat' || ctx.rearPitchDeg !== undefined) return fitOne(step, ctx, once);
+	const ways = waysOf(step, ctx);
+	if (ways === null) return fitOne(step, ctx, once);
 	let best: StepFit | undefined;
-	for (const pitch of rearPitches(ctx)) {
-		const fit = fitOne(step, atPitch(ctx, pitch), once);
-		if (best === undefined || RANK[fit.verdict] > RANK[best.verdict]) best = fit;
+	for (const way of ways) {
+		const fit = fitOne(step, inWay(ctx, way), once);
+		if (best === undefined || serves(fit, best)) best = fit;
 		if (best.verdict === 'fits' || best.withheld.length > 0 || best.missing.length > 0) break;
 	}
 	return best ?? fitOne(step, ctx, once);
@@ -312,7 +310,7 @@ export function fitStep(step: Step, ctx: FitContext, once?: Once): StepFit {
 
 function fitOne(step: Step, ctx: FitContext, once?: Once): StepFit {
 	const limits = bothLimits(step, ctx);
-	const nominal = askedBy(step, ctx, null, solverLimits(limits.working, step, ctx, true));
+	const nominal = askedBy(step, ctx, null, boundsOf(step, ctx, limits));
 	const asks = asksOf(step, ctx, nominal);
 	const close = shortages(step, ctx, asks);
 	const over = close.length === 0 ? close : close.filter((l) => l.short > 1e-6);
@@ -340,12 +338,12 @@ function fitOne(step: Step, ctx: FitContext, once?: Once): StepFit {
 	const found = solveSetup(step, ctx, limits, once);
 	const worst = over[0];
 	const unlock = worst === undefined ? null : { axis: worst.axis, side: worst.side, toDeg: worst.limit + worst.short };
-	const solved = found === null ? null : askedBy(step, ctx, found.setup, found.limits);
+	const solved = found === null ? null : askedBy(step, ctx, found, boundsOf(step, ctx, limits));
 	// A length can answer for its own ranges only: where another is short (toes, hip back), no depth helps.
-	const helps = found !== null && solved !== null && shortages(step, ctx, asksOf(step, ctx, solved)).every((l) => l.short <= ROUNDING);
+	const helps = found !== null && solved !== null && solved.stands && shortages(step, ctx, asksOf(step, ctx, solved)).every((l) => l.short <= 1e-5);
 	if (!helps) return answer('blocked', over, unlock, null, null);
 	if (measure.length > 0) return answer('unmeasured', over, { measure }, null, null);
-	return answer('set-up', over, unlock, found.setup, whole(solved));
+	return answer('set-up', over, unlock, found, whole(solved));
 }
 
 /**
@@ -353,10 +351,11 @@ function fitOne(step: Step, ctx: FitContext, once?: Once): StepFit {
  * somebody chose rather than the solver.
  */
 export function shortAt(step: Step, ctx: FitContext, setup: SolvedSetup | null): readonly Limiting[] {
-	if (step.posture.movement !== 'split-squat' || ctx.rearPitchDeg !== undefined) return shortOne(step, ctx, setup);
+	const ways = waysOf(step, ctx);
+	if (ways === null) return shortOne(step, ctx, setup);
 	let least: readonly Limiting[] | undefined;
-	for (const pitch of rearPitches(ctx)) {
-		const short = shortOne(step, atPitch(ctx, pitch), setup);
+	for (const way of ways) {
+		const short = shortOne(step, inWay(ctx, way), setup);
 		if (short.length === 0) return short;
 		if (least === undefined || (short[0]?.short ?? 0) < (least[0]?.short ?? 0)) least = short;
 	}
@@ -364,7 +363,7 @@ export function shortAt(step: Step, ctx: FitContext, setup: SolvedSetup | null):
 }
 
 function shortOne(step: Step, ctx: FitContext, setup: SolvedSetup | null): readonly Limiting[] {
-	const asked = askedBy(step, ctx, setup, solverLimits(limitsFor(step, ctx), step, ctx, false));
+	const asked = askedBy(step, ctx, setup, boundsOf(step, ctx));
 	return shortages(step, ctx, asksOf(step, ctx, asked)).filter((l) => l.short > ROUNDING);
 }
 

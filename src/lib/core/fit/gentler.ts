@@ -2,11 +2,13 @@
  * One notch gentler on the length of a step as it is set up: the seat up by what the room can build, the squat shallower, the step
  * lower, the handle higher, the sled or the feet farther; or the easier step. @source common-practice the size of a notch
  */
+import type { Body } from '../body/body.ts';
 import type { Step } from '../exercise/family.ts';
 import type { Dial } from '../exercise/dial.ts';
 import { lengthIn, type FitContext, type Length, type SolvedSetup } from './context.ts';
 import { fitStep, type StepFit } from './fit.ts';
 import { buildSeat } from './furniture.ts';
+import { usualSetup } from './usual-setup.ts';
 
 export interface GentlerNotch {
 	readonly dial: Dial;
@@ -25,28 +27,8 @@ const NOTCH: Readonly<Record<Length, { readonly by: number; readonly dial: Dial;
 	feetCm: { by: 8, dial: 'surface', last: 160 }
 };
 
-/** The set-up a step is given in: as solved, else as it stands. */
-export function setupFor(step: Step, fit: StepFit): SolvedSetup {
-	if (fit.setup !== null) return fit.setup;
-	const p = step.posture;
-	switch (p.movement) {
-		case 'squat':
-		case 'sit-to-stand':
-			return { ...('seatCm' in p.depth ? { seatCm: p.depth.seatCm } : 'thighDeg' in p.depth ? { thighDeg: p.depth.thighDeg } : {}), ...(p.heelWedgeCm === undefined ? {} : { heelWedgeCm: p.heelWedgeCm }) };
-		case 'step-up':
-			return { stepCm: p.stepCm };
-		case 'step-down':
-			return { stepCm: p.stepCm, ...(p.heelWedgeCm === undefined ? {} : { heelWedgeCm: p.heelWedgeCm }) };
-		case 'split-squat':
-			return p.thighDeg === undefined ? {} : { thighDeg: p.thighDeg };
-		case 'hinge':
-			return { handleCm: p.handleCm };
-		case 'leg-press':
-			return { sledCm: p.sledCm };
-		default:
-			return {};
-	}
-}
+/** The set-up a step is given in: as solved, else as it is usual for this body. */
+export const setupFor = (step: Step, fit: StepFit, body: Body): SolvedSetup => fit.setup ?? usualSetup(step, body);
 
 export function gentlerNotches(setup: SolvedSetup | null, easier: Step | undefined, ctx: FitContext): readonly GentlerNotch[] {
 	const out: GentlerNotch[] = [];
@@ -62,6 +44,6 @@ export function gentlerNotches(setup: SolvedSetup | null, easier: Step | undefin
 			out.push({ dial, to, setup: { ...rest, [length.of]: to, ...(built ? { build } : {}) } });
 		}
 	}
-	if (easier !== undefined) out.push({ dial: 'support', to: easier.id, step: easier.id, setup: setupFor(easier, fitStep(easier, ctx)) });
+	if (easier !== undefined) out.push({ dial: 'support', to: easier.id, step: easier.id, setup: setupFor(easier, fitStep(easier, ctx), ctx.body) });
 	return out;
 }

@@ -9,7 +9,7 @@ import { lengthOf } from '../exercise/step-posture.ts';
 import { reachOf } from './compare-techniques.ts';
 import type { FitContext } from './context.ts';
 import { bothLimits, fitStep, type StepFit } from './fit.ts';
-import { solveSetup } from './solve.ts';
+import { asFarAsHolds } from './solve.ts';
 import { isSquatStep } from './squat-stand.ts';
 
 export interface GoalDistance {
@@ -54,7 +54,7 @@ export function goalDistance(family: ExerciseFamily, point: LadderPoint, current
 	const wanted = stepAt(step, point.heightCm);
 	const fit = fitStep(wanted, ctx);
 	const height = point.heightCm === undefined ? null : takesHeight(step);
-	const heightNow = height === 'seat' ? (solveSetup(wanted, ctx, bothLimits(wanted, ctx))?.setup.seatCm ?? null) : height === 'step' ? floored(reachOf(wanted, ctx)?.value) : null;
+	const heightNow = height === 'seat' ? (asFarAsHolds(wanted, ctx, bothLimits(wanted, ctx))?.seatCm ?? null) : height === 'step' ? floored(reachOf(wanted, ctx)?.value) : null;
 	const open = fit.verdict === 'fits' || fit.verdict === 'watch';
 	const cmToGo = heightNow === null || point.heightCm === undefined ? null : open ? 0 : Math.max(0, height === 'seat' ? heightNow - point.heightCm : point.heightCm - heightNow);
 	const worst = fit.limiting.find((l) => l.short > 0);

@@ -23,17 +23,17 @@ import { hangingHandCm, hinge } from '../posture/hinge.ts';
 import { seatedStick } from '../posture/knee-extension.ts';
 import { onTrunk } from '../posture/leg.ts';
 import { legPress } from '../posture/leg-press.ts';
-import { posture } from '../posture/posture.ts';
-import type { Limits, LoadPlace } from '../posture/problem.ts';
+import { postureInBand } from '../posture/inverse-in-band.ts';
+import type { LoadPlace } from '../posture/problem.ts';
 import { splitSquat } from '../posture/split-squat.ts';
-import { stepDown } from '../posture/step-down.ts';
+import { asSquat } from '../posture/step-down.ts';
 import { standingOnTop, stepUp } from '../posture/step-up.ts';
 import type { Stick } from '../posture/stick.ts';
 import { defaultArms, loadPlace } from '../posture/upper-body.ts';
 import { splitOf, stepDownOf } from './asked.ts';
 import type { FitContext, SolvedSetup } from './context.ts';
-import { limitsFor } from './fit.ts';
-import { solverLimits } from './solve.ts';
+import { boundsOf } from './fit.ts';
+import { handleFor } from './usual-setup.ts';
 import { ankleCap, depthFor, isSquatStep, standAt, type SquatStep } from './squat-stand.ts';
 
 export interface Picture {
@@ -65,9 +65,9 @@ export function pictureOf(step: Step, ctx: FitContext, setup: SolvedSetup | null
 function squatPicture(step: SquatStep, ctx: FitContext, setup: SolvedSetup | null, limiting: readonly Axis[]): Picture {
 	const { body } = ctx;
 	const stand = standAt(step, ctx, setup);
-	const limits = ankleCap(solverLimits(limitsFor(step, ctx), step, ctx, true));
+	const bounds = boundsOf(step, ctx);
 	const depth = depthFor(step, setup);
-	const bottom = posture({ ...stand, depth, limits });
+	const bottom = postureInBand({ ...stand, depth }, bounds);
 	const { load, stance, movement } = step.posture;
 	const held = step.dials.support === 'two-hands';
 	const arms = defaultArms(movement, 'seatCm' in depth, load);
@@ -84,7 +84,7 @@ function squatPicture(step: SquatStep, ctx: FitContext, setup: SolvedSetup | nul
 	return {
 		at: (t) => {
 			if (t >= 1) return figureOf({ ...scene, posture: bottom });
-			const p = posture({ ...stand, depth: { thighDeg: mix(UPRIGHT, bottom.angles.thigh, t) }, limits });
+			const p = postureInBand({ ...stand, depth: { thighDeg: mix(UPRIGHT, bottom.angles.thigh, t) } }, bounds);
 			return figureOf({ ...scene, posture: p, seatAtM: seatAt });
 		}
 	};
@@ -142,7 +142,7 @@ function frames(step: Step, ctx: FitContext, setup: SolvedSetup | null): (t: num
 	const { body } = ctx;
 	const p = step.posture;
 	if (isSquat(p) || p.movement === 'pose') throw new Error('unreachable: drawn elsewhere');
-	const limits: Limits = ankleCap(solverLimits(limitsFor(step, ctx), step, ctx, true));
+	const bounds = boundsOf(step, ctx);
 	const load = p.load;
 	switch (p.movement) {
 		case 'step-up': {
@@ -161,9 +161,10 @@ function frames(step: Step, ctx: FitContext, setup: SolvedSetup | null): (t: num
 		case 'step-down': {
 			const stepCm = setup?.stepCm ?? p.stepCm;
 			const rise = stepCm / 100;
-			const bottom = stepDown(stepDownOf(step, ctx, { stepCm }, limits));
+			const downFrom = (cm: number) => postureInBand(asSquat(stepDownOf(step, ctx, { stepCm: cm })), bounds);
+			const bottom = downFrom(stepCm);
 			return (t) => {
-				const q = t >= 1 ? bottom : stepDown(stepDownOf(step, ctx, { stepCm: mix(1.5, stepCm, t) }, limits));
+				const q = t >= 1 ? bottom : downFrom(mix(1.5, stepCm, t));
 				const up = (a: Point): Point => point(a.x, a.y + rise);
 				const P = q.points;
 				const hip = up(P.hip);
@@ -185,7 +186,7 @@ function frames(step: Step, ctx: FitContext, setup: SolvedSetup | null): (t: num
 			};
 		}
 		case 'split-squat': {
-			const problem = splitOf(step, ctx, setup, limits);
+			const problem = splitOf(step, ctx, setup, ankleCap(bounds[0]));
 			const bottom = splitSquat(problem);
 			const start = Math.min(30, bottom.front.thigh);
 			return (t) => {
@@ -198,7 +199,7 @@ function frames(step: Step, ctx: FitContext, setup: SolvedSetup | null): (t: num
 			};
 		}
 		case 'hinge': {
-			const handleCm = setup?.handleCm ?? p.handleCm;
+			const handleCm = setup?.handleCm ?? handleFor(p, body);
 			const top = hangingHandCm(body) - 4;
 			const at = (cm: number) => hinge({ body, handleCm: cm, close: p.close, loadKg: load?.kg ?? 0, ...(p.bar === undefined ? {} : { bar: p.bar }), ...(p.oneLeg === true ? { oneLeg: true } : {}) });
 			return (t) => {

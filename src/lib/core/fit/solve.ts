@@ -1,18 +1,18 @@
 /**
- * Solving a step's own length for a client: seat, depth, step, handle, sled or feet, rounded to the safe side and to what the room can
- * build. First with the model's error kept free, then, if that has no answer, with the margin alone.
+ * Solving a step's own length for a client: seat, depth, step, handle, sled or feet, rounded to the safe side and to what the room can build.
  */
 import { MODEL_ERROR, type Axis } from '../body/axis.ts';
 import type { Step } from '../exercise/family.ts';
 import type { StepPosture } from '../exercise/step-posture.ts';
-import { bridgeFeet, deepestSledCm, highestStepCm, highestStepDownCm, lowestHandleCm, lowestSplitSquatDeg } from '../posture/inverse-movements.ts';
-import { deepestSquatDeg, lowestSeatCm } from '../posture/inverse.ts';
+import { deepestSquatInBand, highestStepDownInBand, lowestSeatInBand } from '../posture/inverse-in-band.ts';
+import { bridgeFeet, deepestSledCm, highestStepCm, lowestHandleCm, lowestSplitSquatDeg } from '../posture/inverse-movements.ts';
 import type { Limits } from '../posture/problem.ts';
 import { errorOf, PELVIS_GIVES, splitOf, stepDownOf, SWING_CLEARANCE } from './asked.ts';
 import type { FitContext, SolvedSetup } from './context.ts';
 import { buildSeat } from './furniture.ts';
 import type { AxisLimit } from './limits.ts';
-import { isSquatStep, standOf, within } from './squat-stand.ts';
+import { isSquatStep, standOf } from './squat-stand.ts';
+import { handleFor } from './usual-setup.ts';
 
 /** A useful squat is at least a quarter squat. @source common-practice */
 const LEAST_THIGH = 30;
@@ -22,6 +22,9 @@ const HIGHEST_SEAT = 75;
 const LEAST_STEP = 4;
 /** A handle higher than this asks no hinge. @source common-practice */
 const HIGHEST_HANDLE = 95;
+
+/** A sled farther than this share of the leg, in percent, bends no knee. @source common-practice */
+const FARTHEST_SLED = 95;
 
 const KEY: Readonly<Record<Axis, keyof Limits>> = {
 	kneeFlexion: 'kneeFlexionDeg',
@@ -68,13 +71,48 @@ export interface BothLimits {
 	readonly other: readonly AxisLimit[];
 }
 
-export function solveSetup(step: Step, ctx: FitContext, limits: BothLimits, once: Once = always): { readonly setup: SolvedSetup; readonly limits: Limits } | null {
-	for (const withError of [true, false]) {
-		const bounds = solverLimits(limits.working, step, ctx, withError);
-		const setup = solved(step, ctx, bounds, solverLimits(limits.other, step, ctx, withError), once);
-		if (setup !== null) return { setup, limits: bounds };
+/**
+ * The set-up to give: the hardest that keeps the model's error free; where none does, the gentlest there is, whose fit the caller judges. Never
+ * something between, or a range that grows could take a harder set-up away again. Null where the step has no length of its own.
+ */
+export const solveSetup = (step: Step, ctx: FitContext, limits: BothLimits, once: Once = always): SolvedSetup | null => hardestWithin(step, ctx, limits, true, once) ?? gentlest(step, ctx, limits, once);
+
+/** The hardest set-up inside the limits less their margin, and less the model's error if asked. */
+export const hardestWithin = (step: Step, ctx: FitContext, limits: BothLimits, withError: boolean, once: Once = always): SolvedSetup | null =>
+	solved(step, ctx, solverLimits(limits.working, step, ctx, withError), solverLimits(limits.other, step, ctx, withError), once);
+
+/** As far as a client can go: with the model's error kept free if that holds anywhere, else with the margin alone. For goals and bands. */
+export const asFarAsHolds = (step: Step, ctx: FitContext, limits: BothLimits): SolvedSetup | null => hardestWithin(step, ctx, limits, true) ?? hardestWithin(step, ctx, limits, false);
+
+/** The gentlest set-up of a step: the highest seat the room can build, a quarter squat, the lowest step, the highest handle. */
+function gentlest(step: Step, ctx: FitContext, limits: BothLimits, once: Once): SolvedSetup | null {
+	const p = step.posture;
+	if (isSquatStep(step)) return step.posture.adjust === 'seat' ? highestSeat(ctx) : { thighDeg: LEAST_THIGH };
+	switch (p.movement) {
+		case 'step-up':
+		case 'step-down':
+			return stepSetup(lowestStep(ctx), p.stepCm, ctx);
+		case 'split-squat':
+			return { thighDeg: LEAST_THIGH };
+		case 'hinge':
+			return { handleCm: HIGHEST_HANDLE };
+		case 'leg-press':
+			return { sledCm: Math.floor(FARTHEST_SLED * (ctx.body.shankM + ctx.body.thighM)) };
+		default:
+			return hardestWithin(step, ctx, limits, false, once);
 	}
-	return null;
+}
+
+function highestSeat({ furniture }: FitContext): SolvedSetup | null {
+	if (furniture === undefined) return { seatCm: HIGHEST_SEAT };
+	const most = buildSeat(HIGHEST_SEAT, furniture);
+	const build = most === undefined ? undefined : buildSeat(most.reaches, furniture);
+	return build === undefined ? null : { seatCm: build.reaches, build };
+}
+
+function lowestStep({ furniture }: FitContext): number {
+	const here = (furniture?.steps ?? []).filter((cm) => cm >= LEAST_STEP);
+	return here.length === 0 ? LEAST_STEP : Math.min(...here);
 }
 
 const postureIds = new WeakMap<StepPosture, number>();
@@ -96,27 +134,30 @@ function solved(step: Step, ctx: FitContext, limits: Limits, rearLimits: Limits,
 	const { body } = ctx;
 	const run = (work: () => number): number => once(limits, once === always ? 0 : postureKey(p), work);
 	if (isSquatStep(step)) {
-		const stand = within(standOf(step, ctx), limits);
-		return step.posture.adjust === 'seat' ? seatSetup(run(() => lowestSeatCm(stand)), step, ctx) : depthSetup(run(() => deepestSquatDeg(stand)), 'thighDeg' in step.posture.depth ? step.posture.depth.thighDeg : 90);
+		const stand = { ...standOf(step, ctx), limits };
+		const { depth } = step.posture;
+		if (step.posture.adjust === 'seat') return seatSetup(run(() => lowestSeatInBand(stand, 'seatCm' in depth ? depth.seatCm : 0)), step, ctx);
+		const most = 'thighDeg' in depth ? depth.thighDeg : 90;
+		return depthSetup(run(() => deepestSquatInBand(stand, most)), most);
 	}
 	switch (p.movement) {
 		case 'step-up':
 			return stepSetup(run(() => highestStepCm({ body, limits, swingClearanceDeg: SWING_CLEARANCE, ...(p.load === undefined ? {} : { load: p.load }) })), p.stepCm, ctx);
 		case 'step-down':
-			return stepSetup(run(() => highestStepDownCm(stepDownOf(step, ctx, null, limits))), p.stepCm, ctx);
+			return stepSetup(run(() => highestStepDownInBand({ ...stepDownOf(step, ctx, null), limits }, p.stepCm)), p.stepCm, ctx);
 		case 'split-squat': {
 			const { thighDeg: _, ...problem } = splitOf(step, ctx, null, limits);
 			return depthSetup(run(() => lowestSplitSquatDeg({ ...problem, rearLimits })), p.thighDeg ?? 130);
 		}
 		case 'hinge': {
 			const cm = run(() => lowestHandleCm({ body, limits, close: p.close, loadKg: p.load?.kg ?? 0, ...(p.bar === undefined ? {} : { bar: p.bar }), ...(p.oneLeg === true ? { oneLeg: true } : {}) }));
-			const handleCm = Math.max(p.handleCm, Math.ceil(cm - 1e-6));
+			const handleCm = Math.max(handleFor(p, body), Math.ceil(cm - 1e-6));
 			return handleCm <= HIGHEST_HANDLE ? { handleCm } : null;
 		}
 		case 'leg-press': {
 			const cm = run(() => deepestSledCm({ body, limits: rangesOf(limits), railDeg: p.railDeg, backDeg: p.backDeg }));
 			const sledCm = Math.max(p.sledCm, Math.ceil(cm - 1e-6));
-			return sledCm <= 95 * (body.shankM + body.thighM) ? { sledCm } : null;
+			return sledCm <= FARTHEST_SLED * (body.shankM + body.thighM) ? { sledCm } : null;
 		}
 		case 'bridge': {
 			const feet = bridgeFeet({ body, limits, legs: p.legs, ...(p.shoulderCm === undefined ? {} : { shoulderCm: p.shoulderCm }), ...(p.footCm === undefined ? {} : { footCm: p.footCm }) }, p.kneeDeg);

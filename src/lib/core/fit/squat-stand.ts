@@ -1,9 +1,6 @@
 /** A squat or rise of a client as a stand problem: technique, wedge and shoes, toe-out, load. */
-import { DEG } from '../base/angle.ts';
 import type { Step } from '../exercise/family.ts';
 import { isSquat, type SquatPosture } from '../exercise/step-posture.ts';
-import { chainOf } from '../posture/chain.ts';
-import { LEAN } from '../posture/constants.ts';
 import type { Depth, Limits, Stand, Technique } from '../posture/problem.ts';
 import type { FitContext, SolvedSetup } from './context.ts';
 
@@ -38,7 +35,8 @@ export function standOf(step: SquatStep, ctx: FitContext): Stand {
 		...(technique === undefined ? {} : { technique }),
 		...(wedge === undefined ? {} : { heelWedgeCm: wedge }),
 		...(p.toeOutDeg === undefined ? {} : { toeOutDeg: p.toeOutDeg }),
-		...(p.load === undefined ? {} : { load: p.load })
+		...(p.load === undefined ? {} : { load: p.load }),
+		...(step.dials.support === 'two-hands' ? { hands: true } : {})
 	};
 }
 
@@ -52,18 +50,6 @@ export function standAt(step: SquatStep, ctx: FitContext, setup: SolvedSetup | n
 /** The depth of a step once set up. */
 export const depthFor = (step: SquatStep, setup: SolvedSetup | null): Depth =>
 	setup?.seatCm !== undefined ? { seatCm: setup.seatCm } : setup?.thighDeg !== undefined ? { thighDeg: setup.thighDeg } : step.posture.depth;
-
-/**
- * Degrees by which a stiff ankle leaves the shank of the ordinary rise more upright than usual. The knee bend that this saves is not credited:
- * else an ankle that gains a degree would close a chair to a stiff knee.
- */
-export const uprightBy = (stand: Stand): number => (stand.technique === undefined && stand.movement === 'sit-to-stand' ? LEAN.ordinaryShank - chainOf(stand, true).shankCap * DEG : 0);
-
-/** A stand within limits, as it is solved for. */
-export function within(stand: Stand, limits: Limits): Stand {
-	const upright = uprightBy({ ...stand, limits });
-	return { ...stand, limits: upright > 0 && limits.kneeFlexionDeg !== undefined ? { ...limits, kneeFlexionDeg: limits.kneeFlexionDeg - upright } : limits };
-}
 
 /** Only the ankle steers a technique; the other limits are judged, not steered by. */
 export const ankleCap = ({ weightBearingDorsiflexionDeg: ankle }: Limits): Limits => (ankle === undefined ? {} : { weightBearingDorsiflexionDeg: Math.max(0, ankle) });

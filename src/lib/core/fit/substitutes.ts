@@ -24,7 +24,7 @@ export const hardness = (step: Step): number => DIALS.filter((d) => d !== 'posit
 
 /** Relative moment on the sore place in N·m; null where the pose is not solved. */
 export function loadOn(sore: NonNullable<Avoid['sore']>, { step, fit }: Pick<Candidate, 'step' | 'fit'>, ctx: FitContext): number | null {
-	const value = askedBy(step, ctx, setupFor(step, fit)).moments[sore];
+	const value = askedBy(step, ctx, setupFor(step, fit, ctx.body)).moments[sore];
 	return value === undefined ? null : Math.abs(value);
 }
 

@@ -79,7 +79,7 @@ export function chainOf(stand: Stand, hasSeat: boolean): Chain {
 		rearX: 0,
 		frontX: 0,
 		shankCap: 0,
-		leanMax: LEAN.max * RAD,
+		leanMax: (stand.hands === true ? LEAN.held : LEAN.max) * RAD,
 		dorsiflexionMax: (dorsiflexion === undefined ? ASSUMED_DORSIFLEXION : dorsiflexion - marginDeg) * RAD,
 		kneeLimit: limits.kneeFlexionDeg === undefined ? Infinity : limits.kneeFlexionDeg - marginDeg,
 		hipLimit: limits.thighTrunkFlexionDeg === undefined ? Infinity : limits.thighTrunkFlexionDeg - marginDeg,
@@ -112,7 +112,8 @@ export function setWedge(chain: Chain, pitch: number): void {
 	const ordinary = chain.technique === 'ordinary';
 	chain.targetX = at(chain.stand.balanceTarget ?? (ordinary ? FOOT.ordinaryTarget : FOOT.target));
 	chain.stackedX = at(FOOT.stackedTarget + (chain.stand.balanceTarget === undefined ? 0 : chain.stand.balanceTarget - FOOT.target));
-	chain.rearX = at(ordinary ? FOOT.ordinaryRear : FOOT.rear);
+	// Hands that hold something firm keep the weight from falling back.
+	chain.rearX = chain.stand.hands === true ? -Infinity : at(ordinary ? FOOT.ordinaryRear : FOOT.rear);
 	chain.frontX = at(FOOT.front);
 	chain.shankCap = shankCap(chain);
 }
@@ -123,9 +124,13 @@ function shankCap(chain: Chain): number {
 	// A stiff ankle rises with the shank more upright, and pays with more fold.
 	if (chain.technique === 'ordinary') return Math.max(0, Math.min(LEAN.ordinaryShank * RAD, spent));
 	if (chain.technique !== 'sit-back') return Infinity;
-	const { body } = chain;
-	// The toe line: the front of the knee stays above the toe tip, measured in the leg's own plane.
-	const room = (chain.toeX - chain.ankleX) / chain.cosOut - PROPORTION.patella * body.heightM;
-	const toeLine = Math.asin(Math.max(-1, Math.min(1, room / body.shankM)));
-	return chain.ankleLimit === Infinity ? toeLine : Math.min(toeLine, spent);
+	// The toe line: the front of the knee stays above the toe tip.
+	const line = shankPastToe(chain, 0);
+	return chain.ankleLimit === Infinity ? line : Math.min(line, spent);
+}
+
+/** The shank (radians) with which the front of the knee is so many metres ahead of the toe tip, measured in the leg's own plane. */
+export function shankPastToe(chain: Chain, pastM: number): number {
+	const room = pastM + (chain.toeX - chain.ankleX) / chain.cosOut - PROPORTION.patella * chain.body.heightM;
+	return Math.asin(Math.max(-1, Math.min(1, room / chain.body.shankM)));
 }

@@ -30,7 +30,9 @@ export const LEAN = {
 	sitBackRatio: 2,
 	kneeForward: 10,
 	/** Shank of the ordinary rise, feet drawn back under the knees. */
-	ordinaryShank: 18
+	ordinaryShank: 18,
+	/** With hands on something firm a rise stays near upright: the trunk leans no further. */
+	held: 15
 } as const;
 
 /** Dorsiflexion assumed when none was measured, degrees; always named in `assumed`. */
@@ -41,3 +43,9 @@ export const SLACK_EPSILON = 1e-6;
 /** Share of the work the leading leg takes, and where the free leg is held (degrees ahead of vertical). */
 export const WORKING_SHARE = { both: 0.5, staggered: 0.8, one: 1 } as const;
 export const FREE_LEG_FORWARD = 20;
+
+/**
+ * How far a technique may be from its ideal and still be that technique, degrees.
+ * ordinary and sit-back: shank from upright on · parallel: trunk beside the shank · stacked: trunk from vertical.
+ */
+export const TECHNIQUE_BAND = { ordinaryShank: 25, parallel: 10, stacked: 15 } as const;

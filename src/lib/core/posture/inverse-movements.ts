@@ -7,6 +7,7 @@ import { RAD } from '../base/angle.ts';
 import { footDistanceFor, type BridgeProblem } from './bridge.ts';
 import { hangingHandCm, hinge, hingeSlack, type HingeProblem } from './hinge.ts';
 import { machineOf, worstAt } from './inverse.ts';
+import { highestStepDownInBand, postureInBand } from './inverse-in-band.ts';
 import { legPress, pressAngles, type LegPressProblem } from './leg-press.ts';
 import type { CheckId } from './problem.ts';
 import { splitSquat, splitSquatSlack, type SplitSquatProblem } from './split-squat.ts';
@@ -56,7 +57,12 @@ const valueOf = ({ status, at }: Walked): number => (status === 'never-feasible'
 export function highestStepDown(p: Omit<StepDownProblem, 'stepCm'>): MovementSolution {
 	return answer(stepDownWalk(p, FINE), 'cm', (stepCm) => stepDown({ ...p, stepCm }).checks);
 }
-export const highestStepDownCm = (p: Omit<StepDownProblem, 'stepCm'>): number => valueOf(stepDownWalk(p, ROUGH));
+/** As `highestStepDown`, over the technique's band and in whole cm. */
+export function stepDownInBand(p: Omit<StepDownProblem, 'stepCm'>): MovementSolution {
+	const cm = highestStepDownInBand(p);
+	const found: Walked = Number.isNaN(cm) ? { status: 'never-feasible', at: 1 } : { status: cm === 50 ? 'unlimited' : 'limited', at: cm };
+	return answer(found, 'cm', (stepCm) => postureInBand(asSquat({ ...p, stepCm }), [p.limits ?? {}]).checks);
+}
 
 function stepDownWalk(p: Omit<StepDownProblem, 'stepCm'>, precision: number): Walked {
 	const m = machineOf(asSquat({ ...p, stepCm: 0 }), false);

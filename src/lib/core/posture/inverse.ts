@@ -132,7 +132,8 @@ export function heelWedge(stand: Stand, depth: Depth): Solution {
 	return solution.status === 'never-feasible' ? solution : { ...solution, value: 100 * m.chain.heelY };
 }
 
-export function finish(m: Machine, found: Walked, unit: 'cm' | 'deg', settle: () => number): Solution {
+/** Writes out what a walk found; `settle` puts the machine's pose and slacks there. */
+export function finish(m: Machine, found: Walked, unit: 'cm' | 'deg', settle: () => unknown): Solution {
 	settle();
 	const at = describe(m.chain, m.pose);
 	if (found.status === 'never-feasible') {

@@ -26,10 +26,25 @@ export type DepthKind = 'thigh' | 'knee' | 'hip';
 
 export const newPose = (): Pose => ({ shank: NaN, thigh: 0, trunk: 0, comX: 0, overshootM: 0 });
 
-const LOW = LEAN.shankLow * RAD;
-const HIGH = LEAN.shankHigh * RAD;
-const MIN_LEAN = LEAN.min * RAD;
-const KNEE_FORWARD = LEAN.kneeForward * RAD;
+export const LOW = LEAN.shankLow * RAD;
+export const HIGH = LEAN.shankHigh * RAD;
+export const MIN_LEAN = LEAN.min * RAD;
+
+/** Trunk lean by the shank: `ratio` times it and `offset`, radians, never under `low`. */
+export interface LeanRule {
+	readonly ratio: number;
+	readonly offset: number;
+	readonly low: number;
+}
+
+/** How each technique is taught; its band stands in `technique-band.ts`. */
+const RULE: Readonly<Record<Chain['technique'], LeanRule>> = {
+	parallel: { ratio: 1, offset: 0, low: 0 },
+	'sit-back': { ratio: LEAN.sitBackRatio, offset: 0, low: 0 },
+	'knee-forward': { ratio: 0, offset: LEAN.kneeForward * RAD, low: 0 },
+	stacked: { ratio: 0, offset: 0, low: 0 },
+	ordinary: { ratio: 0, offset: 0, low: 0 }
+};
 
 /** Hip centre height for a seat surface height, metres. */
 export const hipHeight = (chain: Chain, seatCm: number): number =>
@@ -76,34 +91,21 @@ function balancingLean(chain: Chain, sinShank: number, sinThigh: number, x: numb
 	return lean < MIN_LEAN ? MIN_LEAN : lean > chain.leanMax ? chain.leanMax : lean;
 }
 
-function ruledLean(chain: Chain, shank: number): number {
-	switch (chain.technique) {
-		case 'parallel':
-			return shank > 0 ? Math.min(shank, chain.leanMax) : 0;
-		case 'sit-back':
-			return shank > 0 ? Math.min(LEAN.sitBackRatio * shank, chain.leanMax) : 0;
-		case 'knee-forward':
-			return KNEE_FORWARD;
-		default:
-			return 0;
-	}
+function ruledLean(rule: LeanRule, leanMax: number, shank: number): number {
+	const lean = rule.ratio * shank + rule.offset;
+	return lean < rule.low ? rule.low : lean > leanMax ? leanMax : lean;
 }
 
-function leanSlope(chain: Chain, shank: number, lean: number): number {
-	if (shank <= 0 || lean >= chain.leanMax) return 0;
-	return chain.technique === 'parallel' ? 1 : chain.technique === 'sit-back' ? LEAN.sitBackRatio : 0;
-}
-
-/** f(α): how far ahead of its target the centre of mass would lie, times the mass, for a shank under the technique's rule. */
-function residual(chain: Chain, pose: Pose, kind: DepthKind, depth: number, shank: number): number {
-	const lean = ruledLean(chain, shank);
+/** First moment of all masses about `x`, kg·m, for a shank whose trunk follows a rule: positive when the centre of mass lies ahead of x. */
+export function residual(chain: Chain, pose: Pose, kind: DepthKind, depth: number, shank: number, rule: LeanRule, x: number): number {
+	const lean = ruledLean(rule, chain.leanMax, shank);
 	const thigh = thighFor(chain, pose, kind, depth, shank);
 	const { alongKgM, aheadKgM } = chain.upper;
-	return lowerMoment(chain, Math.sin(shank), Math.sin(thigh)) + alongKgM * Math.sin(lean) + aheadKgM * Math.cos(lean) - chain.totalKg * chain.targetX;
+	return lowerMoment(chain, Math.sin(shank), Math.sin(thigh)) + alongKgM * Math.sin(lean) + aheadKgM * Math.cos(lean) - chain.totalKg * x;
 }
 
-/** Root of f(α) by Newton's step, kept inside a shrinking bracket; ends when the step is under 1e−10 rad. */
-function closeByRule(chain: Chain, pose: Pose, kind: DepthKind, depth: number): number {
+/** The shank at which the centre of mass lies over `x` while the trunk follows a rule: Newton's step inside a shrinking bracket, to 1e−10 rad. */
+export function closeByRule(chain: Chain, pose: Pose, kind: DepthKind, depth: number, rule: LeanRule, x: number): number {
 	const { body, cosOut, upper } = chain;
 	const { shankM: Ls, thighM: Lt } = body;
 	const hipKg = upper.massKg + chain.freeKg;
@@ -116,11 +118,11 @@ function closeByRule(chain: Chain, pose: Pose, kind: DepthKind, depth: number): 
 		const cosS = Math.cos(shank);
 		const sinT = Math.sin(thigh);
 		const cosT = Math.cos(thigh);
-		const lean = ruledLean(chain, shank);
+		const lean = ruledLean(rule, chain.leanMax, shank);
+		const free = rule.ratio * shank + rule.offset === lean;
 		const sinL = Math.sin(lean);
 		const cosL = Math.cos(lean);
-		const f =
-			lowerMoment(chain, sinS, sinT) + upper.alongKgM * sinL + upper.aheadKgM * cosL - chain.totalKg * chain.targetX;
+		const f = lowerMoment(chain, sinS, sinT) + upper.alongKgM * sinL + upper.aheadKgM * cosL - chain.totalKg * x;
 		if (f > 0) high = shank;
 		else low = shank;
 		const thighSlope = kind === 'thigh' ? 0 : kind === 'knee' ? -1 : sinT > 1e-9 ? (-Ls * sinS) / (Lt * sinT) : 0;
@@ -128,7 +130,7 @@ function closeByRule(chain: Chain, pose: Pose, kind: DepthKind, depth: number): 
 		const thighX = Lt * cosT * thighSlope;
 		const slope =
 			cosOut * (chain.shankKg * 0.567 * shankX + chain.thighKg * (shankX - 0.567 * thighX) + hipKg * (shankX - thighX)) +
-			(upper.alongKgM * cosL - upper.aheadKgM * sinL) * leanSlope(chain, shank, lean);
+			(free ? (upper.alongKgM * cosL - upper.aheadKgM * sinL) * rule.ratio : 0);
 		let next = shank - f / slope;
 		if (!(next > low && next < high)) next = 0.5 * (low + high);
 		if (Math.abs(next - shank) < 1e-10) return next;
@@ -142,29 +144,29 @@ function closeByRule(chain: Chain, pose: Pose, kind: DepthKind, depth: number): 
  * a walk over neighbouring depths is fast; the answer does not depend on the start.
  */
 export function solvePose(chain: Chain, pose: Pose, kind: DepthKind, depth: number): void {
-	let balanceX = NaN;
-	let shank: number;
-	if (chain.technique === 'ordinary') {
-		shank = chain.shankCap;
-		balanceX = chain.targetX;
-	} else {
-		// f increases: if it is still negative at the cap, the root lies beyond it and need not be found.
-		const capped = chain.shankCap < HIGH && residual(chain, pose, kind, depth, chain.shankCap) < 0;
-		shank = capped ? chain.shankCap : closeByRule(chain, pose, kind, depth);
-		if (capped || shank > chain.shankCap) {
-			shank = chain.shankCap;
-			balanceX = chain.technique === 'stacked' ? chain.stackedX : chain.targetX;
-		}
-	}
+	const rule = RULE[chain.technique];
+	const { targetX: x } = chain;
+	if (chain.technique === 'ordinary') return poseAt(chain, pose, kind, depth, chain.shankCap);
+	// The residual increases: if it is still negative at the cap, the root lies beyond it and need not be found.
+	const capped = chain.shankCap < HIGH && residual(chain, pose, kind, depth, chain.shankCap, rule, x) < 0;
+	const shank = capped ? chain.shankCap : closeByRule(chain, pose, kind, depth, rule, x);
+	if (capped || shank > chain.shankCap) return poseAt(chain, pose, kind, depth, chain.shankCap);
+	settle(chain, pose, shank, thighFor(chain, pose, kind, depth, shank), ruledLean(rule, chain.leanMax, shank));
+}
+
+/** Puts the chain on a given shank (radians): thigh from the depth, trunk where it balances as this technique does. */
+export function poseAt(chain: Chain, pose: Pose, kind: DepthKind, depth: number, shank: number): void {
+	const stacked = chain.technique === 'stacked';
 	const thigh = thighFor(chain, pose, kind, depth, shank);
-	const sinS = Math.sin(shank);
-	const sinT = Math.sin(thigh);
-	let lean = balanceX === balanceX ? balancingLean(chain, sinS, sinT, balanceX) : ruledLean(chain, shank);
-	if (chain.technique === 'stacked' && lean < 0) lean = 0;
+	const lean = balancingLean(chain, Math.sin(shank), Math.sin(thigh), stacked ? chain.stackedX : chain.targetX);
+	settle(chain, pose, shank, thigh, stacked && lean < 0 ? 0 : lean);
+}
+
+function settle(chain: Chain, pose: Pose, shank: number, thigh: number, lean: number): void {
 	pose.shank = shank;
 	pose.thigh = thigh;
 	pose.trunk = lean;
 	pose.comX =
-		(lowerMoment(chain, sinS, sinT) + chain.upper.alongKgM * Math.sin(lean) + chain.upper.aheadKgM * Math.cos(lean)) /
+		(lowerMoment(chain, Math.sin(shank), Math.sin(thigh)) + chain.upper.alongKgM * Math.sin(lean) + chain.upper.aheadKgM * Math.cos(lean)) /
 		chain.totalKg;
 }

@@ -91,10 +91,15 @@ export function postureInShort(problem: SquatProblem): PoseInShort {
 	SHORT_POSE.shank = NaN;
 	const [kind, depth] = depthOf(chain, problem.depth);
 	solvePose(chain, SHORT_POSE, kind, depth);
-	fillSlacks(chain, SHORT_POSE, SLACKS);
+	return inShort(chain, SHORT_POSE);
+}
+
+/** Writes out a solved pose in short. */
+export function inShort(chain: Chain, pose: Pose): PoseInShort {
+	fillSlacks(chain, pose, SLACKS);
 	let failing: CheckId[] | undefined;
 	for (const i of STANDING) if ((SLACKS[i] as number) < -SLACK_EPSILON) (failing ??= []).push(CHECKS[i] as CheckId);
-	return { angles: anglesOf(chain, SHORT_POSE), moments: momentsOf(chain, SHORT_POSE), failing: failing ?? NONE_FAILING };
+	return { angles: anglesOf(chain, pose), moments: momentsOf(chain, pose), failing: failing ?? NONE_FAILING };
 }
 
 /** Writes out a solved pose. */
@@ -138,11 +143,27 @@ function momentsOf(chain: Chain, pose: Pose): Moments {
 	const cos = Math.cos(pose.trunk);
 	const hip = upper.alongKgM * sin + upper.aheadKgM * cos + upper.offsetKgM + chain.freeKgM;
 	const thigh = body.thighM * Math.sin(pose.thigh) * chain.cosOut;
+	const [pullAtKnee, pullAtHip] = chain.stand.hands === true ? pullKgM(chain, pose) : NO_PULL;
 	return {
-		kneePerLeg: GRAVITY * share * (thigh * (upper.massKg + chain.freeKg + 0.567 * chain.thighKg) - hip),
-		hipPerLeg: GRAVITY * share * hip,
+		kneePerLeg: GRAVITY * share * (thigh * (upper.massKg + chain.freeKg + 0.567 * chain.thighKg) - hip - pullAtKnee),
+		hipPerLeg: GRAVITY * share * (hip + pullAtHip),
 		lumbosacral: GRAVITY * (upper.lumbarAlongKgM * sin + upper.lumbarAheadKgM * cos + upper.offsetKgM)
 	};
+}
+
+const NO_PULL = [0, 0] as const;
+
+/**
+ * What hands pull forward at the height of the shoulder to keep weight that lies behind its target from falling back, as moments about
+ * knee and hip, kg·m: F·h = W (x_target − x_com).
+ */
+function pullKgM(chain: Chain, pose: Pose): readonly [number, number] {
+	const { body } = chain;
+	const kneeY = chain.ankleY + body.shankM * Math.cos(pose.shank);
+	const hipY = kneeY + body.thighM * Math.cos(pose.thigh);
+	const shoulderY = hipY + body.trunkM * Math.cos(pose.trunk);
+	const pull = (chain.totalKg * Math.max(0, chain.targetX - pose.comX)) / shoulderY;
+	return [pull * (shoulderY - kneeY), pull * (shoulderY - hipY)];
 }
 
 const SLACKS = new Float64Array(CHECK_COUNT);

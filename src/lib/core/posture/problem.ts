@@ -55,6 +55,8 @@ export interface Stand {
 	readonly marginDeg?: number;
 	/** One leg only: how far the free leg is held ahead of vertical, degrees; default 20. */
 	readonly freeLegForwardDeg?: number;
+	/** Both hands hold something firm in front. */
+	readonly hands?: true;
 	/** Where the centre of mass is brought, as a share of foot length from the heel; default by technique. */
 	readonly balanceTarget?: number;
 }

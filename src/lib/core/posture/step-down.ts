@@ -23,7 +23,7 @@ export interface StepDownProblem {
 	readonly marginDeg?: number;
 }
 
-const FREE_LEG_DEG = 15;
+export const FREE_LEG_DEG = 15;
 
 /** The one-leg squat a step-down comes to: heights are counted from the top of the step. */
 export function asSquat(p: StepDownProblem): SquatProblem {

@@ -13,9 +13,10 @@ import type { Day } from '../base/calendar-day.ts';
 import type { Axis, Side } from '../body/axis.ts';
 import type { Clearance, ExerciseFamily, Position, Step, Tag } from '../exercise/family.ts';
 import { lengthIn, type FitContext, type SolvedSetup } from '../fit/context.ts';
-import { fitStep, nominalLength, shortAt, type Limiting, type StepFit } from '../fit/fit.ts';
+import { fitStep, shortAt, type Limiting, type StepFit } from '../fit/fit.ts';
 import { setupFor } from '../fit/gentler.ts';
 import { passes } from '../fit/open.ts';
+import { usualLength } from '../fit/usual-setup.ts';
 
 export const BREAK_BY = ['protocol', 'flag', 'clearance', 'tolerated', 'position', 'equipment'] as const;
 export type BreakBy = (typeof BREAK_BY)[number];
@@ -117,15 +118,15 @@ const breakOf = (l: Limiting): Break => ({ by: l.by, axis: l.axis, side: l.side,
 function newerAndShort(l: Limiting, p: Prescribed, ctx: FitContext): boolean {
 	const known = ctx.envelope[l.axis]?.[l.side];
 	if (known === undefined || known.date < p.since || (known.from ?? 'measured') !== 'measured') return false;
-	const seen = (ctx.observed ?? []).some((o) => o.step === p.step.id && o.date > known.date && asHard(o.setup, p));
+	const seen = (ctx.observed ?? []).some((o) => o.step === p.step.id && o.date > known.date && asHard(o.setup, p, ctx));
 	return !seen && l.short > (known.realChangeDeg ?? REAL_CHANGE);
 }
 
 /** Was what was seen at least as hard as what is prescribed? */
-function asHard(seen: SolvedSetup, p: Prescribed): boolean {
+function asHard(seen: SolvedSetup, p: Prescribed, ctx: FitContext): boolean {
 	const done = lengthIn(seen);
 	const given = lengthIn(p.setup);
-	const asked = given?.value ?? nominalLength(p.step);
+	const asked = given?.value ?? usualLength(p.step, ctx.body);
 	return done === null || asked === null || (done.value - asked) * done.harder >= 0;
 }
 
@@ -179,16 +180,17 @@ function below(family: ExerciseFamily, step: Step): readonly Step[] {
 export function mendOf(p: Prescribed, facts: StandingFacts): Mend | null {
 	const over = facts.ctx.highestLoadKg !== undefined && p.loadKg > facts.ctx.highestLoadKg ? { loadKg: facts.ctx.highestLoadKg } : {};
 	const same = fitStep(p.step, facts.ctx);
-	const anew = setupFor(p.step, same);
+	const anew = setupFor(p.step, same, facts.ctx.body);
 	const gentler = noHarder(anew, p.setup) ? anew : (p.setup ?? anew);
 	if (targetFits(p.step, gentler, same, facts)) return { kind: 'set-up', family: p.family.id, step: p.step.id, setup: gentler, ...over };
 	for (const step of below(p.family, p.step)) {
 		const fit = fitStep(step, facts.ctx);
-		const setup = setupFor(step, fit);
+		const setup = setupFor(step, fit, facts.ctx.body);
 		if (targetFits(step, setup, fit, facts)) return { kind: 'notch', family: p.family.id, step: step.id, setup, ...over };
 	}
-	const other = facts.substitutes().find((s) => targetFits(s.step, setupFor(s.step, s.fit), s.fit, facts));
-	return other === undefined ? null : { kind: 'substitute', family: other.family, step: other.step.id, setup: setupFor(other.step, other.fit) };
+	const givenIn = (s: { readonly step: Step; readonly fit: StepFit }): SolvedSetup => setupFor(s.step, s.fit, facts.ctx.body);
+	const other = facts.substitutes().find((s) => targetFits(s.step, givenIn(s), s.fit, facts));
+	return other === undefined ? null : { kind: 'substitute', family: other.family, step: other.step.id, setup: givenIn(other) };
 }
 
 /** A mend never asks more than what stood. */

@@ -62,7 +62,7 @@ export function nextStepsOf(r: ClientRecord, step: Step, family: string, ctx: Fi
 				target: to.usualDose.target,
 				...(to.counts === undefined || to.counts === 'reps' ? {} : { unit: to.counts }),
 				loadKg: to.posture.load?.kg ?? 0,
-				setup: setupFor(to, fit),
+				setup: setupFor(to, fit, ctx.body),
 				...(fit.unlock !== null && 'measure' in fit.unlock ? { measure: fit.unlock.measure } : {}),
 				limiting: fit.limiting.map(({ axis, side, short }) => ({ axis, side, short }))
 			}

@@ -89,7 +89,8 @@ export const prescribe = command<NewPrescription, Given>({
 		if (!delegated(ctx.actor, r, existing?.family ?? family.id, ctx.today)) return refuseFor('Prescribing for this client is not delegated to you; ask a licensed user.');
 		const held = heldBy(r, p.region);
 		if (held !== undefined) return invalid('step', held);
-		const setup = p.setup ?? setupFor(step, fitStep(step, fitContextOf(r, ctx.today, sideOf(p.region))));
+		const fit = fitContextOf(r, ctx.today, sideOf(p.region));
+		const setup = p.setup ?? setupFor(step, fitStep(step, fit), fit.body);
 		const wanted: Wanted = { family, step, setup, chosen: p.setup !== undefined, p, existing };
 		const closed = closedOf(r, wanted, ctx.today);
 		const refused = closedRefusal(ctx.actor, closed, p.reason) ?? bolderRefusal(ctx, r, wanted);

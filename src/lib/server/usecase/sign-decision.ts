@@ -128,7 +128,8 @@ function settledSetup(ctx: Context, r: ClientRecord, slip: Slip, step: Step, typ
 	const proposed = slip.trace.change?.result;
 	const { head } = slip.chain;
 	const base = proposed?.step === step.id ? proposed.setup : head.step === step.id ? head.setup : undefined;
-	const own = base ?? setupFor(step, fitStep(step, fitContextOf(r, ctx.today)));
+	const fit = fitContextOf(r, ctx.today);
+	const own = base ?? setupFor(step, fitStep(step, fit), fit.body);
 	const length = lengthIn(own);
 	const chosen = length === null ? undefined : (typed?.[length.of] ?? length.value);
 	const heelWedgeCm = length?.of === 'seatCm' ? undefined : (typed?.heelWedgeCm ?? own.heelWedgeCm);

@@ -18,7 +18,8 @@
 	import { onKeys } from '#lib/ui/keys.ts';
 	import { figureOfStep } from '#lib/ui/scene.ts';
 	import { shortDay } from '#lib/wording/days.ts';
-	import { LENGTH_NAME, setupText } from '#lib/wording/setup.ts';
+	import { moreUprightDeg } from '#lib/core/fit/more-upright.ts';
+	import { LENGTH_NAME, setupText, uprightText } from '#lib/wording/setup.ts';
 	import { DECISION_WORD, POLICY_NAME, regionName } from '#lib/wording/names.ts';
 
 	let { data, form } = $props();
@@ -36,7 +37,7 @@
 	};
 	function drawn(given: { step: string; setup?: Given['setup'] | undefined }) {
 		const step = stepIn(given.step);
-		return step === undefined ? null : { title: step.title, figure: figureOfStep(step, data.ctx, given.setup ?? null) };
+		return step === undefined ? null : { title: step.title, figure: figureOfStep(step, data.ctx, given.setup ?? null), upright: uprightText(moreUprightDeg(step, data.ctx, given.setup ?? null)) };
 	}
 	/** What is being signed instead, and of which slip: another slip on the table closes it. */
 	let opened = $state<{ readonly kind: 'altered' | 'overridden'; readonly of: string } | null>(null);
@@ -121,13 +122,13 @@
 				{#if before}
 					<figure class="sheet px-4 pt-3 pb-2">
 						<FigureView figure={before.figure} heights height={190} label="Now: {before.title}" mirror={slip.region.endsWith('left')} />
-						<figcaption class="text-center"><span class="label block">now</span><strong>{doseText(slip.now.dose)}</strong><br /><span class="text-sm">{before.title}, {setupText(slip.now.setup)}</span></figcaption>
+						<figcaption class="text-center"><span class="label block">now</span><strong>{doseText(slip.now.dose)}</strong><br /><span class="text-sm">{before.title}, {setupText(slip.now.setup)}{before.upright ? `; ${before.upright}` : ''}</span></figcaption>
 					</figure>
 				{/if}
 				{#if after && slip.next}
 					<figure class="sheet px-4 pt-3 pb-2 outline-2 outline-accent">
 						<FigureView figure={after.figure} heights height={190} label="Next: {after.title}" mirror={slip.region.endsWith('left')} />
-						<figcaption class="text-center"><span class="label block">next: {slip.change}</span><strong>{doseText(slip.next.dose)}</strong><br /><span class="text-sm">{after.title}, {setupText(slip.next.setup)}</span></figcaption>
+						<figcaption class="text-center"><span class="label block">next: {slip.change}</span><strong>{doseText(slip.next.dose)}</strong><br /><span class="text-sm">{after.title}, {setupText(slip.next.setup)}{after.upright ? `; ${after.upright}` : ''}</span></figcaption>
 					</figure>
 				{:else}
 					<p class="label max-w-40 self-center">{slip.state === 'stopped' ? 'Stopped until a licensed user clears it.' : slip.decision === 'stop' && slip.next === null ? 'Signing stops this exercise until a licensed user clears it.' : 'Nothing changes in the prescription.'}</p>

@@ -95,12 +95,12 @@
 		if (step === undefined || fit === undefined) return null;
 		const wedge = wedgeCm !== null && isSquatStep(step) && 'thighDeg' in step.posture.depth ? { thighDeg: step.posture.depth.thighDeg, heelWedgeCm: wedgeCm } : null;
 		const base = wedge ?? fit.setup;
-		const own = lengthIn(base ?? setupFor(step, fit));
+		const own = lengthIn(base ?? setupFor(step, fit, ctx.body));
 		if (dialled === null || own === null) return base;
-		const { build: _, ...rest }: SolvedSetup = base ?? setupFor(step, fit);
+		const { build: _, ...rest }: SolvedSetup = base ?? setupFor(step, fit, ctx.body);
 		return { ...rest, [own.of]: dialled };
 	});
-	const lengths = $derived(step === undefined || fit === undefined ? null : (setup ?? setupFor(step, fit)));
+	const lengths = $derived(step === undefined || fit === undefined ? null : (setup ?? setupFor(step, fit, ctx.body)));
 	const error = $derived(step === undefined ? 3 : errorOf(axis, step, ctx));
 	const limit = $derived(axisLimit(axis, side, ctx.envelope, ctx.protocolLimits ?? [], ctx.rules, ctx.today, { loaded: false, openChain: false, weightBearing: true }));
 	const line = $derived(usableOf(limit, error));

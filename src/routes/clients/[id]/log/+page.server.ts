@@ -10,14 +10,16 @@ import { formOf } from '#lib/server/http/form-of.ts';
 import { logVisit } from '#lib/server/usecase/log-visit.ts';
 import { voidLog } from '#lib/server/usecase/void-log.ts';
 import { showClient } from '#lib/server/usecase/show-client.ts';
+import { moreUprightDeg } from '#lib/core/fit/more-upright.ts';
 import { closedToday, lighterDose } from '#lib/core/decision/arrival.ts';
 import type { Reason } from '#lib/core/decision/trace.ts';
 import { advancesToday, arrivedOn } from '#lib/server/record/facts-of.ts';
 import { slipOf } from '#lib/server/record/slip-of.ts';
-import { standingOf } from '#lib/server/record/fit-of.ts';
+import { fitContextOf, standingOf } from '#lib/server/record/fit-of.ts';
 import { reasonText } from '#lib/wording/decision.ts';
 import { arrivalReasons } from '#lib/wording/intake.ts';
 import { alarmText, standingSentence } from '#lib/wording/safety.ts';
+import { uprightText } from '#lib/wording/setup.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 /** What an advance still needs, said before logging: what this session can still give. */
@@ -41,7 +43,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 			const needs = slipOf(r, e, ctx.today, advancesToday(r, ctx.today), false).trace.considered.find((c) => c.rule === 'advance');
 			const known = r.head.known.filter((k) => k.region === e.region && k.until >= ctx.today).map((k) => k.symptom);
 			const now = arrived?.pains.find((p) => p.region === e.region)?.now;
-			return { known, now: now ?? null, needs: stillNeeded(needs?.why ?? [], ctx.today), held: stands?.verdict === 'suspended' ? { by: 'standing' as const, text: standingSentence(stands) } : closed.length > 0 ? { by: 'day' as const, text: `Not today, by the arrival card: ${arrivalReasons(closed)}.` } : null, today: head === undefined ? null : lighterDose(head.dose, share), lighter: share < 1, id: e.id, region: e.region, legs, head: head === undefined ? null : { id: head.id, step: head.step, dose: head.dose, setup: head.setup, snapshot: head.snapshot, state: head.state }, ids: { id: id as string, visitId: visitId as string } };
+			return { known, now: now ?? null, needs: stillNeeded(needs?.why ?? [], ctx.today), held: stands?.verdict === 'suspended' ? { by: 'standing' as const, text: standingSentence(stands) } : closed.length > 0 ? { by: 'day' as const, text: `Not today, by the arrival card: ${arrivalReasons(closed)}.` } : null, today: head === undefined ? null : lighterDose(head.dose, share), lighter: share < 1, upright: step === undefined || head === undefined ? '' : uprightText(moreUprightDeg(step, fitContextOf(r, ctx.today, e.side), head.setup)), id: e.id, region: e.region, legs, head: head === undefined ? null : { id: head.id, step: head.step, dose: head.dose, setup: head.setup, snapshot: head.snapshot, state: head.state }, ids: { id: id as string, visitId: visitId as string } };
 		}),
 		voidId: formIds(ctx, 1)[0] as string,
 		recent: r.logs.slice(-4).reverse().map((l) => ({ id: l.id, mine: l.writtenBy === ctx.actor.memberId || ctx.actor.licensed, date: l.session.date, sets: l.session.sets.length, reps: l.session.sets[0]?.reps ?? 0, peak: l.session.pains[0]?.peak ?? null, against: l.session.againstAdvice === true }))

@@ -104,6 +104,7 @@
 		<p class="text-2xl font-bold">
 			{dose.sets} × {dose.reps}{head.dose.unit === 'sec' ? ' s' : head.dose.unit === undefined ? '' : ` ${head.dose.unit}`}{head.dose.loadKg > 0 ? ` · ${head.dose.loadKg} kg` : ''}{setupText(head.setup) === '' ? '' : ` · ${setupText(head.setup)}`}
 		</p>
+		{#if exercise.upright}<p>{exercise.upright[0]?.toUpperCase()}{exercise.upright.slice(1)}.</p>{/if}
 		{#if exercise.lighter}<p class="text-caution">Lighter today, by the arrival card.</p>{/if}
 		{#if exercise.needs.length > 0}<p class="label">For an advance it still needs: {exercise.needs.join('; ')}.</p>{/if}
 		<ol class="my-1 list-decimal pl-6 text-base">{#each head.snapshot.cues as cue (cue)}<li>{cue}</li>{/each}</ol>
