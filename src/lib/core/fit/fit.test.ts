@@ -282,8 +282,9 @@ describe('how the shins stand', () => {
 	const step = family.steps.find((s) => s.id === 'standard-seat') as Step;
 	it('is said in degrees from the way it is taught, where a stiff ankle or a sore knee asks for it; nothing where none does', () => {
 		expect(moreUprightDeg(step, context(envelope(140, 150, 42)), { seatCm: 46 })).toBe(0);
-		// 15° less the 5° margin, held against 18° as taught; less again what the model may be off.
-		expect(moreUprightDeg(step, context(envelope(140, 150, 15)), { seatCm: 46 })).toBe(18 - (15 - 5 - 3));
+		// 15° less the 5° margin, against 18° as taught; a freer fold keeps the model's 3.5° free besides.
+		expect(moreUprightDeg(step, context(envelope(140, 150, 15)), { seatCm: 46 })).toBe(18 - 10);
+		expect(Math.abs(moreUprightDeg(step, context(envelope(140, 165, 15)), { seatCm: 46 }) - 11.5)).toBeLessThanOrEqual(0.5);
 		expect(moreUprightDeg(step, context(envelope(98, 150, 42)), { seatCm: 46 })).toBeGreaterThan(3);
 		expect(moreUprightDeg(FAMILIES.bridge?.steps[0] as Step, context(envelope(60)), null)).toBe(0);
 	});
