@@ -46,12 +46,13 @@ function filesUnder(dir) {
 
 /** Builds the application when any source is newer in content than the last build. */
 export function ensureBuild() {
-	const files = [...filesUnder(join(root, 'src')), ...filesUnder(join(root, 'static')), join(root, 'vite.config.ts'), join(root, 'package-lock.json')].filter((f) => statSync(f).isFile()).sort();
+	const files = [...filesUnder(join(root, 'src')), ...filesUnder(join(root, 'static')), join(root, 'vite.config.ts'), join(root, 'vite.thread.config.ts'), join(root, 'package-lock.json')].filter((f) => statSync(f).isFile()).sort();
 	const want = hashOf(files);
 	const stamp = join(root, 'build', '.stamp');
 	if (existsSync(stamp) && readFileSync(stamp, 'utf8') === want && existsSync(join(root, 'build', 'index.js'))) return;
 	console.log('Building…');
 	execFileSync('npx', ['vite', 'build', '--logLevel', 'warn'], quiet);
+	execFileSync('npx', ['vite', 'build', '--config', 'vite.thread.config.ts', '--logLevel', 'warn'], quiet);
 	mkdirSync(join(root, 'build'), { recursive: true });
 	writeFileSync(stamp, want);
 }

@@ -20,16 +20,23 @@ export const FLOORS = [
 		packages: true
 	},
 	{
+		name: 'view',
+		path: 'src/lib/server/view',
+		may: ['src/lib/server/record', 'src/lib/server/repo', 'src/lib/catalogue', 'src/lib/contract', 'src/lib/core', 'src/lib/wording'],
+		packages: false
+	},
+	{
 		name: 'usecase',
 		path: 'src/lib/server/usecase',
-		may: ['src/lib/server/record', 'src/lib/server/repo', 'src/lib/server/db', 'src/lib/catalogue', 'src/lib/contract', 'src/lib/core', 'src/lib/wording'],
+		may: ['src/lib/server/view', 'src/lib/server/record', 'src/lib/server/repo', 'src/lib/server/db', 'src/lib/catalogue', 'src/lib/contract', 'src/lib/core', 'src/lib/wording'],
 		packages: true
 	},
+	{ name: 'thread', path: 'src/lib/server/thread', may: ['src/lib/server/usecase', 'src/lib/server/repo', 'src/lib/server/db'], packages: true },
 	{ name: 'http', path: 'src/lib/server/http', may: ['src/lib/server/usecase', 'src/lib/server/record', 'src/lib/server/auth', 'src/lib/contract', 'src/lib/core'], packages: true },
 	{
 		name: 'routes',
 		path: 'src/routes',
-		may: ['src/lib/ui', 'src/lib/wording', 'src/lib/workers', 'src/lib/exchange', 'src/lib/contract', 'src/lib/catalogue', 'src/lib/core', 'src/lib/server/usecase', 'src/lib/server/record', 'src/lib/server/http', 'src/app.css', 'docs/sources.md'],
+		may: ['src/lib/ui', 'src/lib/wording', 'src/lib/workers', 'src/lib/exchange', 'src/lib/contract', 'src/lib/catalogue', 'src/lib/core', 'src/lib/server/usecase', 'src/lib/server/view', 'src/lib/server/record', 'src/lib/server/http', 'src/app.css', 'docs/sources.md'],
 		packages: true
 	},
 	{ name: 'cli', path: 'src/cli', may: ['src/lib/contract', 'src/lib/catalogue', 'src/lib/core', 'src/lib/wording'], packages: true }

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { goto } from '$app/navigation';
+	import { goto, invalidateAll } from '$app/navigation';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import Stroke from '#lib/ui/Stroke.svelte';
 	import { onKeys } from '#lib/ui/keys.ts';
@@ -7,7 +7,6 @@
 	import { DECISION_WORD } from '#lib/wording/names.ts';
 
 	let { data } = $props();
-	const waiting = $derived(data.rows.filter((r) => !r.answered && r.decision !== 'quiet' && r.decision !== 'wait').length);
 	let at = $state(0);
 	const links: (HTMLAnchorElement | undefined)[] = $state([]);
 	function move(step: number): void {
@@ -24,6 +23,15 @@
 			if (row) void goto(`/clients/${row.clientId}/${row.to}`);
 		}
 	});
+	/** While clients are judged aside, the list is asked for again. */
+	const AGAIN_MS = 1500;
+	$effect(() => {
+		if (data.judging === 0) return;
+		const timer = setTimeout(() => void invalidateAll(), AGAIN_MS);
+		return () => clearTimeout(timer);
+	});
+	const last = $derived(Math.max(1, Math.ceil(data.found / data.pages)));
+	const pageLink = (n: number): string => `?${new URLSearchParams({ ...(data.search === '' ? {} : { name: data.search }), ...(n === 1 ? {} : { page: String(n) }) })}`;
 	const word = (d: (typeof data.rows)[number]['decision']): string => (d === 'quiet' ? 'Start' : DECISION_WORD[d]);
 	const rest = (sentence: string): string => sentence.replace(/^[A-Z][a-z]+: /, '').replace(/^./, (c) => c.toUpperCase());
 </script>
@@ -34,11 +42,18 @@
 <main class="page">
 	<div class="mb-3 flex flex-wrap items-baseline gap-x-4">
 		<h1>Today</h1>
-		<p class="text-quiet">{data.rows.length} clients by need; {waiting} {waiting === 1 ? 'waits' : 'wait'} for an answer</p>
-		<a href="/clients/new" class="ml-auto">Register a client</a>
+		<p class="text-quiet">{data.all} clients by need; {data.waiting} {data.waiting === 1 ? 'waits' : 'wait'} for an answer</p>
+		<form method="GET" role="search" class="ml-auto flex items-baseline gap-2">
+			<label class="label" for="name">Find a client</label>
+			<input id="name" name="name" type="search" value={data.search} maxlength="60" autocomplete="off" class="min-h-9 w-44 rounded-md border border-edge bg-sheet px-2" />
+		</form>
+		<a href="/clients/new">Register a client</a>
 	</div>
-	{#if data.rows.length === 0}
+	{#if data.judging > 0}<p class="mb-2 border-l-4 border-edge bg-sheet px-3 py-1.5" role="status" data-testid="judging">{data.judging} clients are being judged for today. What stands here fills in by itself; rows marked <em>earlier</em> say what was known before.</p>{/if}
+	{#if data.all === 0}
 		<p class="rule py-6">No clients yet. <a href="/clients/new">Register the first one.</a></p>
+	{:else if data.found === 0}
+		<p class="rule py-6">Nobody here is called “{data.search}”. <a href="/">All clients</a></p>
 	{/if}
 	<ol data-testid="today">
 		{#each data.rows as row, i (row.clientId)}
@@ -56,9 +71,16 @@
 						{#if row.others.length > 0}<span class="label block">also {row.others.map((o) => `${o.step}: ${DECISION_WORD[o.decision].toLowerCase()}`).join(' · ')}</span>{/if}
 						{#if row.notes.length > 0}<span class="block text-sm text-caution">{row.notes.join(' · ')}</span>{/if}
 					</span>
-					<span class="label text-right max-lg:text-left">{row.answered ? 'answered' : row.lastSession ? `last session ${ago(row.lastSession, data.today)}` : ''}</span>
+					<span class="label text-right max-lg:text-left">{row.old ? 'earlier' : row.answered ? 'answered' : row.lastSession ? `last session ${ago(row.lastSession, data.today)}` : ''}</span>
 				</a>
 			</li>
 		{/each}
 	</ol>
+	{#if last > 1}
+		<nav aria-label="Pages" class="rule flex items-baseline gap-4 py-3">
+			{#if data.page > 1}<a href={pageLink(data.page - 1)} rel="prev">More pressing</a>{/if}
+			<span class="text-quiet">{(data.page - 1) * data.pages + 1}–{Math.min(data.found, data.page * data.pages)} of {data.found}{data.search === '' ? '' : ` called “${data.search}”`}</span>
+			{#if data.page < last}<a href={pageLink(data.page + 1)} rel="next">Less pressing</a>{/if}
+		</nav>
+	{/if}
 </main>

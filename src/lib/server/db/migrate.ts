@@ -8,8 +8,9 @@ import * as foundation from './migrations/0001-foundation.ts';
 import * as intake from './migrations/0002-intake.ts';
 import * as catalogue from './migrations/0003-catalogue.ts';
 import * as binding from './migrations/0004-binding.ts';
+import * as standing from './migrations/0005-standing.ts';
 
-const MIGRATIONS = [foundation, intake, catalogue, binding] as const;
+const MIGRATIONS = [foundation, intake, catalogue, binding, standing] as const;
 
 /** For tests: what belongs to a practice, and what of it is appended. */
 export const PRACTICE_TABLES = MIGRATIONS.flatMap((m) => m.TABLES).map((t) => t.name);

@@ -7,7 +7,7 @@ import { type Body, bodyOf } from '#lib/core/body/body.ts';
 import type { Policy } from '#lib/core/decision/policy.ts';
 import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
 import type { Morning, RecordedEvent } from '#lib/core/session/record.ts';
-import { withoutNulls } from '../db/heads.ts';
+import { type Whose, withoutNulls } from '../db/heads.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { type ClientHead, clientHeads } from '../repo/client-repo.ts';
 import { days } from '../repo/day-repo.ts';
@@ -33,26 +33,28 @@ export interface ClientRecord {
 }
 
 /** Six queries, whatever the number of clients. */
-export async function loadRecords(t: PracticeTransaction, clientId?: string): Promise<readonly ClientRecord[]> {
-	const heads = await clientHeads(t, clientId);
+export async function loadRecords(t: PracticeTransaction, whose?: Whose): Promise<readonly ClientRecord[]> {
+	const heads = await clientHeads(t, whose);
 	if (heads.length === 0) return [];
-	const measured = await sheet(t, clientId);
-	const prescribed = await exercises(t, clientId);
-	const logged = await logs(t, clientId);
-	const dayRecords = await days(t, clientId);
+	const measured = await sheet(t, whose);
+	const prescribed = byClient(await exercises(t, whose));
+	const logged = byClient(await logs(t, whose));
+	const dayRecords = byClient(await days(t, whose));
 	const here = await room(t);
 	const own = usable(here.own);
 	const families = own.length === 0 ? FAMILIES : tableOf([...Object.entries(FAMILIES), ...own.map((f) => [f.id, f] as const)]);
+	const ranges = byClient(measured.ranges);
+	const tests = byClient(measured.tests);
 	return heads.map((head): ClientRecord => {
-		const ownDays = dayRecords.filter((d) => d.clientId === head.id);
+		const ownDays = dayRecords(head.id);
 		return {
 			head,
 			body: bodyFor(head),
 			policy: POLICIES[head.setting.policyId],
-			measurements: measured.ranges.filter((m) => m.clientId === head.id),
-			exercises: prescribed.filter((e) => e.clientId === head.id && e.prescriptions.length > 0),
-			logs: logged.filter((l) => l.clientId === head.id),
-			tests: measured.tests.filter((x) => x.clientId === head.id),
+			measurements: ranges(head.id),
+			exercises: prescribed(head.id).filter((e) => e.prescriptions.length > 0),
+			logs: logged(head.id),
+			tests: tests(head.id),
 			mornings: ownDays.flatMap((d) => (d.morning === null ? [] : [d.morning])),
 			checkins: new Map(ownDays.flatMap((d) => (d.morning === null || d.checkinId === null ? [] : [[`${d.morning.date}|${d.morning.region}`, d.checkinId] as const]))),
 			events: ownDays.flatMap((d) => (d.event === null ? [] : [d.event])),
@@ -60,6 +62,17 @@ export async function loadRecords(t: PracticeTransaction, clientId?: string): Pr
 			families
 		};
 	});
+}
+
+/** Rows by the client they are of, in the order they came. */
+function byClient<T extends { readonly clientId: string }>(rows: readonly T[]): (id: string) => readonly T[] {
+	const known = new Map<string, T[]>();
+	for (const row of rows) {
+		const own = known.get(row.clientId);
+		if (own === undefined) known.set(row.clientId, [row]);
+		else own.push(row);
+	}
+	return (id) => known.get(id) ?? [];
 }
 
 function bodyFor(head: ClientHead): Body {

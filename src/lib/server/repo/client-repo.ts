@@ -14,7 +14,7 @@ import type { Technique } from '#lib/core/posture/problem.ts';
 import type { PolicyId } from '#lib/contract/policy.ts';
 import type { Surgery as SurgeryShown } from '#lib/contract/view.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-import { isHead, ofClient } from '../db/heads.ts';
+import { isHead, ofClient, type Whose } from '../db/heads.ts';
 
 export interface Setting {
 	readonly id: string;
@@ -144,7 +144,7 @@ interface ClosingRow {
 }
 
 /** Clients with a setting, by name; one when an id is given. Another practice's client is simply not there. */
-export async function clientHeads(t: PracticeTransaction, clientId?: string): Promise<readonly ClientHead[]> {
+export async function clientHeads(t: PracticeTransaction, whose?: Whose): Promise<readonly ClientHead[]> {
 	const { rows } = await sql<Row>`
 		select c.id, c.tz, c.opened_on, p.name, p.born, p.occupation, p.sex,
 			(select to_jsonb(s) from client_setting s where s.practice_id = c.practice_id and s.client_id = c.id and ${isHead('client_setting', 's')} order by s.recorded_at desc limit 1) as setting,
@@ -159,7 +159,7 @@ export async function clientHeads(t: PracticeTransaction, clientId?: string): Pr
 			coalesce((select jsonb_agg(jsonb_build_object('region', k.region, 'symptom', k.symptom, 'until', k.until) order by k.recorded_at) from known_symptom k where k.practice_id = c.practice_id and k.client_id = c.id and ${isHead('known_symptom', 'k')}), '[]') as known,
 			coalesce((select jsonb_agg(to_jsonb(l) order by l.axis, l.side) from protocol_limit l where l.practice_id = c.practice_id and l.client_id = c.id and ${isHead('protocol_limit', 'l')} and not l.lifted), '[]') as limits
 		from client c join person p on p.practice_id = c.practice_id and p.client_id = c.id
-		where c.status = 'active' and ${ofClient('c', clientId, 'id')}
+		where c.status = 'active' and ${ofClient('c', whose, 'id')}
 		order by p.name, c.id`.execute(t.trx);
 	return rows.filter((r) => r.setting !== null).map(headOf);
 }

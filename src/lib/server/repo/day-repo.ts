@@ -2,7 +2,7 @@
 import { sql } from 'kysely';
 import type { Morning, RecordedEvent } from '#lib/core/session/record.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-import { isHead, ofClient, withoutNulls } from '../db/heads.ts';
+import { isHead, ofClient, withoutNulls, type Whose } from '../db/heads.ts';
 
 export interface DayRecord {
 	readonly clientId: string;
@@ -28,13 +28,13 @@ interface Row {
 	kind: RecordedEvent['kind'] | null;
 }
 
-export async function days(t: PracticeTransaction, clientId?: string): Promise<readonly DayRecord[]> {
+export async function days(t: PracticeTransaction, whose?: Whose): Promise<readonly DayRecord[]> {
 	const { rows } = await sql<Row>`
 		select 'morning' as what, c.id, c.client_id, c.local_day, c.region, c.pain, c.swelling, c.stiffness_min, c.provocation, c.recalled, c.fever, c.calf, c.cannot_stand, null as kind
-		from checkin c where c.moment = 'morning' and ${isHead('checkin', 'c')} and ${ofClient('c', clientId)}
+		from checkin c where c.moment = 'morning' and ${isHead('checkin', 'c')} and ${ofClient('c', whose)}
 		union all
 		select 'event', e.id, e.client_id, e.local_day, null, null, null, null, null, null, null, null, null, e.kind
-		from day_event e where ${isHead('day_event', 'e')} and ${ofClient('e', clientId)}
+		from day_event e where ${isHead('day_event', 'e')} and ${ofClient('e', whose)}
 		order by 4, 2`.execute(t.trx);
 	return rows.map((r) => ({
 		clientId: r.client_id,

@@ -4,7 +4,7 @@ import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { DecideInput } from '#lib/core/decision/input.ts';
 import type { Trace } from '#lib/core/decision/trace.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-import { ofClient } from '../db/heads.ts';
+import { ofClient, type Whose } from '../db/heads.ts';
 
 export interface Versions {
 	readonly engine: string;
@@ -60,7 +60,7 @@ interface Row {
 }
 
 /** Newest first; rows that only record an undoing are folded into what they undid. */
-export async function decisions(t: PracticeTransaction, clientId?: string): Promise<readonly SignedDecision[]> {
+export async function decisions(t: PracticeTransaction, whose?: Whose): Promise<readonly SignedDecision[]> {
 	const { rows } = await sql<Row>`
 		select d.id, d.client_id, d.exercise_id, d.local_day, d.based_on, d.inputs_hash, d.inputs, d.versions, d.proposal, d.answer, d.outcome, d.reason, d.written_by, m.name as member, d.recorded_at,
 			exists (select 1 from decision u where u.practice_id = d.practice_id and u.replaces_id = d.id and u.answer = 'undone') as undone,
@@ -69,7 +69,7 @@ export async function decisions(t: PracticeTransaction, clientId?: string): Prom
 			or exists (select 1 from checkin v join checkin o on o.practice_id = v.practice_id and o.id = v.replaces_id
 				where v.practice_id = d.practice_id and v.client_id = d.client_id and o.recorded_at <= d.recorded_at and v.recorded_at > d.recorded_at) as record_changed
 		from decision d left join member m on m.practice_id = d.practice_id and m.id = d.written_by
-		where d.answer <> 'undone' and ${ofClient('d', clientId)} order by d.local_day desc, d.recorded_at desc`.execute(t.trx);
+		where d.answer <> 'undone' and ${ofClient('d', whose)} order by d.local_day desc, d.recorded_at desc`.execute(t.trx);
 	return rows.map((r) => ({
 		id: r.id,
 		clientId: r.client_id,
@@ -92,11 +92,11 @@ export async function decisions(t: PracticeTransaction, clientId?: string): Prom
 }
 
 /** Only what says which slips were answered: the newest standing answer of each exercise. */
-export async function answeredSlips(t: PracticeTransaction, clientId?: string): Promise<ReadonlyMap<string, { readonly hash: string; readonly by: string }>> {
+export async function answeredSlips(t: PracticeTransaction, whose?: Whose): Promise<ReadonlyMap<string, { readonly hash: string; readonly by: string }>> {
 	const { rows } = await sql<{ exercise_id: string; inputs_hash: string; member: string | null }>`
 		select distinct on (d.exercise_id) d.exercise_id, d.inputs_hash, m.name as member
 		from decision d left join member m on m.practice_id = d.practice_id and m.id = d.written_by
-		where d.answer <> 'undone' and not exists (select 1 from decision u where u.practice_id = d.practice_id and u.replaces_id = d.id) and ${ofClient('d', clientId)}
+		where d.answer <> 'undone' and not exists (select 1 from decision u where u.practice_id = d.practice_id and u.replaces_id = d.id) and ${ofClient('d', whose)}
 		order by d.exercise_id, d.recorded_at desc`.execute(t.trx);
 	return new Map(rows.map((r) => [r.exercise_id, { hash: r.inputs_hash, by: r.member ?? 'unknown' }]));
 }

@@ -5,7 +5,7 @@ import type { Side } from '#lib/core/body/axis.ts';
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
 import type { SolvedSetup } from '#lib/core/fit/context.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-import { ofClient } from '../db/heads.ts';
+import { ofClient, type Whose } from '../db/heads.ts';
 
 export type PrescriptionKind = 'start' | 'advance' | 'regress' | 'retry' | 'alter' | 'set-aside' | 'stop' | 'resume' | 'undo';
 
@@ -57,11 +57,11 @@ interface Row {
 	prescriptions: { id: string; local_day: string; step: string; dose: PrescribedDose; setup: SolvedSetup | null; snapshot: Snapshot; state: Prescription['state']; kind: PrescriptionKind; replaces_id: string | null; restores_id: string | null; decision_id: string | null; passed_over: readonly string[]; reason: string | null }[];
 }
 
-export async function exercises(t: PracticeTransaction, clientId?: string): Promise<readonly Exercise[]> {
+export async function exercises(t: PracticeTransaction, whose?: Whose): Promise<readonly Exercise[]> {
 	const { rows } = await sql<Row>`
 		select e.id, e.client_id, e.family, e.region, e.side, e.purpose,
 			coalesce((select jsonb_agg(to_jsonb(p)) from prescription p where p.practice_id = e.practice_id and p.exercise_id = e.id and not p.voided), '[]') as prescriptions
-		from exercise e where ${ofClient('e', clientId)} order by e.id`.execute(t.trx);
+		from exercise e where ${ofClient('e', whose)} order by e.id`.execute(t.trx);
 	return rows.map((r) => ({
 		id: r.id,
 		clientId: r.client_id,

@@ -2,7 +2,7 @@
 import { sql } from 'kysely';
 import type { Session } from '#lib/core/session/record.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-import { isHead, ofClient, withoutNulls } from '../db/heads.ts';
+import { isHead, ofClient, withoutNulls, type Whose } from '../db/heads.ts';
 
 export interface Logged {
 	readonly id: string;
@@ -43,12 +43,12 @@ interface Row {
 }
 
 /** All logs, oldest first. */
-export async function logs(t: PracticeTransaction, clientId?: string): Promise<readonly Logged[]> {
+export async function logs(t: PracticeTransaction, whose?: Whose): Promise<readonly Logged[]> {
 	const { rows } = await sql<Row>`
 		select l.id, l.client_id, l.exercise_id, l.prescription_id, l.visit_id, l.written_by, v.local_day, v.observed, l.prescribed, l.sets, l.pains, l.pain_at, l.pain_only_loaded, l.symptoms,
 			l.radiating_lower, l.cauda_equina, l.faults, l.incomplete_because, l.soreness, l.confidence, l.felt, l.as_usual, l.soreness_over_72h, l.against_advice, l.lighter
 		from exercise_log l join visit v on v.practice_id = l.practice_id and v.id = l.visit_id
-		where ${isHead('exercise_log', 'l')} and ${ofClient('l', clientId)} order by v.local_day, v.started_at, l.recorded_at`.execute(t.trx);
+		where ${isHead('exercise_log', 'l')} and ${ofClient('l', whose)} order by v.local_day, v.started_at, l.recorded_at`.execute(t.trx);
 	return rows.map((r) => ({
 		id: r.id,
 		clientId: r.client_id,

@@ -9,7 +9,7 @@ import type { RangeId } from '#lib/core/measure/range-kind.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { Envelope, Tolerated } from '#lib/core/client/envelope.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-import { isHead, ofClient } from '../db/heads.ts';
+import { isHead, ofClient, type Whose } from '../db/heads.ts';
 
 export interface Measurement {
 	readonly id: string;
@@ -43,10 +43,10 @@ interface MeasurementRow {
 }
 
 /** All measurements, oldest first. */
-export async function measurements(t: PracticeTransaction, clientId?: string): Promise<readonly Measurement[]> {
+export async function measurements(t: PracticeTransaction, whose?: Whose): Promise<readonly Measurement[]> {
 	const { rows } = await sql<MeasurementRow>`
 		select m.id, m.client_id, m.axis, m.side, m.onset_tenths, m.tolerable_tenths, m.end_tenths, m.pain, m.local_day, m.method, m.raw_value, m.loaded
-		from measurement m where ${isHead('measurement', 'm')} and ${ofClient('m', clientId)} order by m.local_day, m.recorded_at`.execute(t.trx);
+		from measurement m where ${isHead('measurement', 'm')} and ${ofClient('m', whose)} order by m.local_day, m.recorded_at`.execute(t.trx);
 	return rows.map(measurementFrom);
 }
 
@@ -108,10 +108,10 @@ interface TestRow {
 const testFrom = (r: TestRow): TestResult => ({ id: r.id, clientId: r.client_id, test: r.test, side: r.side, value: r.value_hundredths / 100, extras: r.extras, method: r.method, day: r.local_day });
 
 /** All results, of one client or of all, oldest first. */
-export async function testResults(t: PracticeTransaction, clientId?: string): Promise<readonly TestResult[]> {
+export async function testResults(t: PracticeTransaction, whose?: Whose): Promise<readonly TestResult[]> {
 	const { rows } = await sql<TestRow>`
 		select r.id, r.client_id, r.test, r.side, r.value_hundredths, r.extras, r.method, r.local_day from test_result r
-		where r.practice_id = ${t.practiceId} and ${isHead('test_result', 'r')} and ${ofClient('r', clientId)} order by r.local_day, r.recorded_at, r.id`.execute(t.trx);
+		where r.practice_id = ${t.practiceId} and ${isHead('test_result', 'r')} and ${ofClient('r', whose)} order by r.local_day, r.recorded_at, r.id`.execute(t.trx);
 	return rows.map(testFrom);
 }
 
@@ -129,10 +129,10 @@ export interface Sheet {
 }
 
 /** Ranges and function tests, of one client or of all, oldest first, in one query: a client page reads both each time. */
-export async function sheet(t: PracticeTransaction, clientId?: string): Promise<Sheet> {
+export async function sheet(t: PracticeTransaction, whose?: Whose): Promise<Sheet> {
 	const { rows } = await sql<{ ranges: MeasurementRow[]; tests: TestRow[] }>`select
-		coalesce((select jsonb_agg(to_jsonb(m) order by m.local_day, m.recorded_at) from measurement m where m.practice_id = ${t.practiceId} and ${isHead('measurement', 'm')} and ${ofClient('m', clientId)}), '[]') as ranges,
-		coalesce((select jsonb_agg(to_jsonb(r) order by r.local_day, r.recorded_at, r.id) from test_result r where r.practice_id = ${t.practiceId} and ${isHead('test_result', 'r')} and ${ofClient('r', clientId)}), '[]') as tests`.execute(t.trx);
+		coalesce((select jsonb_agg(to_jsonb(m) order by m.local_day, m.recorded_at) from measurement m where m.practice_id = ${t.practiceId} and ${isHead('measurement', 'm')} and ${ofClient('m', whose)}), '[]') as ranges,
+		coalesce((select jsonb_agg(to_jsonb(r) order by r.local_day, r.recorded_at, r.id) from test_result r where r.practice_id = ${t.practiceId} and ${isHead('test_result', 'r')} and ${ofClient('r', whose)}), '[]') as tests`.execute(t.trx);
 	const { ranges = [], tests = [] } = rows[0] ?? {};
 	return { ranges: ranges.map(measurementFrom), tests: tests.map(testFrom) };
 }

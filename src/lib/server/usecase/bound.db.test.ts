@@ -160,7 +160,7 @@ describe('who may', () => {
 		const open = (ctx: Context, reason: string) => openDay(ctx, { id: randomUUID(), clientId, day: TODAY, reason });
 		expect(await open(trainer, 'felt fine')).toMatchObject({ ok: false, refusal: { why: 'not-allowed' } });
 		expect(await open(physio, 'no')).toMatchObject({ ok: false, refusal: { field: 'reason' } });
-		const notesToday = async () => value(await showToday(physio)).find((x) => x.clientId === clientId)?.notes ?? [];
+		const notesToday = async () => value(await showToday(physio)).rows.find((x) => x.clientId === clientId)?.notes ?? [];
 		expect(await notesToday()).toContain('not today, by the arrival card');
 		expect(await open(physio, 'no fever when measured')).toMatchObject({ ok: true });
 		expect(await notesToday()).not.toContain('not today, by the arrival card');

@@ -1,6 +1,6 @@
 /**
  * The one way a command takes: may this role? → what needs no record → one transaction → client locked → sent before? → run → kept with
- * its receipt, or rolled back whole.
+ * its receipt, or rolled back whole. What Today keeps of the client is marked as old in the same transaction.
  *
  * The id of a command is made by the writer and travels with the form. The same id with the same content is the same command: it
  * answers what it answered then and writes nothing. The same id with other content is a conflict, so that "saved" is never said of what
@@ -12,6 +12,7 @@ import { contentHash } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { lockClient } from '../repo/client-repo.ts';
 import { lockId, receiptOf, writeReceipt } from '../repo/receipt-repo.ts';
+import { unjudge } from '../repo/standing-repo.ts';
 import { allow, conflict, invalid, notFound, type Context, type Outcome, type Refused, type Verb } from './actor.ts';
 
 /** What a command is run in: the transaction, who acts, and for the demo's past when it was written. */
@@ -27,6 +28,8 @@ export interface Command<I, T> {
 	readonly id: (input: I) => string;
 	/** The client it is about, who is locked; left out, it is about the practice. */
 	readonly client?: (input: I) => string;
+	/** What it changes may say something else of every client of the practice. */
+	readonly everybody?: true;
 	/** Refusals that need no record. */
 	readonly check?: (input: I, ctx: Context) => Outcome<never> | undefined;
 	readonly run: (input: I, run: Run) => Promise<Outcome<T>>;
@@ -81,6 +84,7 @@ async function inside<I, T>(c: Command<I, T>, input: I, run: Run, sent: Sent): P
 	const outcome = await c.run(input, run);
 	if (!outcome.ok || c.keeps?.(outcome.value) === false) throw new RolledBack(outcome);
 	await writeReceipt(t, { ...sent, hash, outcome: outcome.value }, run.recordedAt);
+	if (sent.clientId !== undefined || c.everybody === true) await unjudge(t, sent.clientId);
 	return outcome;
 }
 

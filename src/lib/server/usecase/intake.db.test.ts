@@ -76,7 +76,7 @@ describe('registering', () => {
 		const id = await newcomer();
 		const today = await showToday(physio);
 		if (!today.ok) throw new Error('refused');
-		expect(today.value.find((r) => r.clientId === id)).toMatchObject({ decision: 'quiet', to: 'screen', sentence: expect.stringContaining('screen first') as string });
+		expect(today.value.rows.find((r) => r.clientId === id)).toMatchObject({ decision: 'quiet', to: 'screen', sentence: expect.stringContaining('screen first') as string });
 	});
 });
 

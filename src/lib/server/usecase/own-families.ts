@@ -24,6 +24,7 @@ const saved = command<{ readonly id: string; readonly file: string }, Saved>({
 	verb: 'write own steps',
 	id: (s) => s.id,
 	keeps: (s) => 'saved' in s,
+	everybody: true,
 	run: async ({ file }, { t, ctx }) => {
 		const read = readFamilies(file);
 		if (!read.ok) return ok({ faults: read.faults });

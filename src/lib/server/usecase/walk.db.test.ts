@@ -48,9 +48,9 @@ describe('today', () => {
 	it('orders the practice by need, and every kind of decision occurs', async () => {
 		const today = await showToday(physio);
 		if (!today.ok) throw new Error('refused');
-		expect(new Set(today.value.map((r) => r.decision))).toEqual(new Set(['refer', 'stop', 'regress', 'advance', 'wait', 'hold']));
-		expect(today.value.map((r) => r.decision).slice(0, 3)).toEqual(['refer', 'stop', 'regress']);
-		expect(today.value.find((r) => r.name.startsWith('Wren'))?.sentence).toBe('Hold: right knee was 3 this morning, above its usual 2.');
+		expect(new Set(today.value.rows.map((r) => r.decision))).toEqual(new Set(['refer', 'stop', 'regress', 'advance', 'wait', 'hold']));
+		expect(today.value.rows.map((r) => r.decision).slice(0, 3)).toEqual(['refer', 'stop', 'regress']);
+		expect(today.value.rows.find((r) => r.name.startsWith('Wren'))?.sentence).toBe('Hold: right knee was 3 this morning, above its usual 2.');
 	});
 	it('an owner who is neither licensed nor trainer sees no client', async () => {
 		expect(await showToday(await as(d, 'owner'))).toMatchObject({ ok: false, refusal: { why: 'not-allowed' } });

@@ -7,7 +7,7 @@ import { uuid } from '#lib/contract/basics.ts';
 import { closeFlag } from '#lib/server/usecase/flags.ts';
 import { fitContextOf } from '#lib/server/record/fit-of.ts';
 import { ownLaddersOf } from '#lib/server/record/facts-of.ts';
-import { slipsByNeed } from '#lib/server/usecase/slips-by-need.ts';
+import { slipsByNeed } from '#lib/server/view/slips-by-need.ts';
 import { signedDecisions } from '#lib/server/usecase/signed-decisions.ts';
 import { signDecision } from '#lib/server/usecase/sign-decision.ts';
 import { undoDecision } from '#lib/server/usecase/undo-decision.ts';
