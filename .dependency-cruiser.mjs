@@ -7,14 +7,27 @@ const generated = '(^|/)\\$types|\\.svelte-kit';
 export default {
 	forbidden: [
 		{ name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
-		{ name: 'no-unresolvable', severity: 'error', from: { pathNot: tests }, to: { couldNotResolve: true, pathNot: ['^\\$app/', '\\$types$', '\\?worker$', '\\?raw$'] } },
-		{ name: 'repositories-do-not-import-each-other', severity: 'error', from: { path: '^src/lib/server/repo/([^/]+)\\.ts$', pathNot: tests }, to: { path: '^src/lib/server/repo/', pathNot: '$1' } },
+		{
+			name: 'no-unresolvable',
+			severity: 'error',
+			from: { pathNot: tests },
+			to: { couldNotResolve: true, pathNot: ['^\\$app/', '\\$types$', '\\?worker$', '\\?raw$'] }
+		},
+		{
+			name: 'repositories-do-not-import-each-other',
+			severity: 'error',
+			from: { path: '^src/lib/server/repo/([^/]+)\\.ts$', pathNot: tests },
+			to: { path: '^src/lib/server/repo/', pathNot: '$1' }
+		},
 		...FLOORS.map((f) => ({
 			name: `floor-${f.name}`,
 			severity: 'error',
 			comment: `${f.path} may import ${f.may.join(', ') || 'nothing'}`,
 			from: { path: `^${f.path}/`, pathNot: tests },
-			to: { path: '^(src|docs|demo|tests|scripts)/', pathNot: [`^${f.path}/`, ...f.may.map((m) => `^${m}(/|$)`), generated] }
+			to: {
+				path: '^(src|docs|demo|tests|scripts)/',
+				pathNot: [`^${f.path}/`, ...f.may.map((m) => `^${m}(/|$)`), generated]
+			}
 		})),
 		...FLOORS.filter((f) => !f.packages).map((f) => ({
 			name: `pure-${f.name}`,
@@ -27,7 +40,11 @@ export default {
 		tsPreCompilationDeps: true,
 		doNotFollow: { path: 'node_modules' },
 		exclude: { path: generated },
-		enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['svelte', 'import', 'default'], extensions: ['.ts', '.js', '.mjs', '.svelte'] },
+		enhancedResolveOptions: {
+			exportsFields: ['exports'],
+			conditionNames: ['svelte', 'import', 'default'],
+			extensions: ['.ts', '.js', '.mjs', '.svelte']
+		},
 		tsConfig: { fileName: 'tsconfig.json' }
 	}
 };

@@ -1,6 +1,15 @@
 import { defineConfig } from '@playwright/test';
 
-const chromium = ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+const chromium = [
+	'--headless',
+	'--no-sandbox',
+	'--disable-gpu',
+	'--disable-quic',
+	'--no-first-run',
+	'--disable-background-networking',
+	'--disable-component-update',
+	'--disable-sync'
+];
 
 export default defineConfig({
 	testDir: 'tests/flows',

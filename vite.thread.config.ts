@@ -2,6 +2,11 @@
 import { defineConfig } from 'vite';
 
 export default defineConfig({
-	build: { ssr: 'src/lib/server/thread/judge.ts', outDir: 'build/thread', emptyOutDir: true, rollupOptions: { output: { entryFileNames: 'judge.js' } } },
+	build: {
+		ssr: 'src/lib/server/thread/judge.ts',
+		outDir: 'build/thread',
+		emptyOutDir: true,
+		rollupOptions: { output: { entryFileNames: 'judge.js' } }
+	},
 	publicDir: false
 });

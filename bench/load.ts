@@ -21,22 +21,36 @@ const SHARED = ['member', 'equipment', 'own_family', 'receipt', 'access_log', 's
 
 const home = join(tmpdir(), `bolster-load-${process.pid}`);
 const cluster = await startCluster(home, { fast: false });
-const line = (what: string, value: string, target = ''): void => console.log(`${what.padEnd(58)} ${value.padStart(14)}${target === '' ? '' : `   ${target}`}`);
+const line = (what: string, value: string, target = ''): void =>
+	console.log(`${what.padEnd(58)} ${value.padStart(14)}${target === '' ? '' : `   ${target}`}`);
 const median = (xs: number[]): number => xs.sort((a, b) => a - b)[Math.floor(xs.length / 2)] ?? NaN;
-const quantile = (xs: number[], q: number): number => xs.sort((a, b) => a - b)[Math.min(xs.length - 1, Math.floor(xs.length * q))] ?? NaN;
+const quantile = (xs: number[], q: number): number =>
+	xs.sort((a, b) => a - b)[Math.min(xs.length - 1, Math.floor(xs.length * q))] ?? NaN;
 
 /** Copies every client's rows `times` times with other ids, foreign keys and all. */
 async function multiply(url: string, times: number): Promise<void> {
 	const c = new pg.Client({ connectionString: url });
 	await c.connect();
-	await c.query(`create function other(id uuid, n int) returns uuid language sql immutable as $$ select overlay(overlay(md5(id::text || n::text) placing '7' from 13 for 1) placing '8' from 17 for 1)::uuid $$`);
+	await c.query(
+		`create function other(id uuid, n int) returns uuid language sql immutable as $$ select overlay(overlay(md5(id::text || n::text) placing '7' from 13 for 1) placing '8' from 17 for 1)::uuid $$`
+	);
 	await c.query('set session_replication_role = replica');
 	for (const table of PRACTICE_TABLES.filter((t) => !SHARED.includes(t))) {
-		const { rows } = await c.query<{ column_name: string; data_type: string }>(`select column_name, data_type from information_schema.columns where table_schema = 'public' and table_name = $1 order by ordinal_position`, [table]);
+		const { rows } = await c.query<{ column_name: string; data_type: string }>(
+			`select column_name, data_type from information_schema.columns where table_schema = 'public' and table_name = $1 order by ordinal_position`,
+			[table]
+		);
 		const kept = ['practice_id', 'written_by', 'member_id'];
 		const value = (r: { column_name: string; data_type: string }): string =>
-			r.data_type === 'uuid' && !kept.includes(r.column_name) ? `case when t."${r.column_name}" is null then null else other(t."${r.column_name}", n) end` : table === 'person' && r.column_name === 'name' ? `t.name || ' ' || n` : `t."${r.column_name}"`;
-		await c.query(`insert into ${table} (${rows.map((r) => `"${r.column_name}"`).join(', ')}) select ${rows.map(value).join(', ')} from ${table} t, generate_series(1, $1) n`, [times]);
+			r.data_type === 'uuid' && !kept.includes(r.column_name)
+				? `case when t."${r.column_name}" is null then null else other(t."${r.column_name}", n) end`
+				: table === 'person' && r.column_name === 'name'
+					? `t.name || ' ' || n`
+					: `t."${r.column_name}"`;
+		await c.query(
+			`insert into ${table} (${rows.map((r) => `"${r.column_name}"`).join(', ')}) select ${rows.map(value).join(', ')} from ${table} t, generate_series(1, $1) n`,
+			[times]
+		);
 	}
 	await c.query('set session_replication_role = origin');
 	await c.query('analyze');
@@ -58,12 +72,31 @@ await bootstrap(cluster.superUrl, name, cluster.passwords);
 await migrate(cluster.ownerUrl(name));
 const port = await freePort();
 const origin = `http://127.0.0.1:${port}`;
-await loadDemo({ ownerUrl: cluster.ownerUrl(name), appUrl: cluster.appUrl(name), secret: cluster.authSecret, origin, today: TODAY });
+await loadDemo({
+	ownerUrl: cluster.ownerUrl(name),
+	appUrl: cluster.appUrl(name),
+	secret: cluster.authSecret,
+	origin,
+	today: TODAY
+});
 const began = performance.now();
 await multiply(cluster.superUrl.replace(/\/[^/?]*(\?|$)/, `/${name}$1`), Math.ceil(CLIENTS / 8) - 1);
 line('copying clients', `${((performance.now() - began) / 1000).toFixed(1)} s`);
 
-const server = spawn(process.execPath, ['build/index.js'], { env: { ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', PORT: String(port), ORIGIN: origin, DATABASE_URL: cluster.appUrl(name), AUTH_SECRET: cluster.authSecret, BOLSTER_TODAY: TODAY, LOG_LEVEL: 'warn' }, stdio: ['ignore', 'inherit', 'inherit'] });
+const server = spawn(process.execPath, ['build/index.js'], {
+	env: {
+		...process.env,
+		NODE_ENV: 'production',
+		HOST: '127.0.0.1',
+		PORT: String(port),
+		ORIGIN: origin,
+		DATABASE_URL: cluster.appUrl(name),
+		AUTH_SECRET: cluster.authSecret,
+		BOLSTER_TODAY: TODAY,
+		LOG_LEVEL: 'warn'
+	},
+	stdio: ['ignore', 'inherit', 'inherit']
+});
 for (let i = 0; i < 100; i++) {
 	try {
 		if ((await fetch(`${origin}/readyz`)).ok) break;
@@ -74,8 +107,16 @@ for (let i = 0; i < 100; i++) {
 }
 try {
 	const staff = STAFF[0] as (typeof STAFF)[number];
-	const signed = await fetch(`${origin}/sign-in`, { method: 'POST', redirect: 'manual', headers: { origin }, body: new URLSearchParams({ email: staff.email, password: staff.password }) });
-	const cookie = signed.headers.getSetCookie().map((c) => c.split(';')[0]).join('; ');
+	const signed = await fetch(`${origin}/sign-in`, {
+		method: 'POST',
+		redirect: 'manual',
+		headers: { origin },
+		body: new URLSearchParams({ email: staff.email, password: staff.password })
+	});
+	const cookie = signed.headers
+		.getSetCookie()
+		.map((c) => c.split(';')[0])
+		.join('; ');
 	const get = async (path: string): Promise<{ ms: number; text: string; status: number }> => {
 		const at = performance.now();
 		const r = await fetch(`${origin}${path}`, { headers: { cookie } });
@@ -85,29 +126,52 @@ try {
 	const health: number[] = [];
 	const pulse = setInterval(() => {
 		const at = performance.now();
-		void fetch(`${origin}/healthz`).then((r) => r.text()).then(() => health.push(performance.now() - at));
+		void fetch(`${origin}/healthz`)
+			.then((r) => r.text())
+			.then(() => health.push(performance.now() - at));
 	}, 50);
 
 	const first = await get('/');
 	line('Today, first reading of the day', `${first.ms.toFixed(0)} ms`);
 	const judging = performance.now();
-	while ((await get('/__data.json')).text.includes('"judging":0') === false && performance.now() - judging < 180_000) {
+	while (
+		(await get('/__data.json')).text.includes('"judging":0') === false &&
+		performance.now() - judging < 180_000
+	) {
 		if (!/data-testid="judging"/.test((await get('/')).text)) break;
 		await new Promise((r) => setTimeout(r, 500));
 	}
-	line(`  all ${CLIENTS} judged aside after`, `${((performance.now() - judging) / 1000).toFixed(1)} s`, `${(CLIENTS / ((performance.now() - judging) / 1000)).toFixed(0)} clients/s`);
-	line('  /healthz meanwhile, median and p99', `${median(health).toFixed(1)}, ${quantile(health, 0.99).toFixed(1)} ms`);
+	line(
+		`  all ${CLIENTS} judged aside after`,
+		`${((performance.now() - judging) / 1000).toFixed(1)} s`,
+		`${(CLIENTS / ((performance.now() - judging) / 1000)).toFixed(0)} clients/s`
+	);
+	line(
+		'  /healthz meanwhile, median and p99',
+		`${median(health).toFixed(1)}, ${quantile(health, 0.99).toFixed(1)} ms`
+	);
 	const pages: number[] = [];
 	for (let i = 0; i < 30; i++) pages.push((await get('/')).ms);
-	line('Today, every further reading (median, p95)', `${median(pages).toFixed(0)}, ${quantile(pages, 0.95).toFixed(0)} ms`, '≤ 100 ms');
+	line(
+		'Today, every further reading (median, p95)',
+		`${median(pages).toFixed(0)}, ${quantile(pages, 0.95).toFixed(0)} ms`,
+		'≤ 100 ms'
+	);
 
 	const owner = new pg.Client({ connectionString: cluster.ownerUrl(name) });
 	await owner.connect();
-	const clients = (await owner.query<{ id: string }>('select client_id as id from exercise group by client_id order by md5(client_id::text) limit 400')).rows.map((r) => r.id);
+	const clients = (
+		await owner.query<{ id: string }>(
+			'select client_id as id from exercise group by client_id order by md5(client_id::text) limit 400'
+		)
+	).rows.map((r) => r.id);
 	await owner.end();
 
 	/** Runs work over eight connections for some seconds; answers how many a second, and how long each took. */
-	async function together(seconds: number, work: (i: number) => Promise<{ ms: number; status: number }>): Promise<{ rate: number; times: number[]; wrong: number }> {
+	async function together(
+		seconds: number,
+		work: (i: number) => Promise<{ ms: number; status: number }>
+	): Promise<{ rate: number; times: number[]; wrong: number }> {
 		const until = performance.now() + 1000 * seconds;
 		const times: number[] = [];
 		let at = 0;
@@ -123,14 +187,37 @@ try {
 		);
 		return { rate: times.length / seconds, times, wrong };
 	}
-	const said = (what: string, { rate, times, wrong }: { rate: number; times: number[]; wrong: number }, target: string): void => line(what, `${rate.toFixed(0)} /s`, `p99 ${quantile(times, 0.99).toFixed(0)} ms${wrong === 0 ? '' : `, ${wrong} not answered`} (${target})`);
-	for (const page of ['decide', 'ladders', 'log', 'measure']) said(`client pages: ${page}, 8 connections`, await together(5, (i) => get(`/clients/${clients[i % clients.length]}/${page}`)), '≥ 80 /s, p99 ≤ 250 ms');
+	const said = (
+		what: string,
+		{ rate, times, wrong }: { rate: number; times: number[]; wrong: number },
+		target: string
+	): void =>
+		line(
+			what,
+			`${rate.toFixed(0)} /s`,
+			`p99 ${quantile(times, 0.99).toFixed(0)} ms${wrong === 0 ? '' : `, ${wrong} not answered`} (${target})`
+		);
+	for (const page of ['decide', 'ladders', 'log', 'measure'])
+		said(
+			`client pages: ${page}, 8 connections`,
+			await together(5, (i) => get(`/clients/${clients[i % clients.length]}/${page}`)),
+			'≥ 80 /s, p99 ≤ 250 ms'
+		);
 
 	const forms = await Promise.all(
 		clients.slice(0, 300).map(async (id) => {
 			const { text } = await get(`/clients/${id}/log`);
 			const field = (of: string): string => new RegExp(`name="${of}" value="([^"]*)"`).exec(text)?.[1] ?? '';
-			return { id, fields: { id: field('id'), visitId: field('visitId'), exerciseId: field('exerciseId'), prescriptionId: field('prescriptionId'), region: field('region') } };
+			return {
+				id,
+				fields: {
+					id: field('id'),
+					visitId: field('visitId'),
+					exerciseId: field('exerciseId'),
+					prescriptionId: field('prescriptionId'),
+					region: field('region')
+				}
+			};
 		})
 	);
 	const usable = forms.filter((f) => f.fields.id !== '' && f.fields.prescriptionId !== '');
@@ -139,8 +226,24 @@ try {
 		// Each sending is a session of its own.
 		const fresh = (id: string): string => id.slice(0, -6) + i.toString(16).padStart(6, '0');
 		const at = performance.now();
-		const body = new URLSearchParams({ ...f.fields, id: fresh(f.fields.id), visitId: fresh(f.fields.visitId), day: TODAY, observed: 'on', effort: '5', before: '1', peak: '2', after: '1', 'set.0.reps': '8', 'set.1.reps': '8' });
-		const r = await fetch(`${origin}/clients/${f.id}/log?/log`, { method: 'POST', headers: { cookie, origin, accept: 'application/json', 'x-sveltekit-action': 'true' }, body });
+		const body = new URLSearchParams({
+			...f.fields,
+			id: fresh(f.fields.id),
+			visitId: fresh(f.fields.visitId),
+			day: TODAY,
+			observed: 'on',
+			effort: '5',
+			before: '1',
+			peak: '2',
+			after: '1',
+			'set.0.reps': '8',
+			'set.1.reps': '8'
+		});
+		const r = await fetch(`${origin}/clients/${f.id}/log?/log`, {
+			method: 'POST',
+			headers: { cookie, origin, accept: 'application/json', 'x-sveltekit-action': 'true' },
+			body
+		});
 		const answer = (await r.json()) as { type: string };
 		return { ms: performance.now() - at, status: answer.type === 'success' ? 200 : 422 };
 	});

@@ -40,7 +40,8 @@ export interface World {
 }
 
 function must<T>(outcome: Outcome<T>): T {
-	if (!outcome.ok) throw new Error(`${outcome.refusal.why} ${outcome.refusal.field ?? ''}: ${outcome.refusal.message}`);
+	if (!outcome.ok)
+		throw new Error(`${outcome.refusal.why} ${outcome.refusal.field ?? ''}: ${outcome.refusal.message}`);
 	return outcome.value;
 }
 
@@ -93,7 +94,11 @@ export class Life {
 					homeKit: c.homeKit,
 					days: [1, 3, 5],
 					minutes: 20,
-					consents: CONSENT_PURPOSES.map((purpose) => ({ id: w.intakeId(w.start), purpose, given: purpose !== 'teaching' }))
+					consents: CONSENT_PURPOSES.map((purpose) => ({
+						id: w.intakeId(w.start),
+						purpose,
+						given: purpose !== 'teaching'
+					}))
 				},
 				at(w.start, 9)
 			)
@@ -102,9 +107,39 @@ export class Life {
 		if (c.limit !== undefined) {
 			const { axis, side, maxDeg, source, operatedOn, reviewIn } = c.limit;
 			const surgeryId = w.id(w.start);
-			must(await recordSurgery(ctx, { id: surgeryId, clientId: this.clientId, region: c.region, operation: c.limit.operation, operatedOn: addDays(w.today, operatedOn) }, at(w.start, 9)));
-			const phases = c.limit.phases.map((p) => ({ ...p, forbidden: [], weightBearing: 'full' as const, windows: [{ axis, side, maxDeg: p.maxDeg ?? maxDeg }] }));
-			must(await enterProtocol(ctx, { id: w.id(w.start), clientId: this.clientId, surgeryId, source, reviewOn: addDays(w.today, reviewIn), phases }, at(w.start, 9)));
+			must(
+				await recordSurgery(
+					ctx,
+					{
+						id: surgeryId,
+						clientId: this.clientId,
+						region: c.region,
+						operation: c.limit.operation,
+						operatedOn: addDays(w.today, operatedOn)
+					},
+					at(w.start, 9)
+				)
+			);
+			const phases = c.limit.phases.map((p) => ({
+				...p,
+				forbidden: [],
+				weightBearing: 'full' as const,
+				windows: [{ axis, side, maxDeg: p.maxDeg ?? maxDeg }]
+			}));
+			must(
+				await enterProtocol(
+					ctx,
+					{
+						id: w.id(w.start),
+						clientId: this.clientId,
+						surgeryId,
+						source,
+						reviewOn: addDays(w.today, reviewIn),
+						phases
+					},
+					at(w.start, 9)
+				)
+			);
 		}
 		await this.ask(w.start);
 		await this.measure(w.start, -4);
@@ -116,20 +151,54 @@ export class Life {
 
 	private async screen(day: Day): Promise<void> {
 		const yes = new Set([...(this.c.cautions ?? []), ...(this.c.limit ? ['recent-surgery'] : [])]);
-		const answers = Object.fromEntries(SCREENING.map((q) => [q.id, yes.has(q.id) ? ('yes' as const) : ('no' as const)]));
-		must(await screenClient(this.w.as('physio', day), { id: this.w.id(day), clientId: this.clientId, day, answers }, at(day, 9)));
+		const answers = Object.fromEntries(
+			SCREENING.map((q) => [q.id, yes.has(q.id) ? ('yes' as const) : ('no' as const)])
+		);
+		must(
+			await screenClient(
+				this.w.as('physio', day),
+				{ id: this.w.id(day), clientId: this.clientId, day, answers },
+				at(day, 9)
+			)
+		);
 	}
 
 	/** What hurts and what the client wants to do again; scored again five weeks before today. */
 	private async ask(day: Day): Promise<void> {
 		const { c, w } = this;
 		const ctx = w.as('physio', day);
-		must(await saveComplaint(ctx, { id: w.intakeId(day), settingId: w.intakeId(day), clientId: this.clientId, region: c.region, usualMorning: c.usual, ...c.complaint }, at(day, 9)));
+		must(
+			await saveComplaint(
+				ctx,
+				{
+					id: w.intakeId(day),
+					settingId: w.intakeId(day),
+					clientId: this.clientId,
+					region: c.region,
+					usualMorning: c.usual,
+					...c.complaint
+				},
+				at(day, 9)
+			)
+		);
 		for (const g of c.goals) {
 			const first = w.intakeId(day);
 			must(await saveGoal(ctx, { id: first, clientId: this.clientId, ...g }, at(day, 9)));
 			const again = addDays(w.today, -35);
-			if (again > day) must(await saveGoal(w.as('physio', again), { id: w.intakeId(again), clientId: this.clientId, ...g, score: Math.min(10, g.score + 2), replaces: first }, at(again, 9)));
+			if (again > day)
+				must(
+					await saveGoal(
+						w.as('physio', again),
+						{
+							id: w.intakeId(again),
+							clientId: this.clientId,
+							...g,
+							score: Math.min(10, g.score + 2),
+							replaces: first
+						},
+						at(again, 9)
+					)
+				);
 		}
 	}
 
@@ -137,17 +206,51 @@ export class Life {
 	private async test(day: Day, better: number): Promise<void> {
 		const { c, w } = this;
 		if (day < w.start) return;
-		const tests = c.tests.map(({ test, side, first, gain, extras }) => ({ id: w.intakeId(day), test, side: side ?? null, value: Math.round(100 * (first + gain * better)) / 100, extras: extras ?? {}, method: 'by hand' }));
+		const tests = c.tests.map(({ test, side, first, gain, extras }) => ({
+			id: w.intakeId(day),
+			test,
+			side: side ?? null,
+			value: Math.round(100 * (first + gain * better)) / 100,
+			extras: extras ?? {},
+			method: 'by hand'
+		}));
 		const ranges = Object.entries(c.more ?? {}).flatMap(([axis, [left, right]]) =>
-			([['left', left], ['right', right]] as const).map(([side, end]) => ({ id: w.intakeId(day), axis: axis as RangeId, side, range: { end: end + 2 * better }, method: 'goniometer', loaded: false }))
+			(
+				[
+					['left', left],
+					['right', right]
+				] as const
+			).map(([side, end]) => ({
+				id: w.intakeId(day),
+				axis: axis as RangeId,
+				side,
+				range: { end: end + 2 * better },
+				method: 'goniometer',
+				loaded: false
+			}))
 		);
-		must(await saveSheet(w.as('physio', day), this.clientId, { day, ranges, tests, totals: [] }, at(day, 10)));
+		must(
+			await saveSheet(w.as('physio', day), this.clientId, { day, ranges, tests, totals: [] }, at(day, 10))
+		);
 	}
 
 	private async delegate(): Promise<void> {
 		const { w } = this;
 		const { append } = await import('#lib/server/db/append.ts');
-		await w.as('physio', w.start).inPractice((t) => append(t, 'delegation', { id: w.id(w.start), client_id: this.clientId, member_id: w.trainerId, families: ['squat'], expires: addDays(w.today, 30) }, at(w.start, 9)));
+		await w.as('physio', w.start).inPractice((t) =>
+			append(
+				t,
+				'delegation',
+				{
+					id: w.id(w.start),
+					client_id: this.clientId,
+					member_id: w.trainerId,
+					families: ['squat'],
+					expires: addDays(w.today, 30)
+				},
+				at(w.start, 9)
+			)
+		);
 	}
 
 	/** Measures all axes, `shift` degrees from the ranges the client ends with. */
@@ -157,7 +260,19 @@ export class Life {
 			SIDES.map((side) => {
 				const [onset, tolerable, end] = c.ranges[axis][side];
 				const s = axis === 'weightBearingDorsiflexion' ? 0 : shift;
-				return { id: w.id(day), axis, side, range: { onset: onset + s, tolerable: tolerable + s, end: end + Math.min(0, s), pain: tolerable < end ? 4 : 1 }, method: axis === 'weightBearingDorsiflexion' ? 'inclinometer' : 'goniometer', loaded: axis === 'weightBearingDorsiflexion' };
+				return {
+					id: w.id(day),
+					axis,
+					side,
+					range: {
+						onset: onset + s,
+						tolerable: tolerable + s,
+						end: end + Math.min(0, s),
+						pain: tolerable < end ? 4 : 1
+					},
+					method: axis === 'weightBearingDorsiflexion' ? 'inclinometer' : 'goniometer',
+					loaded: axis === 'weightBearingDorsiflexion'
+				};
 			})
 		);
 		must(await saveMeasurements(w.as('physio', day), this.clientId, day, values, at(day, 10)));
@@ -181,7 +296,20 @@ export class Life {
 		must(
 			await prescribe(
 				w.as('physio', day),
-				{ id: w.id(day), exerciseId: this.exerciseId, clientId: this.clientId, family: 'squat', step: step.id, region: c.region, sets: start.sets, reps: start.reps, loadKg: 0, ...(fit.verdict === 'blocked' || step.gates.length > 0 ? { reason: 'rises like this at home already, seen at the first visit' } : {}) },
+				{
+					id: w.id(day),
+					exerciseId: this.exerciseId,
+					clientId: this.clientId,
+					family: 'squat',
+					step: step.id,
+					region: c.region,
+					sets: start.sets,
+					reps: start.reps,
+					loadKg: 0,
+					...(fit.verdict === 'blocked' || step.gates.length > 0
+						? { reason: 'rises like this at home already, seen at the first visit' }
+						: {})
+				},
 				at(day, 11)
 			)
 		);
@@ -197,11 +325,51 @@ export class Life {
 			if (step === undefined) throw new Error(stepId);
 			const { sets, reps } = step.usualDose.start;
 			const exerciseId = w.intakeId(begun);
-			const { id: prescriptionId } = must(await prescribe(w.as('physio', begun), { id: w.intakeId(begun), exerciseId, clientId: this.clientId, family, step: stepId, region: c.region, sets, reps, loadKg: 0, reason: 'done like this for weeks, seen at the first visit' }, at(begun, 11)));
+			const { id: prescriptionId } = must(
+				await prescribe(
+					w.as('physio', begun),
+					{
+						id: w.intakeId(begun),
+						exerciseId,
+						clientId: this.clientId,
+						family,
+						step: stepId,
+						region: c.region,
+						sets,
+						reps,
+						loadKg: 0,
+						reason: 'done like this for weeks, seen at the first visit'
+					},
+					at(begun, 11)
+				)
+			);
 			for (const before of done) {
 				const day = addDays(w.today, -before);
-				const session: Session = { date: day, observed: true, prescribed: { sets, reps, loadKg: 0 }, sets: Array.from({ length: sets }, () => ({ reps, effort: 5, cleanReps: reps })), pains: [{ region: c.region, before: c.usual, peak: c.usual, after: c.usual }], symptoms: [], faults: {}, soreness: 2, confidence: 7 };
-				must(await logVisit(w.as('physio', day), { id: w.intakeId(day), visitId: w.intakeId(day), clientId: this.clientId, exerciseId, prescriptionId, session }, at(day, 16)));
+				const session: Session = {
+					date: day,
+					observed: true,
+					prescribed: { sets, reps, loadKg: 0 },
+					sets: Array.from({ length: sets }, () => ({ reps, effort: 5, cleanReps: reps })),
+					pains: [{ region: c.region, before: c.usual, peak: c.usual, after: c.usual }],
+					symptoms: [],
+					faults: {},
+					soreness: 2,
+					confidence: 7
+				};
+				must(
+					await logVisit(
+						w.as('physio', day),
+						{
+							id: w.intakeId(day),
+							visitId: w.intakeId(day),
+							clientId: this.clientId,
+							exerciseId,
+							prescriptionId,
+							session
+						},
+						at(day, 16)
+					)
+				);
 			}
 		}
 	}
@@ -221,25 +389,72 @@ export class Life {
 		const { c, w } = this;
 		const wd = weekday(day);
 		const trouble = this.chance(0.06);
-		if (!this.chance(0.12)) await this.morning(day, c.usual + (trouble ? 1 : this.chance(0.25) ? -1 : 0), {}, this.chance(0.08) ? 3 : 0);
-		if ([1, 3, 5].includes(wd) && !this.chance(0.08)) await this.session(day, { observed: wd !== 3, peak: c.usual + (trouble ? 2 : this.chance(0.2) ? 1 : 0), effort: 5 + Math.floor(w.random() * 2) });
+		if (!this.chance(0.12))
+			await this.morning(
+				day,
+				c.usual + (trouble ? 1 : this.chance(0.25) ? -1 : 0),
+				{},
+				this.chance(0.08) ? 3 : 0
+			);
+		if ([1, 3, 5].includes(wd) && !this.chance(0.08))
+			await this.session(day, {
+				observed: wd !== 3,
+				peak: c.usual + (trouble ? 2 : this.chance(0.2) ? 1 : 0),
+				effort: 5 + Math.floor(w.random() * 2)
+			});
 		const weeksIn = Math.floor((dayNumber(day) - dayNumber(w.start)) / 7);
 		const sinceEnd = dayNumber(w.today) - dayNumber(day);
-		if (wd === 1 && weeksIn % 3 === 2) await this.measure(day, sinceEnd < 28 && c.ending !== 'silent' ? 0 : -2);
+		if (wd === 1 && weeksIn % 3 === 2)
+			await this.measure(day, sinceEnd < 28 && c.ending !== 'silent' ? 0 : -2);
 		if (wd === 6 && weeksIn % 5 === 4) await this.screen(day);
 		if (wd === 6) await this.review(day);
 	}
 
-	private async morning(day: Day, pain: number, extra: { swelling?: 'none' | 'a-little' | 'clearly-more' } = {}, lateDays = 0): Promise<void> {
+	private async morning(
+		day: Day,
+		pain: number,
+		extra: { swelling?: 'none' | 'a-little' | 'clearly-more' } = {},
+		lateDays = 0
+	): Promise<void> {
 		const { w } = this;
 		const entered = addDays(day, Math.min(lateDays, dayNumber(w.today) - dayNumber(day)));
-		const regions = [{ id: w.id(day), region: this.c.region, pain: Math.max(0, pain), swelling: extra.swelling ?? ('none' as const), stiffnessMin: 5 + Math.floor(w.random() * 10) }];
-		must(await checkIn(w.as('trainer', entered), { id: w.lateId(day), clientId: this.clientId, day, regions, events: [] }, at(entered, 7)));
+		const regions = [
+			{
+				id: w.id(day),
+				region: this.c.region,
+				pain: Math.max(0, pain),
+				swelling: extra.swelling ?? ('none' as const),
+				stiffnessMin: 5 + Math.floor(w.random() * 10)
+			}
+		];
+		must(
+			await checkIn(
+				w.as('trainer', entered),
+				{ id: w.lateId(day), clientId: this.clientId, day, regions, events: [] },
+				at(entered, 7)
+			)
+		);
 		// Now and then somebody had mistyped: the correction replaces it and both stay.
-		if (lateDays === 0 && this.chance(0.03)) must(await checkIn(w.as('trainer', entered), { id: w.lateId(day), clientId: this.clientId, day, regions: regions.map((r) => ({ ...r, id: w.id(day), stiffnessMin: r.stiffnessMin + 5 })), events: [] }, at(entered, 8)));
+		if (lateDays === 0 && this.chance(0.03))
+			must(
+				await checkIn(
+					w.as('trainer', entered),
+					{
+						id: w.lateId(day),
+						clientId: this.clientId,
+						day,
+						regions: regions.map((r) => ({ ...r, id: w.id(day), stiffnessMin: r.stiffnessMin + 5 })),
+						events: []
+					},
+					at(entered, 8)
+				)
+			);
 	}
 
-	private async session(day: Day, s: { observed: boolean; peak: number; after?: number; effort: number; patch?: Partial<Session> }): Promise<void> {
+	private async session(
+		day: Day,
+		s: { observed: boolean; peak: number; after?: number; effort: number; patch?: Partial<Session> }
+	): Promise<void> {
 		const { c, w } = this;
 		const head = await this.head(day);
 		if (head === undefined || head.state !== 'active') return;
@@ -248,8 +463,19 @@ export class Life {
 			date: day,
 			observed: s.observed,
 			prescribed: { sets, reps, loadKg },
-			sets: Array.from({ length: sets }, () => ({ reps, effort: Math.min(10, s.effort), cleanReps: this.chance(0.15) ? reps - 1 : reps })),
-			pains: [{ region: c.region, before: Math.max(0, c.usual), peak: Math.max(0, s.peak), after: Math.max(0, s.after ?? Math.min(s.peak, c.usual)) }],
+			sets: Array.from({ length: sets }, () => ({
+				reps,
+				effort: Math.min(10, s.effort),
+				cleanReps: this.chance(0.15) ? reps - 1 : reps
+			})),
+			pains: [
+				{
+					region: c.region,
+					before: Math.max(0, c.usual),
+					peak: Math.max(0, s.peak),
+					after: Math.max(0, s.after ?? Math.min(s.peak, c.usual))
+				}
+			],
 			...(s.peak > c.usual ? { painAt: 'late' as const } : {}),
 			symptoms: [],
 			faults: this.chance(0.1) ? { 'knee-drifts-in': 0.3 } : {},
@@ -257,7 +483,20 @@ export class Life {
 			confidence: 6 + Math.floor(w.random() * 3),
 			...s.patch
 		};
-		must(await logVisit(w.as(s.observed ? 'physio' : 'trainer', day), { id: w.id(day), visitId: w.id(day), clientId: this.clientId, exerciseId: this.exerciseId, prescriptionId: head.id, session }, at(day, 16)));
+		must(
+			await logVisit(
+				w.as(s.observed ? 'physio' : 'trainer', day),
+				{
+					id: w.id(day),
+					visitId: w.id(day),
+					clientId: this.clientId,
+					exerciseId: this.exerciseId,
+					prescriptionId: head.id,
+					session
+				},
+				at(day, 16)
+			)
+		);
 	}
 
 	/** The physiotherapist agrees with what Bolster proposes, unless it waits. */
@@ -268,7 +507,21 @@ export class Life {
 		if (exercise === undefined) return;
 		const slip = slipOf(r, exercise, day, advancesToday(r, day), true);
 		if (slip.trace.decision === 'wait' || slip.trace.change?.kind === 'set-aside') return;
-		must(await signDecision(w.as('physio', day), { id: w.id(day), prescriptionId: w.id(day), clientId: this.clientId, exerciseId: exercise.id, hash: slip.hash, basedOn: slip.chain.head.id, answer: 'accepted' }, at(day, 17)));
+		must(
+			await signDecision(
+				w.as('physio', day),
+				{
+					id: w.id(day),
+					prescriptionId: w.id(day),
+					clientId: this.clientId,
+					exerciseId: exercise.id,
+					hash: slip.hash,
+					basedOn: slip.chain.head.id,
+					answer: 'accepted'
+				},
+				at(day, 17)
+			)
+		);
 	}
 
 	/** The last nine days, without reviews: each client ends where another decision is due. */
@@ -307,7 +560,21 @@ export class Life {
 			case 'red-flag':
 				await this.session(d(3), { observed: true, peak: u, effort: 5 });
 				for (const n of [2, 1]) await this.morning(d(n), u);
-				must(await openFlag(w.as('physio', d(1)), { id: w.id(d(1)), clientId: this.clientId, day: d(1), code: 'night-pain', region: 'back', severity: 'red', urgency: 'urgent' }, at(d(1), 12)));
+				must(
+					await openFlag(
+						w.as('physio', d(1)),
+						{
+							id: w.id(d(1)),
+							clientId: this.clientId,
+							day: d(1),
+							code: 'night-pain',
+							region: 'back',
+							severity: 'red',
+							urgency: 'urgent'
+						},
+						at(d(1), 12)
+					)
+				);
 				return;
 			case 'wait-morning':
 				await this.session(d(3), { observed: true, peak: u, effort: 5 });

@@ -29,7 +29,9 @@ export async function demoDay(ownerUrl: string): Promise<Day | undefined> {
 	const client = new pg.Client({ connectionString: ownerUrl });
 	await client.connect();
 	try {
-		const { rows } = await client.query<{ day: string | null }>(`select max(local_day)::text as day from screening`);
+		const { rows } = await client.query<{ day: string | null }>(
+			`select max(local_day)::text as day from screening`
+		);
 		return rows[0]?.day ?? undefined;
 	} finally {
 		await client.end();
@@ -40,7 +42,13 @@ const FIRST_KINDS: readonly string[] = ['seat', 'pad', 'wedge', 'weight'];
 
 export async function loadDemo(o: DemoOptions): Promise<void> {
 	const random = seeded(hash32('tidewater'));
-	const idFrom = (r: () => number) => (day: Day): string => uuid7(dayNumber(day) * 86_400_000 + 43_200_000, Uint8Array.from({ length: 10 }, () => Math.floor(r() * 256)));
+	const idFrom =
+		(r: () => number) =>
+		(day: Day): string =>
+			uuid7(
+				dayNumber(day) * 86_400_000 + 43_200_000,
+				Uint8Array.from({ length: 10 }, () => Math.floor(r() * 256))
+			);
 	const id = idFrom(random);
 	const intakeId = idFrom(seeded(hash32('tidewater intake')));
 	/** What came later draws from its own seed, so that the clients' weeks stay as they were. */
@@ -55,7 +63,15 @@ export async function loadDemo(o: DemoOptions): Promise<void> {
 			const m = STAFF.find((s) => s.key === key);
 			const memberId = members.get(key) as string;
 			return {
-				actor: { memberId, practiceId, name: m?.name ?? key, practice: PRACTICE.name, licensed: key === 'physio', trainer: key === 'trainer', owner: false },
+				actor: {
+					memberId,
+					practiceId,
+					name: m?.name ?? key,
+					practice: PRACTICE.name,
+					licensed: key === 'physio',
+					trainer: key === 'trainer',
+					owner: false
+				},
 				inPractice: inPracticeOf(db, practiceId, memberId),
 				today,
 				now: new Date(dayNumber(today) * 86_400_000 + 46_800_000),
@@ -67,10 +83,31 @@ export async function loadDemo(o: DemoOptions): Promise<void> {
 			for (const e of EQUIPMENT)
 				await t.trx
 					.insertInto('equipment')
-					.values({ practice_id: practiceId, id: FIRST_KINDS.includes(e.kind) ? id(start) : laterId(start), kind: e.kind, label: e.label, value: e.value, unit: e.unit, mm: e.unit === 'cm' ? Math.round(e.value * 10) : null, g: e.unit === 'kg' ? Math.round(e.value * 1000) : null, count: e.count })
+					.values({
+						practice_id: practiceId,
+						id: FIRST_KINDS.includes(e.kind) ? id(start) : laterId(start),
+						kind: e.kind,
+						label: e.label,
+						value: e.value,
+						unit: e.unit,
+						mm: e.unit === 'cm' ? Math.round(e.value * 10) : null,
+						g: e.unit === 'kg' ? Math.round(e.value * 1000) : null,
+						count: e.count
+					})
 					.execute();
 		});
-		for (const client of CLIENTS) if (o.only === undefined || o.only.includes(client.key)) await new Life(client, { as, id, intakeId, lateId, random, start, today: o.today, trainerId: members.get('trainer') as string }).run();
+		for (const client of CLIENTS)
+			if (o.only === undefined || o.only.includes(client.key))
+				await new Life(client, {
+					as,
+					id,
+					intakeId,
+					lateId,
+					random,
+					start,
+					today: o.today,
+					trainerId: members.get('trainer') as string
+				}).run();
 	} finally {
 		await pool.end();
 	}
@@ -90,12 +127,22 @@ async function staff(o: DemoOptions, practiceId: string, id: () => string): Prom
 	await owner.connect();
 	const members = new Map<string, string>();
 	try {
-		await owner.query('insert into practice (id, name, tz, units, is_demo) values ($1, $2, $3, $4, true)', [practiceId, PRACTICE.name, PRACTICE.tz, PRACTICE.units]);
+		await owner.query('insert into practice (id, name, tz, units, is_demo) values ($1, $2, $3, $4, true)', [
+			practiceId,
+			PRACTICE.name,
+			PRACTICE.tz,
+			PRACTICE.units
+		]);
 		for (const s of STAFF) {
-			const { user } = await auth.api.signUpEmail({ body: { name: s.name, email: s.email, password: s.password } });
+			const { user } = await auth.api.signUpEmail({
+				body: { name: s.name, email: s.email, password: s.password }
+			});
 			const memberId = id();
 			members.set(s.key, memberId);
-			await owner.query('insert into member (practice_id, id, user_id, name, roles, licence_no, licensed_until) values ($1, $2, $3, $4, $5, $6, $7)', [practiceId, memberId, user.id, s.name, s.roles, s.licence, s.licence === null ? null : '2099-12-31']);
+			await owner.query(
+				'insert into member (practice_id, id, user_id, name, roles, licence_no, licensed_until) values ($1, $2, $3, $4, $5, $6, $7)',
+				[practiceId, memberId, user.id, s.name, s.roles, s.licence, s.licence === null ? null : '2099-12-31']
+			);
 		}
 	} finally {
 		await owner.end();

@@ -17,7 +17,9 @@ const applied = await migrate(ownerUrl, () => {
 	const folder = join(env('BOLSTER_HOME'), 'dumps');
 	mkdirSync(folder, { recursive: true, mode: 0o700 });
 	const file = join(folder, `before-${new Date().toISOString().replaceAll(':', '')}.dump`);
-	const dumped = spawnSync(join(env('PG_BIN'), 'pg_dump'), ['-Fc', '-f', file, ownerUrl], { encoding: 'utf8' });
+	const dumped = spawnSync(join(env('PG_BIN'), 'pg_dump'), ['-Fc', '-f', file, ownerUrl], {
+		encoding: 'utf8'
+	});
 	if (dumped.status !== 0) throw new Error(`the dump before migrating failed: ${dumped.stderr}`);
 	console.error(`Dumped to ${file}`);
 });
@@ -25,5 +27,11 @@ if (applied.length > 0) console.error(`Migrated: ${applied.join(', ')}`);
 const have = await demoDay(ownerUrl);
 if (have === undefined) {
 	console.error('Making the demo practice (12 weeks of eight clients)…');
-	await loadDemo({ ownerUrl, appUrl: env('DATABASE_URL'), secret: env('AUTH_SECRET'), origin: env('ORIGIN'), today: env('DEMO_TODAY') });
+	await loadDemo({
+		ownerUrl,
+		appUrl: env('DATABASE_URL'),
+		secret: env('AUTH_SECRET'),
+		origin: env('ORIGIN'),
+		today: env('DEMO_TODAY')
+	});
 }

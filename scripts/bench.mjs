@@ -9,5 +9,16 @@ import { ensureModules, root } from './ensure.mjs';
 ensureModules();
 const outDir = join(root, 'node_modules', '.bolster-bench');
 const { build } = await import('vite');
-await build({ configFile: false, root, logLevel: 'warn', build: { ssr: join(root, 'bench/bench.ts'), outDir, minify: false, rolldownOptions: { output: { entryFileNames: 'bench.mjs' } } } });
-for (const args of [[join(outDir, 'bench.mjs')], ['--import', 'tsx', 'bench/page.ts']]) spawnSync(process.execPath, args, { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] });
+await build({
+	configFile: false,
+	root,
+	logLevel: 'warn',
+	build: {
+		ssr: join(root, 'bench/bench.ts'),
+		outDir,
+		minify: false,
+		rolldownOptions: { output: { entryFileNames: 'bench.mjs' } }
+	}
+});
+for (const args of [[join(outDir, 'bench.mjs')], ['--import', 'tsx', 'bench/page.ts']])
+	spawnSync(process.execPath, args, { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] });

@@ -15,7 +15,12 @@ const out = mkdtempSync(join(tmpdir(), 'bolster-check-'));
 let passed = 0;
 let failed = 0;
 
-const run = (name, args, env = {}) => spawnSync(bin(name), args, { cwd: root, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...env } });
+const run = (name, args, env = {}) =>
+	spawnSync(bin(name), args, {
+		cwd: root,
+		stdio: ['ignore', 'inherit', 'inherit'],
+		env: { ...process.env, ...env }
+	});
 
 /** A check that is one pass or one fail; what it printed comes in one piece, for another may run beside it. */
 function single(title, command, args) {
@@ -29,7 +34,9 @@ function single(title, command, args) {
 			if (status === 0) passed++;
 			else failed++;
 			process.stdout.write(Buffer.concat(printed));
-			console.log(`${status === 0 ? 'ok' : 'FAILED'}  ${title} (${((Date.now() - started) / 1000).toFixed(1)} s)`);
+			console.log(
+				`${status === 0 ? 'ok' : 'FAILED'}  ${title} (${((Date.now() - started) / 1000).toFixed(1)} s)`
+			);
 			done();
 		});
 	});
@@ -46,7 +53,9 @@ function counted(title, status, file, read) {
 	if (counts.passed + counts.failed === 0 || (status !== 0 && counts.failed === 0)) counts.failed++;
 	passed += counts.passed;
 	failed += counts.failed;
-	console.log(`${counts.failed === 0 ? 'ok' : 'FAILED'}  ${title}: ${counts.passed} passed, ${counts.failed} failed`);
+	console.log(
+		`${counts.failed === 0 ? 'ok' : 'FAILED'}  ${title}: ${counts.passed} passed, ${counts.failed} failed`
+	);
 }
 
 if (!fast) {
@@ -59,19 +68,43 @@ await Promise.all([
 	lane(
 		['core and catalogue without DOM or Node types', bin('tsc'), ['-p', 'tsconfig.core.json']],
 		['lint', bin('eslint'), ['.', '--max-warnings', '0']],
-		['floors and cycles', bin('depcruise'), ['src', 'demo', 'tests', '--config', '.dependency-cruiser.mjs', '--output-type', 'err']]
+		['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
+		[
+			'floors and cycles',
+			bin('depcruise'),
+			['src', 'demo', 'tests', '--config', '.dependency-cruiser.mjs', '--output-type', 'err']
+		]
 	),
-	lane(['types of pages and server', bin('svelte-check'), ['--threshold', 'warning', '--output', 'human', '--fail-on-warnings']], ...(fast ? [] : [built]))
+	lane(
+		[
+			'types of pages and server',
+			bin('svelte-check'),
+			['--threshold', 'warning', '--output', 'human', '--fail-on-warnings']
+		],
+		...(fast ? [] : [built])
+	)
 ]);
 
 const unit = join(out, 'unit.json');
-const tests = run('vitest', ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${unit}`], fast ? { BOLSTER_FAST: '1' } : {});
-counted('unit, property and database tests', tests.status, unit, (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests + r.testResults.filter((f) => f.status === 'failed' && f.assertionResults.length === 0).length }));
+const tests = run(
+	'vitest',
+	['run', '--reporter=default', '--reporter=json', `--outputFile.json=${unit}`],
+	fast ? { BOLSTER_FAST: '1' } : {}
+);
+counted('unit, property and database tests', tests.status, unit, (r) => ({
+	passed: r.numPassedTests,
+	failed:
+		r.numFailedTests +
+		r.testResults.filter((f) => f.status === 'failed' && f.assertionResults.length === 0).length
+}));
 
 if (!fast) {
 	const flows = join(out, 'flows.json');
 	const e2e = run('playwright', ['test'], { PLAYWRIGHT_JSON_OUTPUT_NAME: flows });
-	counted('browser flows', e2e.status, flows, (r) => ({ passed: r.stats.expected + r.stats.flaky, failed: r.stats.unexpected }));
+	counted('browser flows', e2e.status, flows, (r) => ({
+		passed: r.stats.expected + r.stats.flaky,
+		failed: r.stats.unexpected
+	}));
 }
 
 console.log(`\n${passed} passed, ${failed} failed`);

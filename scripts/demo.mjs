@@ -42,7 +42,8 @@ function stop(code) {
 	cluster.stop();
 	process.exit(code);
 }
-for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => (server === undefined ? stop(0) : server.kill('SIGTERM')));
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
+	process.on(signal, () => (server === undefined ? stop(0) : server.kill('SIGTERM')));
 
 endOrphan(settings.pid);
 const wanted = Number(option('port') ?? process.env.PORT ?? settings.port ?? 4310);
@@ -65,7 +66,11 @@ const env = {
 	DEMO_TODAY: today,
 	BOLSTER_TODAY: today
 };
-const prepared = spawnSync(process.execPath, ['--import', 'tsx', join(root, 'demo/start.ts')], { cwd: root, env, stdio: ['ignore', 'inherit', 'inherit'] });
+const prepared = spawnSync(process.execPath, ['--import', 'tsx', join(root, 'demo/start.ts')], {
+	cwd: root,
+	env,
+	stdio: ['ignore', 'inherit', 'inherit']
+});
 if (prepared.status !== 0) stop(1);
 try {
 	ensureBuild();
@@ -74,7 +79,11 @@ try {
 }
 // The server gets what it needs and no more: neither owner nor superuser password.
 for (const secret of ['MIGRATE_URL', 'SUPER_URL', 'OWNER_PASSWORD', 'APP_PASSWORD']) delete env[secret];
-server = spawn(process.execPath, [join(root, 'build/index.js')], { cwd: root, env: { ...env, LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn' }, stdio: ['ignore', 'inherit', 'inherit'] });
+server = spawn(process.execPath, [join(root, 'build/index.js')], {
+	cwd: root,
+	env: { ...env, LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn' },
+	stdio: ['ignore', 'inherit', 'inherit']
+});
 writeFileSync(settingsFile, JSON.stringify({ today, port, pid: server.pid }));
 server.on('exit', (code) => stop(code ?? 0));
 await ready(`${origin}/readyz`);
@@ -86,7 +95,12 @@ console.log('\nCtrl-C stops it and its database.');
 /** A demo that was killed outright leaves its server behind; it is ours to end. */
 function endOrphan(pid) {
 	const file = `/proc/${pid}/cmdline`;
-	if (pid === undefined || !existsSync(file) || !readFileSync(file, 'utf8').includes(join(root, 'build/index.js'))) return;
+	if (
+		pid === undefined ||
+		!existsSync(file) ||
+		!readFileSync(file, 'utf8').includes(join(root, 'build/index.js'))
+	)
+		return;
 	try {
 		process.kill(pid, 'SIGTERM');
 		spawnSync('sleep', ['1']);

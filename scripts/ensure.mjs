@@ -30,11 +30,16 @@ export function ensureChromium() {
 	if (existsSync('/usr/bin/chromium')) return;
 	const apt = spawnSync('sh', ['-c', 'command -v apt-get']).status === 0;
 	if (process.getuid?.() !== 0 || !apt) {
-		console.error(`Chromium is not installed. Run this line, then start again:\n\n  sudo sh -c '${CHROMIUM}'\n`);
+		console.error(
+			`Chromium is not installed. Run this line, then start again:\n\n  sudo sh -c '${CHROMIUM}'\n`
+		);
 		process.exit(1);
 	}
 	console.log('Installing Chromium from Debian…');
-	execFileSync('sh', ['-c', CHROMIUM], { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+	execFileSync('sh', ['-c', CHROMIUM], {
+		stdio: ['ignore', 'ignore', 'inherit'],
+		env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
+	});
 }
 
 function filesUnder(dir) {
@@ -46,10 +51,23 @@ function filesUnder(dir) {
 
 /** Builds the application when any source is newer in content than the last build. */
 export function ensureBuild() {
-	const files = [...filesUnder(join(root, 'src')), ...filesUnder(join(root, 'static')), join(root, 'vite.config.ts'), join(root, 'vite.thread.config.ts'), join(root, 'package-lock.json')].filter((f) => statSync(f).isFile()).sort();
+	const files = [
+		...filesUnder(join(root, 'src')),
+		...filesUnder(join(root, 'static')),
+		join(root, 'vite.config.ts'),
+		join(root, 'vite.thread.config.ts'),
+		join(root, 'package-lock.json')
+	]
+		.filter((f) => statSync(f).isFile())
+		.sort();
 	const want = hashOf(files);
 	const stamp = join(root, 'build', '.stamp');
-	if (existsSync(stamp) && readFileSync(stamp, 'utf8') === want && existsSync(join(root, 'build', 'index.js'))) return;
+	if (
+		existsSync(stamp) &&
+		readFileSync(stamp, 'utf8') === want &&
+		existsSync(join(root, 'build', 'index.js'))
+	)
+		return;
 	console.log('Building…');
 	execFileSync('npx', ['vite', 'build', '--logLevel', 'warn'], quiet);
 	execFileSync('npx', ['vite', 'build', '--config', 'vite.thread.config.ts', '--logLevel', 'warn'], quiet);

@@ -4,4 +4,7 @@ import { ensureBuild, ensureModules, root } from './ensure.mjs';
 
 ensureModules();
 ensureBuild();
-spawnSync(process.execPath, ['--import', 'tsx', 'bench/load.ts', ...process.argv.slice(2)], { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] });
+spawnSync(process.execPath, ['--import', 'tsx', 'bench/load.ts', ...process.argv.slice(2)], {
+	cwd: root,
+	stdio: ['ignore', 'inherit', 'inherit']
+});

@@ -5,9 +5,21 @@ import { chromium } from '@playwright/test';
 import { root } from './ensure.mjs';
 import { STAFF } from './sign-ins.mjs';
 
-const { port } = JSON.parse(readFileSync(join(process.env.BOLSTER_HOME ?? join(root, '.bolster'), 'demo.json'), 'utf8'));
+const { port } = JSON.parse(
+	readFileSync(join(process.env.BOLSTER_HOME ?? join(root, '.bolster'), 'demo.json'), 'utf8')
+);
 const base = `http://127.0.0.1:${port}`;
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'] });
+const browser = await chromium.launch({
+	executablePath: '/usr/bin/chromium',
+	args: [
+		'--headless',
+		'--no-sandbox',
+		'--disable-gpu',
+		'--disable-quic',
+		'--no-first-run',
+		'--disable-background-networking'
+	]
+});
 const VIEWS = [
 	['today', '', '', 'desk'],
 	['screen', 'Saskia', 'screen', 'desk'],
@@ -31,7 +43,11 @@ const VIEWS = [
 	['slip-suspended', 'Saskia', 'decide', 'dark']
 ];
 for (const kind of ['desk', 'phone', 'dark']) {
-	const context = await browser.newContext({ viewport: kind === 'phone' ? { width: 390, height: 844 } : { width: 1280, height: 800 }, colorScheme: kind === 'dark' ? 'dark' : 'light', locale: 'en-GB' });
+	const context = await browser.newContext({
+		viewport: kind === 'phone' ? { width: 390, height: 844 } : { width: 1280, height: 800 },
+		colorScheme: kind === 'dark' ? 'dark' : 'light',
+		locale: 'en-GB'
+	});
 	const page = await context.newPage();
 	await page.goto(`${base}/sign-in`);
 	await page.fill('[name=email]', STAFF[0].email);
@@ -52,10 +68,18 @@ for (const kind of ['desk', 'phone', 'dark']) {
 		}
 		// The lower half of the sheet, with something in it.
 		if (name === 'measure-tests') {
-			for (const [label, value] of [['30-second chair stand, reps', '9'], ['Timed up and go, s', '12.6'], ['Four-stage balance, s', '9.2']]) await page.getByLabel(label, { exact: true }).fill(value);
+			for (const [label, value] of [
+				['30-second chair stand, reps', '9'],
+				['Timed up and go, s', '12.6'],
+				['Four-stage balance, s', '9.2']
+			])
+				await page.getByLabel(label, { exact: true }).fill(value);
 			await page.getByRole('heading', { name: 'Function tests' }).evaluate((e) => e.scrollIntoView());
 		}
-		if (name === 'slip-suspended' && (await page.getByTestId('sentence').textContent())?.startsWith('Stop: right knee bend') !== true) {
+		if (
+			name === 'slip-suspended' &&
+			(await page.getByTestId('sentence').textContent())?.startsWith('Stop: right knee bend') !== true
+		) {
 			await page.goto(page.url().replace(/decide.*$/, 'screen'));
 			await page.getByText('A limit without an operation').click();
 			const limit = page.locator('form[action="?/limit"]');

@@ -17,8 +17,22 @@ if (demo && !existsSync(settings)) {
 	process.exit(1);
 }
 const cluster = demo ? await startCluster(home) : undefined;
-const env = { ...process.env, BOLSTER_REBUILD: '1', ...(cluster === undefined ? {} : { MIGRATE_URL: cluster.ownerUrl('bolster'), BOLSTER_TODAY: JSON.parse(readFileSync(settings, 'utf8')).today }) };
-const { status } = spawnSync(process.execPath, ['--import', 'tsx', 'src/lib/server/thread/rebuild.ts'], { cwd: root, env, stdio: ['ignore', 'inherit', 'inherit'] });
+const env = {
+	...process.env,
+	BOLSTER_REBUILD: '1',
+	...(cluster === undefined
+		? {}
+		: {
+				MIGRATE_URL: cluster.ownerUrl('bolster'),
+				BOLSTER_TODAY: JSON.parse(readFileSync(settings, 'utf8')).today
+			})
+};
+const { status } = spawnSync(process.execPath, ['--import', 'tsx', 'src/lib/server/thread/rebuild.ts'], {
+	cwd: root,
+	env,
+	stdio: ['ignore', 'inherit', 'inherit']
+});
 // A demo that is not serving had its database started for this.
-if (cluster !== undefined && !existsSync(`/proc/${JSON.parse(readFileSync(settings, 'utf8')).pid}`)) cluster.stop();
+if (cluster !== undefined && !existsSync(`/proc/${JSON.parse(readFileSync(settings, 'utf8')).pid}`))
+	cluster.stop();
 process.exit(status ?? 1);

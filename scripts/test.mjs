@@ -4,5 +4,8 @@ import { join } from 'node:path';
 import { ensureModules, root } from './ensure.mjs';
 
 ensureModules();
-const { status } = spawnSync(process.execPath, [join(root, 'scripts/check.mjs'), ...process.argv.slice(2)], { cwd: root, stdio: 'inherit' });
+const { status } = spawnSync(process.execPath, [join(root, 'scripts/check.mjs'), ...process.argv.slice(2)], {
+	cwd: root,
+	stdio: 'inherit'
+});
 process.exit(status ?? 1);

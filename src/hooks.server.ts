@@ -39,7 +39,12 @@ async function checked(pool: ReturnType<typeof database>['pool']): Promise<void>
 function dayIn(tz: string, now: Date): string {
 	const fixed = process.env.BOLSTER_TODAY;
 	if (fixed !== undefined && fixed !== '') return fixed;
-	return new Intl.DateTimeFormat('en-CA', { timeZone: tz, year: 'numeric', month: '2-digit', day: '2-digit' }).format(now);
+	return new Intl.DateTimeFormat('en-CA', {
+		timeZone: tz,
+		year: 'numeric',
+		month: '2-digit',
+		day: '2-digit'
+	}).format(now);
 }
 
 interface MemberRow {
@@ -69,7 +74,14 @@ async function contextOf(userId: string): Promise<Context | undefined> {
 		trainer: m.roles.includes('trainer'),
 		owner: m.roles.includes('owner')
 	};
-	return { actor, inPractice: inPracticeOf(db, m.practice_id, m.member_id), today, now, tz: m.tz, units: m.units };
+	return {
+		actor,
+		inPractice: inPracticeOf(db, m.practice_id, m.member_id),
+		today,
+		now,
+		tz: m.tz,
+		units: m.units
+	};
 }
 
 const SILENT_DATABASE = 'The database is not answering just now. Nothing was lost; try again in a moment.';
@@ -101,7 +113,8 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const { request, url } = event;
 	// Form posts are checked by the framework; JSON and the rest here.
 	const unsafe = !['GET', 'HEAD', 'OPTIONS'].includes(request.method);
-	if (unsafe && request.headers.get('origin') !== url.origin) return json({ message: 'This request came from another site.' }, { status: 403 });
+	if (unsafe && request.headers.get('origin') !== url.origin)
+		return json({ message: 'This request came from another site.' }, { status: 403 });
 	const headers = new Headers(request.headers);
 	headers.set(ADDRESS_HEADER, event.getClientAddress());
 	const open = OPEN.some((p) => url.pathname === p);
@@ -111,14 +124,25 @@ export const handle: Handle = async ({ event, resolve }) => {
 		if (context !== undefined) event.locals.context = context;
 	}
 	if (event.locals.context === undefined && !open) {
-		const data = url.pathname.endsWith('/__data.json') ? url.pathname.slice(0, -'/__data.json'.length) || '/' : url.pathname;
+		const data = url.pathname.endsWith('/__data.json')
+			? url.pathname.slice(0, -'/__data.json'.length) || '/'
+			: url.pathname;
 		redirect(303, `/sign-in?to=${encodeURIComponent(data)}${unsafe ? '&kept=1' : ''}`);
 	}
-	const response = await resolve(event, { preload: ({ type, path }) => type === 'js' || type === 'css' || (type === 'font' && path.includes('latin-wght')) });
+	const response = await resolve(event, {
+		preload: ({ type, path }) =>
+			type === 'js' || type === 'css' || (type === 'font' && path.includes('latin-wght'))
+	});
 	for (const [k, v] of Object.entries(HEADERS)) response.headers.set(k, v);
 	response.headers.set('x-request-id', event.locals.requestId);
 	if (event.locals.context !== undefined) response.headers.set('cache-control', 'private, no-store');
-	log.info({ id: event.locals.requestId, method: request.method, route: event.route.id, status: response.status, ms: Math.round(performance.now() - started) });
+	log.info({
+		id: event.locals.requestId,
+		method: request.method,
+		route: event.route.id,
+		status: response.status,
+		ms: Math.round(performance.now() - started)
+	});
 	return response;
 };
 
@@ -132,5 +156,8 @@ export const handleError: HandleServerError = ({ error, event, status, message }
 	// Names and codes only: a database message can quote a value.
 	log.error({ id, route: event.route.id, error: e.name, code: e.code, at: e.stack?.split('\n').slice(1, 6) });
 	const database = e.code !== undefined && /^(ECONN|57P|08|53)/.test(e.code);
-	return { message: database ? SILENT_DATABASE : 'Something went wrong here. Nothing was half-saved; try again.', id };
+	return {
+		message: database ? SILENT_DATABASE : 'Something went wrong here. Nothing was half-saved; try again.',
+		id
+	};
 };

@@ -32,7 +32,14 @@ export interface Spec {
 	readonly heightCm: number;
 	readonly ranges: Readonly<Record<'knee' | 'fold' | 'ankle' | 'raise' | 'back' | 'toe', number>>;
 	readonly measured: readonly boolean[];
-	readonly limits: readonly { readonly axis: RangeId; readonly side: Side; readonly maxDeg?: number; readonly minDeg?: number; readonly when: ProtocolWhen; readonly day: number }[];
+	readonly limits: readonly {
+		readonly axis: RangeId;
+		readonly side: Side;
+		readonly maxDeg?: number;
+		readonly minDeg?: number;
+		readonly when: ProtocolWhen;
+		readonly day: number;
+	}[];
 	readonly phase: { readonly weightBearing: Phase['weightBearing']; readonly highestLoadKg: number } | null;
 	readonly cautions: readonly string[];
 	readonly positions: Readonly<Partial<Record<Position, 'yes' | 'no' | 'unknown'>>>;
@@ -46,24 +53,75 @@ export interface Spec {
 	readonly faults: readonly string[];
 }
 
-const AXIS: Readonly<Record<keyof Spec['ranges'], RangeId>> = { knee: 'kneeFlexion', fold: 'thighTrunkFlexion', ankle: 'weightBearingDorsiflexion', raise: 'straightLegRaise', back: 'hipExtension', toe: 'bigToeExtension' };
-const LIMITED: readonly RangeId[] = ['kneeFlexion', 'kneeExtension', 'thighTrunkFlexion', 'hipFlexion', 'hipExtension', 'hipAdduction', 'hipInternalRotation', 'weightBearingDorsiflexion', 'bigToeExtension', 'straightLegRaise'];
-const CAUTIONS = SCREENING.filter((c) => c.withhold !== undefined || c.cap !== undefined || c.support !== undefined || c.noWeight === true || c.withholdUntil !== undefined).map((c) => c.id);
+const AXIS: Readonly<Record<keyof Spec['ranges'], RangeId>> = {
+	knee: 'kneeFlexion',
+	fold: 'thighTrunkFlexion',
+	ankle: 'weightBearingDorsiflexion',
+	raise: 'straightLegRaise',
+	back: 'hipExtension',
+	toe: 'bigToeExtension'
+};
+const LIMITED: readonly RangeId[] = [
+	'kneeFlexion',
+	'kneeExtension',
+	'thighTrunkFlexion',
+	'hipFlexion',
+	'hipExtension',
+	'hipAdduction',
+	'hipInternalRotation',
+	'weightBearingDorsiflexion',
+	'bigToeExtension',
+	'straightLegRaise'
+];
+const CAUTIONS = SCREENING.filter(
+	(c) =>
+		c.withhold !== undefined ||
+		c.cap !== undefined ||
+		c.support !== undefined ||
+		c.noWeight === true ||
+		c.withholdUntil !== undefined
+).map((c) => c.id);
 
 export const limitSpec: fc.Arbitrary<Spec['limits'][number]> = fc
-	.record({ axis: fc.constantFrom(...LIMITED), side: fc.constantFrom(...SIDES), deg: fc.integer({ min: 0, max: 130 }), when: fc.constantFrom<ProtocolWhen>('always', 'always', 'loaded', 'open-chain', 'weight-bearing'), day: fc.integer({ min: 0, max: 20 }) })
-	.map(({ deg, ...l }) => ({ ...l, ...(l.axis === 'kneeExtension' ? { maxDeg: -Math.round(deg / 8) } : { maxDeg: deg }) }));
+	.record({
+		axis: fc.constantFrom(...LIMITED),
+		side: fc.constantFrom(...SIDES),
+		deg: fc.integer({ min: 0, max: 130 }),
+		when: fc.constantFrom<ProtocolWhen>('always', 'always', 'loaded', 'open-chain', 'weight-bearing'),
+		day: fc.integer({ min: 0, max: 20 })
+	})
+	.map(({ deg, ...l }) => ({
+		...l,
+		...(l.axis === 'kneeExtension' ? { maxDeg: -Math.round(deg / 8) } : { maxDeg: deg })
+	}));
 
 export const specs: fc.Arbitrary<Spec> = fc.record({
 	step: fc.integer({ min: 0, max: STEPS.length - 1 }),
 	side: fc.constantFrom(...SIDES),
 	heightCm: fc.integer({ min: 150, max: 195 }),
-	ranges: fc.record({ knee: fc.integer({ min: 60, max: 145 }), fold: fc.integer({ min: 70, max: 145 }), ankle: fc.integer({ min: 8, max: 42 }), raise: fc.integer({ min: 40, max: 90 }), back: fc.integer({ min: -5, max: 20 }), toe: fc.integer({ min: 20, max: 75 }) }),
+	ranges: fc.record({
+		knee: fc.integer({ min: 60, max: 145 }),
+		fold: fc.integer({ min: 70, max: 145 }),
+		ankle: fc.integer({ min: 8, max: 42 }),
+		raise: fc.integer({ min: 40, max: 90 }),
+		back: fc.integer({ min: -5, max: 20 }),
+		toe: fc.integer({ min: 20, max: 75 })
+	}),
 	measured: fc.array(fc.boolean(), { minLength: 6, maxLength: 6 }).map((m) => m.map((x, i) => x || i < 2)),
 	limits: fc.array(limitSpec, { maxLength: 2 }),
-	phase: fc.option(fc.record({ weightBearing: fc.constantFrom<Phase['weightBearing']>('none', 'partial', 'full', 'full'), highestLoadKg: fc.constantFrom(2, 5, 20) }), { nil: null, freq: 3 }),
+	phase: fc.option(
+		fc.record({
+			weightBearing: fc.constantFrom<Phase['weightBearing']>('none', 'partial', 'full', 'full'),
+			highestLoadKg: fc.constantFrom(2, 5, 20)
+		}),
+		{ nil: null, freq: 3 }
+	),
 	cautions: fc.subarray(CAUTIONS, { maxLength: 2 }),
-	positions: fc.record(Object.fromEntries(POSITIONS.map((p) => [p, fc.constantFrom('yes', 'yes', 'yes', 'no', 'unknown' as const)]))) as fc.Arbitrary<Spec['positions']>,
+	positions: fc.record(
+		Object.fromEntries(
+			POSITIONS.map((p) => [p, fc.constantFrom('yes', 'yes', 'yes', 'no', 'unknown' as const)])
+		)
+	) as fc.Arbitrary<Spec['positions']>,
 	clearances: fc.subarray(['impact', 'machine-extension', 'loaded-spine'] as Clearance[]),
 	lacks: fc.subarray([...EQUIPMENT], { maxLength: 3 }),
 	off: fc.integer({ min: -2, max: 3 }),
@@ -81,13 +139,35 @@ export function clientOf(s: Spec): ClientRecord {
 	const body = bodyOf({ heightCm: s.heightCm, massKg: 70 });
 	if (!body.ok) throw new Error('body');
 	const region = `knee-${s.side}`;
-	const measurements = (Object.keys(s.ranges) as (keyof Spec['ranges'])[]).flatMap((key, i): Measurement[] => {
-		if (s.measured[i] !== true) return [];
-		const value = s.ranges[key];
-		return SIDES.map((side) => ({ id: ID(900 + i), clientId: ID(1), axis: AXIS[key], side, onset: value - 5, tolerable: value, end: value + 5, pain: 3, day: '2026-03-10', method: 'goniometer', rawCm: null, loaded: false }));
-	});
-	const limits = s.limits.map(({ day, ...l }, i): Limit => ({ ...l, id: ID(800 + i), source: 'letter', reviewOn: null, since: addDays(TODAY, -day) }));
-	const phases: readonly Phase[] = s.phase === null ? [] : [{ fromWeek: 0, toWeek: null, windows: [], forbidden: [], ...s.phase }];
+	const measurements = (Object.keys(s.ranges) as (keyof Spec['ranges'])[]).flatMap(
+		(key, i): Measurement[] => {
+			if (s.measured[i] !== true) return [];
+			const value = s.ranges[key];
+			return SIDES.map((side) => ({
+				id: ID(900 + i),
+				clientId: ID(1),
+				axis: AXIS[key],
+				side,
+				onset: value - 5,
+				tolerable: value,
+				end: value + 5,
+				pain: 3,
+				day: '2026-03-10',
+				method: 'goniometer',
+				rawCm: null,
+				loaded: false
+			}));
+		}
+	);
+	const limits = s.limits.map(({ day, ...l }, i): Limit => ({
+		...l,
+		id: ID(800 + i),
+		source: 'letter',
+		reviewOn: null,
+		since: addDays(TODAY, -day)
+	}));
+	const phases: readonly Phase[] =
+		s.phase === null ? [] : [{ fromWeek: 0, toWeek: null, windows: [], forbidden: [], ...s.phase }];
 	const base: ClientRecord = {
 		head: {
 			id: ID(1),
@@ -97,10 +177,57 @@ export function clientOf(s: Spec): ClientRecord {
 			born: '1970-01-01',
 			occupation: null,
 			sex: null,
-			setting: { id: ID(2), technique: null, policyId: 'pain-monitored', policyVersion: '1', heightCm: s.heightCm, massKg: 70, shankCm: null, thighCm: null, trunkCm: null, footCm: null, shoeHeelCm: null, frontOfKnee: false, goal: null, usual: { [region]: { intake: 1 } }, units: 'metric', language: 'en', homeKit: [], days: [], minutes: null, positions: s.positions, clearances: s.clearances, brace: 'tuned' },
+			setting: {
+				id: ID(2),
+				technique: null,
+				policyId: 'pain-monitored',
+				policyVersion: '1',
+				heightCm: s.heightCm,
+				massKg: 70,
+				shankCm: null,
+				thighCm: null,
+				trunkCm: null,
+				footCm: null,
+				shoeHeelCm: null,
+				frontOfKnee: false,
+				goal: null,
+				usual: { [region]: { intake: 1 } },
+				units: 'metric',
+				language: 'en',
+				homeKit: [],
+				days: [],
+				minutes: null,
+				positions: s.positions,
+				clearances: s.clearances,
+				brace: 'tuned'
+			},
 			screening: { date: '2026-03-01', complete: true, answers: {} },
-			flags: s.cautions.map((code, i) => ({ id: ID(700 + i), code, region: null, severity: 'caution', urgency: 'caution', day: START, open: true, closedOn: null, closing: null })),
-			surgery: s.phase === null ? [] : [{ id: ID(600), region, date: START, operation: null, limitsEntered: true, noLimits: null, enteredOn: START, protocol: { id: ID(601), source: 'letter', reviewOn: null, phases } }],
+			flags: s.cautions.map((code, i) => ({
+				id: ID(700 + i),
+				code,
+				region: null,
+				severity: 'caution',
+				urgency: 'caution',
+				day: START,
+				open: true,
+				closedOn: null,
+				closing: null
+			})),
+			surgery:
+				s.phase === null
+					? []
+					: [
+							{
+								id: ID(600),
+								region,
+								date: START,
+								operation: null,
+								limitsEntered: true,
+								noLimits: null,
+								enteredOn: START,
+								protocol: { id: ID(601), source: 'letter', reviewOn: null, phases }
+							}
+						],
 			known: [],
 			arrivals: [],
 			limits
@@ -111,20 +238,64 @@ export function clientOf(s: Spec): ClientRecord {
 		exercises: [],
 		logs: [],
 		tests: [],
-		mornings: Array.from({ length: 14 }, (_, i) => ({ date: addDays(TODAY, i - 13), region, pain: i === 13 && s.bad === 'morning' ? 4 : 1, swelling: 'none' as const })),
+		mornings: Array.from({ length: 14 }, (_, i) => ({
+			date: addDays(TODAY, i - 13),
+			region,
+			pain: i === 13 && s.bad === 'morning' ? 4 : 1,
+			swelling: 'none' as const
+		})),
 		checkins: new Map(),
 		events: [],
-		room: { furniture: { seats: [40, 45, 50], pads: [{ cm: 3, count: 2 }], wedges: [2, 4] }, weightsKg: [2, 4, 8, 16], equipment: EQUIPMENT.filter((e) => !s.lacks.includes(e)), delegations: [], own: [] },
+		room: {
+			furniture: { seats: [40, 45, 50], pads: [{ cm: 3, count: 2 }], wedges: [2, 4] },
+			weightsKg: [2, 4, 8, 16],
+			equipment: EQUIPMENT.filter((e) => !s.lacks.includes(e)),
+			delegations: [],
+			own: []
+		},
 		families: FAMILIES
 	};
 	const ctx = fitContextOf(base, TODAY, s.side);
 	const solved = setupFor(step, fitStep(step, ctx), ctx.body);
 	const length = lengthIn(solved);
-	const setup = length === null ? solved : { ...solved, [length.of]: Math.max(2, length.value + s.off * length.harder * (NOTCH[length.unit] ?? 4)) };
+	const setup =
+		length === null
+			? solved
+			: {
+					...solved,
+					[length.of]: Math.max(2, length.value + s.off * length.harder * (NOTCH[length.unit] ?? 4))
+				};
 	const { target, start } = step.usualDose;
-	const dose = { school: 'sets-first' as const, ...(s.complete ? target : start), target, loadKg: step.posture.load === undefined ? 0 : s.loadKg };
-	const prescription: Prescription = { id: ID(400), day: '2026-03-08', step: step.id, dose, setup, snapshot: { title: step.title, what: '', cues: [], cautions: [], faults: [], catalogue: '' }, state: 'active', kind: 'start', replaces: null, restores: null, decisionId: null, passedOver: [], reason: null };
-	const exercise: Exercise = { id: ID(300), clientId: ID(1), family: family.id, region, side: s.side, purpose: family.purposes[0] ?? 'thigh-front', prescriptions: [prescription] };
+	const dose = {
+		school: 'sets-first' as const,
+		...(s.complete ? target : start),
+		target,
+		loadKg: step.posture.load === undefined ? 0 : s.loadKg
+	};
+	const prescription: Prescription = {
+		id: ID(400),
+		day: '2026-03-08',
+		step: step.id,
+		dose,
+		setup,
+		snapshot: { title: step.title, what: '', cues: [], cautions: [], faults: [], catalogue: '' },
+		state: 'active',
+		kind: 'start',
+		replaces: null,
+		restores: null,
+		decisionId: null,
+		passedOver: [],
+		reason: null
+	};
+	const exercise: Exercise = {
+		id: ID(300),
+		clientId: ID(1),
+		family: family.id,
+		region,
+		side: s.side,
+		purpose: family.purposes[0] ?? 'thigh-front',
+		prescriptions: [prescription]
+	};
 	const fault = step.faults[0];
 	const session = (date: string): Session => ({
 		date,
@@ -141,6 +312,14 @@ export function clientOf(s: Spec): ClientRecord {
 	return {
 		...base,
 		exercises: [exercise],
-		logs: ['2026-03-14', '2026-03-16', '2026-03-18'].map((day, i) => ({ id: ID(200 + i), clientId: ID(1), exerciseId: exercise.id, prescriptionId: prescription.id, visitId: ID(100 + i), writtenBy: ID(9), session: session(day) }))
+		logs: ['2026-03-14', '2026-03-16', '2026-03-18'].map((day, i) => ({
+			id: ID(200 + i),
+			clientId: ID(1),
+			exerciseId: exercise.id,
+			prescriptionId: prescription.id,
+			visitId: ID(100 + i),
+			writtenBy: ID(9),
+			session: session(day)
+		}))
 	};
 }

@@ -32,16 +32,36 @@ export async function cloneOf(template: 'template_empty' | 'template_demo'): Pro
 	const url = (kind: 'owners' | 'apps'): string => inject(kind).replace('DATABASE', name);
 	const database = open(url('apps'), 6);
 	const owner = new pg.Pool({ connectionString: url('owners'), max: 2 });
-	return { ...database, ownerUrl: url('owners'), owner, close: async () => void (await Promise.all([database.pool.end(), owner.end()])) };
+	return {
+		...database,
+		ownerUrl: url('owners'),
+		owner,
+		close: async () => void (await Promise.all([database.pool.end(), owner.end()]))
+	};
 }
 
 /** A member of the demo acting on a day. */
-export async function as(d: TestDatabase, role: 'physiotherapist' | 'trainer' | 'owner', today = '2026-03-12'): Promise<Context> {
-	const { rows } = await d.owner.query<{ practice_id: string; id: string; name: string }>('select practice_id, id, name from member where $1 = any(roles) limit 1', [role]);
+export async function as(
+	d: TestDatabase,
+	role: 'physiotherapist' | 'trainer' | 'owner',
+	today = '2026-03-12'
+): Promise<Context> {
+	const { rows } = await d.owner.query<{ practice_id: string; id: string; name: string }>(
+		'select practice_id, id, name from member where $1 = any(roles) limit 1',
+		[role]
+	);
 	const m = rows[0];
 	if (m === undefined) throw new Error(`no ${role}`);
 	return {
-		actor: { memberId: m.id, practiceId: m.practice_id, name: m.name, practice: 'demo', licensed: role === 'physiotherapist', trainer: role === 'trainer', owner: role === 'owner' },
+		actor: {
+			memberId: m.id,
+			practiceId: m.practice_id,
+			name: m.name,
+			practice: 'demo',
+			licensed: role === 'physiotherapist',
+			trainer: role === 'trainer',
+			owner: role === 'owner'
+		},
 		inPractice: inPracticeOf(d.db, m.practice_id, m.id),
 		today,
 		now: new Date(`${today}T10:00:00Z`),
@@ -65,13 +85,17 @@ export async function reloaded(ctx: Context, id: string): Promise<ClientRecord> 
 
 /** A client of the demo by first name. */
 export async function client(ctx: Context, name: string): Promise<ClientRecord> {
-	const found = await ctx.inPractice(async (t) => (await loadRecords(t)).find((r) => r.head.name.startsWith(name)));
+	const found = await ctx.inPractice(async (t) =>
+		(await loadRecords(t)).find((r) => r.head.name.startsWith(name))
+	);
 	if (found === undefined) throw new Error(`no ${name}`);
 	return found;
 }
 
 /** The demo anew before each test, for those that change a lot; its connections are given back after, or two files want more than the server has. */
-export function demoForEach(use: (made: { readonly d: TestDatabase; readonly physio: Context; readonly trainer: Context }) => void): void {
+export function demoForEach(
+	use: (made: { readonly d: TestDatabase; readonly physio: Context; readonly trainer: Context }) => void
+): void {
 	let d: TestDatabase;
 	beforeEach(async () => {
 		d = await cloneOf('template_demo');

@@ -28,7 +28,14 @@ export default async function setup(project: TestProject): Promise<() => void> {
 	await migrate(cluster.ownerUrl('template_empty'));
 	await bootstrap(cluster.superUrl, 'template_demo', cluster.passwords);
 	await migrate(cluster.ownerUrl('template_demo'));
-	await loadDemo({ ownerUrl: cluster.ownerUrl('template_demo'), appUrl: cluster.appUrl('template_demo'), secret: 'test-secret-test-secret-test-secret-1', origin: 'http://127.0.0.1:1', today: DEMO_TODAY, weeks: 4 });
+	await loadDemo({
+		ownerUrl: cluster.ownerUrl('template_demo'),
+		appUrl: cluster.appUrl('template_demo'),
+		secret: 'test-secret-test-secret-test-secret-1',
+		origin: 'http://127.0.0.1:1',
+		today: DEMO_TODAY,
+		weeks: 4
+	});
 	project.provide('superUrl', cluster.superUrl);
 	project.provide('owners', cluster.ownerUrl('DATABASE'));
 	project.provide('apps', cluster.appUrl('DATABASE'));

@@ -4,12 +4,18 @@
  */
 type Objective = (x: number[]) => number;
 interface Library {
-	nelderMead(f: Objective, start: number[], options?: { minErrorDelta?: number; minTolerance?: number; maxIterations?: number }): { x: number[] };
+	nelderMead(
+		f: Objective,
+		start: number[],
+		options?: { minErrorDelta?: number; minTolerance?: number; maxIterations?: number }
+	): { x: number[] };
 }
 
 // @ts-expect-error the package ships no types
 const loaded = (await import('fmin')) as Partial<Library> & { default?: Partial<Library> };
-const library = [loaded, loaded.default, (globalThis as { fmin?: Partial<Library> }).fmin].find((m): m is Library => typeof m?.nelderMead === 'function');
+const library = [loaded, loaded.default, (globalThis as { fmin?: Partial<Library> }).fmin].find(
+	(m): m is Library => typeof m?.nelderMead === 'function'
+);
 
 /** Nelder–Mead, restarted: a simplex that has shrunk onto a ridge is spread out again. */
 export function minimise(f: Objective, start: number[], restarts = 4, tolerance = 1e-12): number[] {
@@ -17,6 +23,11 @@ export function minimise(f: Objective, start: number[], restarts = 4, tolerance 
 	(globalThis as { i?: number }).i ??= 0;
 	if (library === undefined) throw new Error('fmin gave no nelderMead');
 	let x = start;
-	for (let i = 0; i < restarts; i++) x = library.nelderMead(f, x, { minErrorDelta: tolerance ** 2, minTolerance: tolerance, maxIterations: 4000 }).x;
+	for (let i = 0; i < restarts; i++)
+		x = library.nelderMead(f, x, {
+			minErrorDelta: tolerance ** 2,
+			minTolerance: tolerance,
+			maxIterations: 4000
+		}).x;
 	return x;
 }

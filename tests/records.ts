@@ -11,7 +11,11 @@ export const KNEE = 'knee-right';
 export const TODAY = '2026-03-20';
 
 /** A clean, easy, safe session of 2×10. */
-export function session(date: Day, patch: Partial<Session> = {}, pain: Partial<Session['pains'][number]> = {}): Session {
+export function session(
+	date: Day,
+	patch: Partial<Session> = {},
+	pain: Partial<Session['pains'][number]> = {}
+): Session {
 	return {
 		date,
 		observed: true,
@@ -29,20 +33,40 @@ export function session(date: Day, patch: Partial<Session> = {}, pain: Partial<S
 	};
 }
 
-export const morning = (date: Day, pain: number, patch: Partial<Morning> = {}): Morning => ({ date, region: KNEE, pain, swelling: 'none', provocation: pain, ...patch });
+export const morning = (date: Day, pain: number, patch: Partial<Morning> = {}): Morning => ({
+	date,
+	region: KNEE,
+	pain,
+	swelling: 'none',
+	provocation: pain,
+	...patch
+});
 
 /** Mornings of the same pain from one day to another. */
 export function mornings(from: Day, days: number, pain: number): Morning[] {
 	return Array.from({ length: days }, (_, i) => morning(addDays(from, i), pain));
 }
 
-export const edge = (patch: Partial<NextStep> = {}): NextStep => ({ step: 'counter-squat', dial: 'surface', verdict: 'fits', gateOpen: true, start: { sets: 1, reps: 5 }, target: { sets: 3, reps: 10 }, ...patch });
+export const edge = (patch: Partial<NextStep> = {}): NextStep => ({
+	step: 'counter-squat',
+	dial: 'surface',
+	verdict: 'fits',
+	gateOpen: true,
+	start: { sets: 1, reps: 5 },
+	target: { sets: 3, reps: 10 },
+	...patch
+});
 
 /** Two good sessions since the start, mornings at the usual 2: would advance from 2×10 to 3×10. */
 export function record(patch: Partial<DecideInput> = {}): DecideInput {
 	return {
 		policy: POLICIES['pain-monitored'],
-		client: { screening: { date: '2026-03-01', complete: true }, flags: [], surgery: [], usual: { [KNEE]: { intake: 2 } } },
+		client: {
+			screening: { date: '2026-03-01', complete: true },
+			flags: [],
+			surgery: [],
+			usual: { [KNEE]: { intake: 2 } }
+		},
 		exercise: {
 			id: 'e1',
 			family: 'squat',
@@ -72,20 +96,34 @@ export function record(patch: Partial<DecideInput> = {}): DecideInput {
 export const withSessions = (...sessions: Session[]): DecideInput => record({ sessions });
 
 const score = fc.integer({ min: 0, max: 10 });
-const maybe = <T>(a: fc.Arbitrary<T>): fc.Arbitrary<T | undefined> => fc.option(a, { nil: undefined, freq: 6 });
-const clean = <T extends object>(o: T): T => Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined)) as T;
+const maybe = <T>(a: fc.Arbitrary<T>): fc.Arbitrary<T | undefined> =>
+	fc.option(a, { nil: undefined, freq: 6 });
+const clean = <T extends object>(o: T): T =>
+	Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined)) as T;
 
 const arbitrarySession = (date: Day): fc.Arbitrary<Session> =>
 	fc
 		.record({
 			observed: fc.boolean(),
-			sets: fc.array(fc.record({ reps: fc.integer({ min: 4, max: 10 }), effort: maybe(score), cleanReps: maybe(fc.integer({ min: 0, max: 10 })) }).map(clean), { minLength: 1, maxLength: 3 }),
+			sets: fc.array(
+				fc
+					.record({
+						reps: fc.integer({ min: 4, max: 10 }),
+						effort: maybe(score),
+						cleanReps: maybe(fc.integer({ min: 0, max: 10 }))
+					})
+					.map(clean),
+				{ minLength: 1, maxLength: 3 }
+			),
 			before: score,
 			peak: maybe(fc.integer({ min: 0, max: 9 })),
 			after: maybe(fc.integer({ min: 0, max: 7 })),
 			soreness: maybe(score),
 			confidence: maybe(score),
-			symptoms: fc.oneof({ arbitrary: fc.constant([]), weight: 12 }, { arbitrary: fc.subarray([...SYMPTOMS], { maxLength: 1 }), weight: 1 }),
+			symptoms: fc.oneof(
+				{ arbitrary: fc.constant([]), weight: 12 },
+				{ arbitrary: fc.subarray([...SYMPTOMS], { maxLength: 1 }), weight: 1 }
+			),
 			fault: fc.option(fc.constantFrom('heel-lifts', 'knee-drifts-in'), { nil: undefined, freq: 3 }),
 			elsewhere: fc.option(fc.integer({ min: 0, max: 6 }), { nil: undefined, freq: 2 })
 		})
@@ -94,7 +132,10 @@ const arbitrarySession = (date: Day): fc.Arbitrary<Session> =>
 				...s,
 				date,
 				prescribed: { sets: 2, reps: 10, loadKg: 0 },
-				pains: [clean({ region: KNEE, before, peak, after }), ...(elsewhere === undefined ? [] : [{ region: 'hip-left', peak: elsewhere, after: elsewhere }])],
+				pains: [
+					clean({ region: KNEE, before, peak, after }),
+					...(elsewhere === undefined ? [] : [{ region: 'hip-left', peak: elsewhere, after: elsewhere }])
+				],
 				faults: fault === undefined ? {} : { [fault]: 0.5 },
 				soreness,
 				confidence
@@ -107,35 +148,88 @@ export const histories: fc.Arbitrary<DecideInput> = fc
 		policy: fc.constantFrom<Policy>(...POLICY_IDS.map((id) => POLICIES[id])),
 		gaps: fc.array(fc.integer({ min: 1, max: 6 }), { minLength: 0, maxLength: 12 }),
 		base: fc.integer({ min: 0, max: 4 }),
-		noise: fc.array(fc.option(fc.integer({ min: -1, max: 3 }), { nil: undefined, freq: 8 }), { minLength: 90, maxLength: 90 }),
-		swelling: fc.array(fc.constantFrom('none', 'none', 'none', 'none', 'a-little', 'clearly-more'), { minLength: 90, maxLength: 90 }),
+		noise: fc.array(fc.option(fc.integer({ min: -1, max: 3 }), { nil: undefined, freq: 8 }), {
+			minLength: 90,
+			maxLength: 90
+		}),
+		swelling: fc.array(fc.constantFrom('none', 'none', 'none', 'none', 'a-little', 'clearly-more'), {
+			minLength: 90,
+			maxLength: 90
+		}),
 		changed: fc.integer({ min: 1, max: 40 }),
 		advances: fc.integer({ min: 0, max: 2 }),
 		longStanding: fc.boolean(),
-		others: fc.array(fc.record({ changedOn: fc.integer({ min: 1, max: 40 }), peakMinusBefore: fc.integer({ min: 0, max: 4 }), demand: fc.integer({ min: 0, max: 100 }) }), { maxLength: 2 }),
-		edges: fc.array(fc.record({ verdict: fc.constantFrom('fits', 'set-up', 'watch', 'blocked', 'unmeasured'), gateOpen: fc.boolean() }), { maxLength: 2 }),
+		others: fc.array(
+			fc.record({
+				changedOn: fc.integer({ min: 1, max: 40 }),
+				peakMinusBefore: fc.integer({ min: 0, max: 4 }),
+				demand: fc.integer({ min: 0, max: 100 })
+			}),
+			{ maxLength: 2 }
+		),
+		edges: fc.array(
+			fc.record({
+				verdict: fc.constantFrom('fits', 'set-up', 'watch', 'blocked', 'unmeasured'),
+				gateOpen: fc.boolean()
+			}),
+			{ maxLength: 2 }
+		),
 		complete: fc.boolean(),
 		calm: fc.boolean()
 	})
 	.chain((r) => {
 		const dates = r.gaps.map((_, i) => addDays(TODAY, -r.gaps.slice(i).reduce((a, b) => a + b, 0)));
-		const calm = (d: Day): Session => session(d, {}, { before: Math.min(1, r.base), peak: Math.min(1, r.base), after: Math.min(1, r.base) });
-		return fc.tuple(fc.constant(r), fc.tuple(...dates.map((d) => (r.calm ? fc.oneof({ arbitrary: fc.constant(calm(d)), weight: 8 }, { arbitrary: arbitrarySession(d), weight: 1 }) : arbitrarySession(d)))));
+		const calm = (d: Day): Session =>
+			session(d, {}, { before: Math.min(1, r.base), peak: Math.min(1, r.base), after: Math.min(1, r.base) });
+		return fc.tuple(
+			fc.constant(r),
+			fc.tuple(
+				...dates.map((d) =>
+					r.calm
+						? fc.oneof(
+								{ arbitrary: fc.constant(calm(d)), weight: 8 },
+								{ arbitrary: arbitrarySession(d), weight: 1 }
+							)
+						: arbitrarySession(d)
+				)
+			)
+		);
 	})
 	.map(([r, sessions]) =>
 		record({
 			policy: r.policy,
-			client: { screening: { date: '2026-03-01', complete: true }, flags: [], surgery: [], usual: { [KNEE]: { intake: r.base, longStanding: r.longStanding }, 'hip-left': { intake: 1 } } },
-			exercise: { ...record().exercise, dose: { school: 'sets-first', sets: r.complete ? 3 : 2, reps: 10, loadKg: 0, target: { sets: 3, reps: 10 } } },
+			client: {
+				screening: { date: '2026-03-01', complete: true },
+				flags: [],
+				surgery: [],
+				usual: { [KNEE]: { intake: r.base, longStanding: r.longStanding }, 'hip-left': { intake: 1 } }
+			},
+			exercise: {
+				...record().exercise,
+				dose: {
+					school: 'sets-first',
+					sets: r.complete ? 3 : 2,
+					reps: 10,
+					loadKg: 0,
+					target: { sets: 3, reps: 10 }
+				}
+			},
 			changes: [{ date: addDays(TODAY, -r.changed), kind: 'start' }],
 			sessions,
 			mornings: r.noise.flatMap((n, i) => {
 				const noise = r.calm && n !== undefined && i % 9 !== 0 ? Math.min(0, n) : n;
 				const v = noise === undefined ? undefined : Math.max(0, Math.min(10, r.base + noise));
-				return v === undefined ? [] : [morning(addDays(TODAY, i - 89), v, { swelling: r.calm ? 'none' : (r.swelling[i] as 'none') })];
+				return v === undefined
+					? []
+					: [morning(addDays(TODAY, i - 89), v, { swelling: r.calm ? 'none' : (r.swelling[i] as 'none') })];
 			}),
 			others: r.others.map((o, i) => ({ id: `o${i}`, ...o, changedOn: addDays(TODAY, -o.changedOn) })),
-			nextSteps: r.edges.map((e, i) => edge({ step: i === 0 ? 'counter-squat' : 'rise-and-press', ...(e as { verdict: 'fits'; gateOpen: boolean }) })),
+			nextSteps: r.edges.map((e, i) =>
+				edge({
+					step: i === 0 ? 'counter-squat' : 'rise-and-press',
+					...(e as { verdict: 'fits'; gateOpen: boolean })
+				})
+			),
 			advancesUsed: r.advances
 		})
 	);

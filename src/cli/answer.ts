@@ -30,7 +30,8 @@ function inputsOf(text: string): readonly string[] {
 function answerLine(topic: string, line: string): unknown {
 	const fail = (error: CliError): unknown => ({ error });
 	const known = TOPICS[topic];
-	if (known === undefined) return fail({ code: 'unknown-topic', path: '', message: `Topics: ${Object.keys(TOPICS).join(', ')}.` });
+	if (known === undefined)
+		return fail({ code: 'unknown-topic', path: '', message: `Topics: ${Object.keys(TOPICS).join(', ')}.` });
 	let value: unknown;
 	try {
 		value = JSON.parse(line);

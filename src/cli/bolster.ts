@@ -21,7 +21,9 @@ function usage(): never {
 if (topic === 'schema') {
 	const known = argument === undefined ? undefined : TOPICS[argument];
 	if (known === undefined) usage();
-	process.stdout.write(`${JSON.stringify(z.toJSONSchema(known.schema, { io: 'input', unrepresentable: 'any' }), null, 2)}\n`);
+	process.stdout.write(
+		`${JSON.stringify(z.toJSONSchema(known.schema, { io: 'input', unrepresentable: 'any' }), null, 2)}\n`
+	);
 } else if (topic === undefined || TOPICS[topic] === undefined) {
 	usage();
 } else {

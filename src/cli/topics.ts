@@ -10,7 +10,15 @@ import { standing } from '#lib/core/safety/standing.ts';
 import { POLICIES } from '#lib/catalogue/policies.ts';
 import { decideInput } from '#lib/contract/decide.ts';
 import { fitInput, standingInput } from '#lib/contract/fit.ts';
-import { postureInput, setupInput, SOLVES, type PostureInput, type SetupInput, type SquatInput, type SquatSolve } from '#lib/contract/posture.ts';
+import {
+	postureInput,
+	setupInput,
+	SOLVES,
+	type PostureInput,
+	type SetupInput,
+	type SquatInput,
+	type SquatSolve
+} from '#lib/contract/posture.ts';
 import { tableOf } from '#lib/core/base/table.ts';
 import { bodyOf, type Body, type BodyInput } from '#lib/core/body/body.ts';
 import { decide } from '#lib/core/decision/decide.ts';
@@ -30,12 +38,21 @@ import { Refused } from './refused.ts';
 
 function bodyFrom(input: BodyInput): Body {
 	const body = bodyOf(input);
-	if (!body.ok) throw new Refused({ code: body.refusal.reason, path: body.refusal.field ?? '', message: body.refusal.message });
+	if (!body.ok)
+		throw new Refused({
+			code: body.refusal.reason,
+			path: body.refusal.field ?? '',
+			message: body.refusal.message
+		});
 	return body.value;
 }
 
 const depthFrom = (s: { thighDeg?: number; kneeFlexionDeg?: number; seatCm?: number }): Depth =>
-	s.thighDeg !== undefined ? { thighDeg: s.thighDeg } : s.kneeFlexionDeg !== undefined ? { kneeFlexionDeg: s.kneeFlexionDeg } : { seatCm: s.seatCm as number };
+	s.thighDeg !== undefined
+		? { thighDeg: s.thighDeg }
+		: s.kneeFlexionDeg !== undefined
+			? { kneeFlexionDeg: s.kneeFlexionDeg }
+			: { seatCm: s.seatCm as number };
 
 /** Deep copy without float noise: five decimals are more than any error allows. */
 export const rounded = (v: unknown): unknown =>
@@ -49,14 +66,19 @@ export const rounded = (v: unknown): unknown =>
 				? Object.fromEntries(Object.entries(v).map(([k, x]) => [k, rounded(x)]))
 				: v;
 
-const isSquat = (input: PostureInput): input is SquatInput => input.movement === 'squat' || input.movement === 'sit-to-stand';
-const isSquatSolve = (input: SetupInput): input is SquatSolve => (SOLVES as readonly string[]).includes(input.solve);
+const isSquat = (input: PostureInput): input is SquatInput =>
+	input.movement === 'squat' || input.movement === 'sit-to-stand';
+const isSquatSolve = (input: SetupInput): input is SquatSolve =>
+	(SOLVES as readonly string[]).includes(input.solve);
 
 function answerPosture(input: PostureInput): unknown {
 	if (!isSquat(input)) return answerMovement(input, bodyFrom);
 	const { body, setup, techniqueBand, ...rest } = input;
 	const { heelWedgeCm, toeOutDeg, cushionSinkCm, ...depth } = setup;
-	const solve = techniqueBand === true ? (problem: SquatProblem) => postureInBand(problem, [problem.limits ?? {}]) : posture;
+	const solve =
+		techniqueBand === true
+			? (problem: SquatProblem) => postureInBand(problem, [problem.limits ?? {}])
+			: posture;
 	const p = solve({
 		...rest,
 		body: bodyFrom(body),
@@ -75,7 +97,11 @@ function solveFor(input: SquatSolve): (stand: Stand) => Solution {
 	const depth = input.setup;
 	const given = [depth?.thighDeg, depth?.kneeFlexionDeg, depth?.seatCm].filter((v) => v !== undefined).length;
 	if (depth === undefined || given !== 1)
-		throw new Refused({ code: 'depth-needed', path: 'setup', message: 'heel-wedge needs the depth to keep: exactly one of thighDeg, kneeFlexionDeg, seatCm.' });
+		throw new Refused({
+			code: 'depth-needed',
+			path: 'setup',
+			message: 'heel-wedge needs the depth to keep: exactly one of thighDeg, kneeFlexionDeg, seatCm.'
+		});
 	return (stand) => (inBand ? wedgeInBand : heelWedge)(stand, depthFrom(depth));
 }
 
@@ -92,8 +118,13 @@ function answerSetup(input: SetupInput): unknown {
 	};
 	const solver = solveFor(input);
 	const solution = solver(stand);
-	const techniques = Object.fromEntries(TECHNIQUES.map((technique) => [technique, solver({ ...stand, technique }).value]));
-	const build = furniture !== undefined && solve === 'lowest-seat' && Number.isFinite(solution.value) ? buildSeat(solution.value, furniture) : undefined;
+	const techniques = Object.fromEntries(
+		TECHNIQUES.map((technique) => [technique, solver({ ...stand, technique }).value])
+	);
+	const build =
+		furniture !== undefined && solve === 'lowest-seat' && Number.isFinite(solution.value)
+			? buildSeat(solution.value, furniture)
+			: undefined;
 	const { points, ...at } = solution.at;
 	return {
 		...solution,
@@ -108,7 +139,17 @@ type FitInput = Omit<z.infer<typeof fitInput>, 'family'>;
 
 /** The context of a fit or of standing work: cautions as the tags they withhold, windows of a protocol beside older limits. */
 function contextFrom(input: FitInput): FitContext {
-	const { body, policy, envelope, withheld = [], cautions = [], protocol = [], protocolLimits = [], clearances = [], ...rest } = input;
+	const {
+		body,
+		policy,
+		envelope,
+		withheld = [],
+		cautions = [],
+		protocol = [],
+		protocolLimits = [],
+		clearances = [],
+		...rest
+	} = input;
 	const { positions, ...axes } = envelope;
 	const open = cautions.map((code) => ({ code }));
 	const noWeight = withoutWeight(SCREENING, open);
@@ -118,7 +159,10 @@ function contextFrom(input: FitInput): FitContext {
 		rules: fitRulesOf(policy),
 		envelope: axes,
 		protocolLimits: [...protocolLimits, ...protocol],
-		withheld: [...withheld.map((tag) => ({ tag, because: 'withheld' })), ...withheldTags(SCREENING, open, clearances)],
+		withheld: [
+			...withheld.map((tag) => ({ tag, because: 'withheld' })),
+			...withheldTags(SCREENING, open, clearances)
+		],
 		eased: easedTags(SCREENING, open),
 		...(noWeight.length === 0 ? {} : { noWeight }),
 		...(positions === undefined ? {} : { positions })
@@ -127,10 +171,21 @@ function contextFrom(input: FitInput): FitContext {
 
 function answerFit({ family: name, ...input }: z.infer<typeof fitInput>): unknown {
 	const family = name === undefined ? undefined : FAMILIES[name];
-	if (name !== undefined && family === undefined) throw new Refused({ code: 'unknown-family', path: 'family', message: `Families here: ${Object.keys(FAMILIES).join(', ')}.` });
+	if (name !== undefined && family === undefined)
+		throw new Refused({
+			code: 'unknown-family',
+			path: 'family',
+			message: `Families here: ${Object.keys(FAMILIES).join(', ')}.`
+		});
 	const ctx = contextFrom(input);
-	const fitted = (f: ExerciseFamily): unknown => fitFamily(f, ctx).map((fit, i) => ({ ...fit, ...(f.steps[i]?.needs === undefined ? {} : { needs: f.steps[i].needs }) }));
-	return family === undefined ? Object.fromEntries(Object.values(FAMILIES).map((f) => [f.id, fitted(f)])) : fitted(family);
+	const fitted = (f: ExerciseFamily): unknown =>
+		fitFamily(f, ctx).map((fit, i) => ({
+			...fit,
+			...(f.steps[i]?.needs === undefined ? {} : { needs: f.steps[i].needs })
+		}));
+	return family === undefined
+		? Object.fromEntries(Object.values(FAMILIES).map((f) => [f.id, fitted(f)]))
+		: fitted(family);
 }
 
 /** One answer for each prescription: does it stand, what breaks it, and the gentlest change that fits. */
@@ -139,10 +194,28 @@ function answerStanding({ prescriptions, ...input }: z.infer<typeof standingInpu
 	const facts = { ctx, clearances: input.clearances ?? [] };
 	return prescriptions.map((p) => {
 		const found = findStep(p.step);
-		if (found === undefined) throw new Refused({ code: 'unknown-step', path: 'prescriptions', message: `There is no step ${p.step}.` });
+		if (found === undefined)
+			throw new Refused({
+				code: 'unknown-step',
+				path: 'prescriptions',
+				message: `There is no step ${p.step}.`
+			});
 		const { family, step } = found;
-		const given = { family, step, setup: p.setup ?? null, loadKg: p.dose?.loadKg ?? 0, since: p.since ?? '0001-01-01', ...(p.passedOver === undefined ? {} : { passedOver: p.passedOver }) };
-		return { id: p.id, ...standing(given, { ...facts, substitutes: () => samePurpose(family, step, Object.values(FAMILIES), ctx) }) };
+		const given = {
+			family,
+			step,
+			setup: p.setup ?? null,
+			loadKg: p.dose?.loadKg ?? 0,
+			since: p.since ?? '0001-01-01',
+			...(p.passedOver === undefined ? {} : { passedOver: p.passedOver })
+		};
+		return {
+			id: p.id,
+			...standing(given, {
+				...facts,
+				substitutes: () => samePurpose(family, step, Object.values(FAMILIES), ctx)
+			})
+		};
 	});
 }
 
@@ -154,7 +227,10 @@ function answerDecide(input: z.infer<typeof decideInput>): unknown {
 		title: decisionSentence(trace, today),
 		...(trace.change === null ? {} : { changeTitle: changeText(trace.change) }),
 		reasons: trace.reasons.map((r) => ({ text: reasonText(r, today), ...r })),
-		considered: trace.considered.map((c) => ({ ...c, why: c.why.map((r) => ({ text: reasonText(r, today), ...r })) }))
+		considered: trace.considered.map((c) => ({
+			...c,
+			why: c.why.map((r) => ({ text: reasonText(r, today), ...r }))
+		}))
 	};
 }
 
@@ -162,7 +238,12 @@ function answerCatalogue(input: { family?: string }): unknown {
 	const family = input.family;
 	if (family === undefined) return { version: CATALOGUE_VERSION, families: FAMILIES, policies: POLICIES };
 	const found = FAMILIES[family];
-	if (found === undefined) throw new Refused({ code: 'unknown-family', path: 'family', message: `Families here: ${Object.keys(FAMILIES).join(', ')}.` });
+	if (found === undefined)
+		throw new Refused({
+			code: 'unknown-family',
+			path: 'family',
+			message: `Families here: ${Object.keys(FAMILIES).join(', ')}.`
+		});
 	return found;
 }
 
@@ -171,12 +252,14 @@ export interface Topic {
 	readonly answer: (input: never) => unknown;
 }
 
-export const TOPICS = tableOf<Topic>(Object.entries({
-	posture: { schema: postureInput, answer: answerPosture },
-	setup: { schema: setupInput, answer: answerSetup },
-	fit: { schema: fitInput, answer: answerFit },
-	decide: { schema: decideInput, answer: answerDecide },
-	standing: { schema: standingInput, answer: answerStanding },
-	measure: { schema: measureInput, answer: answerMeasure },
-	catalogue: { schema: z.strictObject({ family: z.string().exactOptional() }), answer: answerCatalogue }
-}) as [string, Topic][]);
+export const TOPICS = tableOf<Topic>(
+	Object.entries({
+		posture: { schema: postureInput, answer: answerPosture },
+		setup: { schema: setupInput, answer: answerSetup },
+		fit: { schema: fitInput, answer: answerFit },
+		decide: { schema: decideInput, answer: answerDecide },
+		standing: { schema: standingInput, answer: answerStanding },
+		measure: { schema: measureInput, answer: answerMeasure },
+		catalogue: { schema: z.strictObject({ family: z.string().exactOptional() }), answer: answerCatalogue }
+	}) as [string, Topic][]
+);

@@ -4,5 +4,12 @@ import type { LayoutServerLoad } from './$types';
 export const load: LayoutServerLoad = ({ locals }) => {
 	const { context } = locals;
 	if (context === undefined) return { me: null };
-	return { me: { name: context.actor.name, role: roleText(context.actor), practice: context.actor.practice, today: context.today } };
+	return {
+		me: {
+			name: context.actor.name,
+			role: roleText(context.actor),
+			practice: context.actor.practice,
+			today: context.today
+		}
+	};
 };

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import '../app.css';
 	import { onMount } from 'svelte';
-	import { navigating } from '$app/state';
+	import { navigating, page } from '$app/state';
 	import { shortDay } from '#lib/wording/days.ts';
 
 	let { data, children } = $props();
@@ -19,18 +19,35 @@
 	});
 </script>
 
-{#if slow}<div class="fixed inset-x-0 top-0 z-20 h-1 bg-accent" role="progressbar" aria-label="Loading"></div>{/if}
+<a href="#work" class="sr-only z-30 bg-sheet px-4 py-2 focus:not-sr-only focus:fixed focus:top-1 focus:left-1"
+	>To the work</a
+>
+{#if slow}<div
+		class="fixed inset-x-0 top-0 z-20 h-1 bg-accent"
+		role="progressbar"
+		aria-label="Loading"
+	></div>{/if}
 <svelte:window ononline={() => (offline = false)} onoffline={() => (offline = true)} />
-{#if offline}<p role="status" class="border-b border-caution bg-sheet px-7 py-2 text-caution">No network just now. What you type stays here; send it when the network is back.</p>{/if}
+{#if offline}<p role="status" class="border-b border-caution bg-sheet px-7 py-2 text-caution">
+		No network just now. What you type stays here; send it when the network is back.
+	</p>{/if}
 {#if data.me}
-	<header class="no-print flex flex-wrap items-baseline gap-x-6 gap-y-1 border-b px-7 py-2 max-sm:gap-x-4 max-sm:px-4">
+	<header
+		class="no-print flex flex-wrap items-baseline gap-x-6 gap-y-1 border-b px-7 py-2 max-sm:gap-x-4 max-sm:px-4"
+	>
 		<a href="/" class="text-lg font-bold text-ink no-underline">Bolster</a>
 		<a href="/">Today</a>
 		<a href="/library">Library</a>
 		<span class="label max-md:hidden">{data.me.practice}</span>
-		<span class="label ml-auto max-sm:sr-only" title={data.me.role}>{data.me.name}<span class="max-md:hidden">, {data.me.role}</span></span>
+		<span class="label ml-auto max-sm:sr-only" title={data.me.role}
+			>{data.me.name}<span class="max-md:hidden">, {data.me.role}</span></span
+		>
 		<span class="label max-sm:ml-auto">{shortDay(data.me.today)}</span>
-		<form method="POST" action="/sign-out"><button class="cursor-pointer text-sm text-accent underline">Sign out</button></form>
+		<form method="POST" action="/sign-out">
+			<button class="cursor-pointer text-sm text-accent underline">Sign out</button>
+		</form>
 	</header>
 {/if}
-{@render children()}
+<div id={page.url.pathname.startsWith('/clients/') ? undefined : 'work'} tabindex="-1" class="outline-none">
+	{@render children()}
+</div>

@@ -11,5 +11,11 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const search = (url.searchParams.get('name') ?? '').replaceAll('\0', '').trim().slice(0, SEARCH);
 	const page = Number(url.searchParams.get('page') ?? '1');
 	const at = Number.isInteger(page) && page >= 1 && page <= 1000 ? page : 1;
-	return { ...orError(await showToday(ctx, { search, from: (at - 1) * TODAY_SIZE })), search, page: at, pages: TODAY_SIZE, today: ctx.today };
+	return {
+		...orError(await showToday(ctx, { search, from: (at - 1) * TODAY_SIZE })),
+		search,
+		page: at,
+		pages: TODAY_SIZE,
+		today: ctx.today
+	};
 };

@@ -31,25 +31,51 @@
 		return () => clearTimeout(timer);
 	});
 	const last = $derived(Math.max(1, Math.ceil(data.found / data.pages)));
-	const pageLink = (n: number): string => `?${new URLSearchParams({ ...(data.search === '' ? {} : { name: data.search }), ...(n === 1 ? {} : { page: String(n) }) })}`;
-	const word = (d: (typeof data.rows)[number]['decision']): string => (d === 'quiet' ? 'Start' : DECISION_WORD[d]);
-	const rest = (sentence: string): string => sentence.replace(/^[A-Z][a-z]+: /, '').replace(/^./, (c) => c.toUpperCase());
+	const pageLink = (n: number): string =>
+		`?${new URLSearchParams({ ...(data.search === '' ? {} : { name: data.search }), ...(n === 1 ? {} : { page: String(n) }) })}`;
+	const word = (d: (typeof data.rows)[number]['decision']): string =>
+		d === 'quiet' ? 'Start' : DECISION_WORD[d];
+	const rest = (sentence: string): string =>
+		sentence.replace(/^[A-Z][a-z]+: /, '').replace(/^./, (c) => c.toUpperCase());
 </script>
 
 <svelte:head><title>Today · Bolster</title></svelte:head>
 <svelte:window onkeydown={keys} />
-<KeyHelp keys={[['j k', 'next, previous client'], ['o, Enter', 'open where the work is']]} />
+<KeyHelp
+	keys={[
+		['j k', 'next, previous client'],
+		['o, Enter', 'open where the work is']
+	]}
+/>
 <main class="page">
 	<div class="mb-3 flex flex-wrap items-baseline gap-x-4">
 		<h1>Today</h1>
-		<p class="text-quiet">{data.all} clients by need; {data.waiting} {data.waiting === 1 ? 'waits' : 'wait'} for an answer</p>
+		<p class="text-quiet">
+			{data.all} clients by need; {data.waiting}
+			{data.waiting === 1 ? 'waits' : 'wait'} for an answer
+		</p>
 		<form method="GET" role="search" class="ml-auto flex items-baseline gap-2">
 			<label class="label" for="name">Find a client</label>
-			<input id="name" name="name" type="search" value={data.search} maxlength="60" autocomplete="off" class="min-h-9 w-44 rounded-md border border-edge bg-sheet px-2" />
+			<input
+				id="name"
+				name="name"
+				type="search"
+				value={data.search}
+				maxlength="60"
+				autocomplete="off"
+				class="min-h-9 w-44 rounded-md border border-edge bg-sheet px-2"
+			/>
 		</form>
 		<a href="/clients/new">Register a client</a>
 	</div>
-	{#if data.judging > 0}<p class="mb-2 border-l-4 border-edge bg-sheet px-3 py-1.5" role="status" data-testid="judging">{data.judging} clients are being judged for today. What stands here fills in by itself; rows marked <em>earlier</em> say what was known before.</p>{/if}
+	{#if data.judging > 0}<p
+			class="mb-2 border-l-4 border-edge bg-sheet px-3 py-1.5"
+			role="status"
+			data-testid="judging"
+		>
+			{data.judging} clients are being judged for today. What stands here fills in by itself; rows marked
+			<em>earlier</em> say what was known before.
+		</p>{/if}
 	{#if data.all === 0}
 		<p class="rule py-6">No clients yet. <a href="/clients/new">Register the first one.</a></p>
 	{:else if data.found === 0}
@@ -64,14 +90,33 @@
 					onfocus={() => (at = i)}
 					class="grid grid-cols-[8.5rem_15rem_1fr_11.5rem] items-start gap-x-4 px-2 py-2.5 text-ink no-underline hover:bg-wash focus-visible:bg-wash max-lg:grid-cols-[7.5rem_1fr] max-lg:gap-y-1"
 				>
-					<span class="flex items-center gap-2.5 font-bold"><Stroke decision={row.decision} />{word(row.decision)}</span>
-					<span><span class="font-semibold">{row.name}</span><span class="label block">{row.regions}{row.step ? ` · ${row.step}` : ''}</span></span>
+					<span class="flex items-center gap-2.5 font-bold"
+						><Stroke decision={row.decision} />{word(row.decision)}</span
+					>
+					<span
+						><span class="font-semibold">{row.name}</span><span class="label block"
+							>{row.regions}{row.step ? ` · ${row.step}` : ''}</span
+						></span
+					>
 					<span class="max-lg:col-span-2">
 						{row.decision === 'advance' ? `${row.step}: ${rest(row.sentence)}` : rest(row.sentence)}
-						{#if row.others.length > 0}<span class="label block">also {row.others.map((o) => `${o.step}: ${DECISION_WORD[o.decision].toLowerCase()}`).join(' · ')}</span>{/if}
-						{#if row.notes.length > 0}<span class="block text-sm text-caution">{row.notes.join(' · ')}</span>{/if}
+						{#if row.others.length > 0}<span class="label block"
+								>also {row.others
+									.map((o) => `${o.step}: ${DECISION_WORD[o.decision].toLowerCase()}`)
+									.join(' · ')}</span
+							>{/if}
+						{#if row.notes.length > 0}<span class="block text-sm text-caution">{row.notes.join(' · ')}</span
+							>{/if}
 					</span>
-					<span class="label text-right max-lg:text-left">{row.old ? 'earlier' : row.answered ? 'answered' : row.lastSession ? `last session ${ago(row.lastSession, data.today)}` : ''}</span>
+					<span class="label text-right max-lg:text-left"
+						>{row.old
+							? 'earlier'
+							: row.answered
+								? 'answered'
+								: row.lastSession
+									? `last session ${ago(row.lastSession, data.today)}`
+									: ''}</span
+					>
 				</a>
 			</li>
 		{/each}
@@ -79,7 +124,12 @@
 	{#if last > 1}
 		<nav aria-label="Pages" class="rule flex items-baseline gap-4 py-3">
 			{#if data.page > 1}<a href={pageLink(data.page - 1)} rel="prev">More pressing</a>{/if}
-			<span class="text-quiet">{(data.page - 1) * data.pages + 1}–{Math.min(data.found, data.page * data.pages)} of {data.found}{data.search === '' ? '' : ` called “${data.search}”`}</span>
+			<span class="text-quiet"
+				>{(data.page - 1) * data.pages + 1}–{Math.min(data.found, data.page * data.pages)} of {data.found}{data.search ===
+				''
+					? ''
+					: ` called “${data.search}”`}</span
+			>
 			{#if data.page < last}<a href={pageLink(data.page + 1)} rel="next">Less pressing</a>{/if}
 		</nav>
 	{/if}

@@ -35,7 +35,12 @@ test.describe('before the scripts have arrived', () => {
 test('security headers, a nonce policy, and no request leaves the machine', async ({ page }) => {
 	const outside: string[] = [];
 	page.on('request', (r) => {
-		if (!r.url().startsWith('http://127.0.0.1:') && !r.url().startsWith('data:') && !r.url().startsWith('blob:')) outside.push(r.url());
+		if (
+			!r.url().startsWith('http://127.0.0.1:') &&
+			!r.url().startsWith('data:') &&
+			!r.url().startsWith('blob:')
+		)
+			outside.push(r.url());
 	});
 	const errors: string[] = [];
 	page.on('console', (m) => m.type() === 'error' && errors.push(m.text()));
@@ -61,17 +66,40 @@ test('a foreign or malformed client id is a plain 404 with an id to report', asy
 	}
 });
 
-test('posts from another site, a megabyte, and NUL characters are refused and change nothing', async ({ page, request }) => {
+test('posts from another site, a megabyte, and NUL characters are refused and change nothing', async ({
+	page,
+	request
+}) => {
 	await signIn(page);
 	const id = await openClient(page, 'Wren', 'decide');
 	const cookies = (await page.context().cookies()).map((c) => `${c.name}=${c.value}`).join('; ');
-	const post = (path: string, body: string, headers: Record<string, string>) => request.post(path, { data: body, headers: { cookie: cookies, ...headers } });
+	const post = (path: string, body: string, headers: Record<string, string>) =>
+		request.post(path, { data: body, headers: { cookie: cookies, ...headers } });
 	const form = { 'content-type': 'application/x-www-form-urlencoded' };
 	const own = { origin: 'http://127.0.0.1:4399' };
-	expect((await post(`/clients/${id}/decide?/answer`, 'x=1', { ...form, origin: 'https://elsewhere.example' })).status()).toBe(403);
-	expect((await post(`/clients/${id}/decide`, '{}', { 'content-type': 'application/json', origin: 'https://elsewhere.example' })).status()).toBe(403);
-	expect((await post(`/clients/${id}/measure?/sheet`, `day=${'9'.repeat(1_100_000)}`, { ...form, ...own })).status()).toBe(413);
-	const nul = await post(`/clients/${id}/ladder?/prescribe`, `id=0190b6c5-7a60-7000-8000-000000000001&exerciseId=0190b6c5-7a60-7000-8000-000000000002&family=squat&step=%00&region=knee-right&sets=1&reps=5&loadKg=0&seatCm=&thighDeg=&heelWedgeCm=`, { ...form, ...own, accept: 'application/json' });
+	expect(
+		(
+			await post(`/clients/${id}/decide?/answer`, 'x=1', { ...form, origin: 'https://elsewhere.example' })
+		).status()
+	).toBe(403);
+	expect(
+		(
+			await post(`/clients/${id}/decide`, '{}', {
+				'content-type': 'application/json',
+				origin: 'https://elsewhere.example'
+			})
+		).status()
+	).toBe(403);
+	expect(
+		(
+			await post(`/clients/${id}/measure?/sheet`, `day=${'9'.repeat(1_100_000)}`, { ...form, ...own })
+		).status()
+	).toBe(413);
+	const nul = await post(
+		`/clients/${id}/ladder?/prescribe`,
+		`id=0190b6c5-7a60-7000-8000-000000000001&exerciseId=0190b6c5-7a60-7000-8000-000000000002&family=squat&step=%00&region=knee-right&sets=1&reps=5&loadKg=0&seatCm=&thighDeg=&heelWedgeCm=`,
+		{ ...form, ...own, accept: 'application/json' }
+	);
 	expect(await nul.text()).toContain('NUL');
 });
 
@@ -94,7 +122,10 @@ test('a session that expired mid-form: the form survives signing in again', asyn
 	await expect(page.getByTestId('done')).toContainText('Saved 1 reading.');
 });
 
-test('the network goes while a form is sent: the page stays, sending again is one record', async ({ page, context }) => {
+test('the network goes while a form is sent: the page stays, sending again is one record', async ({
+	page,
+	context
+}) => {
 	await signIn(page);
 	await openClient(page, 'Lotte', 'measure');
 	await page.getByLabel('Knee bend left end').fill('131');

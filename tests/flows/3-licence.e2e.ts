@@ -42,7 +42,10 @@ test('a licensed user resumes after the stop, with a reason that is kept', async
 test('a red flag holds everything until a licensed user closes it with a note', async ({ page }) => {
 	await signIn(page);
 	await openClient(page, 'Fergal', 'decide');
-	await expect(page.getByRole('region', { name: 'Client' })).toContainText('Urgent: night pain');
+	await expect(page.getByRole('region', { name: 'Before everything' })).toContainText('Urgent: night pain');
+	const rail = page.getByRole('navigation', { name: 'Work on this client', exact: true });
+	await expect(rail.getByRole('link', { name: /^Screen/ })).toContainText('1 flag');
+	await expect(page.getByTestId('next')).toContainText('Look at the open flag: night pain');
 	await expect(page.getByTestId('sentence')).toHaveText('Refer: an open red flag: night pain.');
 	await page.getByRole('button', { name: 'Close the flag' }).click();
 	await expect(page.getByText('Say in a few words why the flag is closed.')).toBeVisible();
@@ -52,11 +55,19 @@ test('a red flag holds everything until a licensed user closes it with a note', 
 	await expect(page.getByTestId('sentence')).not.toContainText('Refer');
 });
 
-test('a session logged by mistake is taken out with its reason, and the slip forgets it', async ({ page }) => {
+test('a session logged by mistake is taken out with its reason, and the slip forgets it', async ({
+	page
+}) => {
 	await signIn(page);
 	const id = await openClient(page, 'Bertil', 'decide');
 	await visit(page, `/clients/${id}/log`);
-	for (const [label, v] of [['Effort', 9], ['Before', 2], ['Worst', 9], ['After', 6]] as const) await score(page, label, v);
+	for (const [label, v] of [
+		['Effort', 9],
+		['Before', 2],
+		['Worst', 9],
+		['After', 6]
+	] as const)
+		await score(page, label, v);
 	await page.getByRole('button', { name: 'Log as prescribed' }).click();
 	await expect(page.getByTestId('done')).toContainText('Logged.');
 	await visit(page, `/clients/${id}/decide`);
@@ -89,7 +100,9 @@ test('technique and policy are chosen by a licensed user and change the ladder',
 	await expect(page.getByTestId('setup-card')).toContainText('Knees travel over the toes');
 });
 
-test('a stiff ankle is offered a solved wedge, with its caution where the front of the knee is sore', async ({ page }) => {
+test('a stiff ankle is offered a solved wedge, with its caution where the front of the knee is sore', async ({
+	page
+}) => {
 	await signIn(page);
 	await openClient(page, 'Saskia', 'ladder');
 	await page.getByLabel('Knee bend L').fill('140');
@@ -127,7 +140,9 @@ test('by keyboard alone: from Today to a slip, its ladder and back', async ({ pa
 	await expect(page.getByTestId('sentence')).toBeVisible();
 });
 
-test('several exercises of one client: the most pressing slip first, the next by key, each with its own trend', async ({ page }) => {
+test('several exercises of one client: the most pressing slip first, the next by key, each with its own trend', async ({
+	page
+}) => {
 	await signIn(page);
 	await expect(page.getByRole('link', { name: /Bertil/ })).toContainText(/also .*Bridge: hold/);
 	const id = await openClient(page, 'Bertil', 'decide');
@@ -151,12 +166,16 @@ test('several exercises of one client: the most pressing slip first, the next by
 	await expect(page.getByTestId('history')).toContainText('Heel raise');
 });
 
-test('aids for a referral letter: points never clear a calf, a line met sends to X-ray, pressure names what waits', async ({ page }) => {
+test('aids for a referral letter: points never clear a calf, a line met sends to X-ray, pressure names what waits', async ({
+	page
+}) => {
 	await signIn(page, 'trainer');
 	await openClient(page, 'Saskia', 'screen');
 	const aids = page.getByTestId('aids');
 	await aids.getByText('For a referral letter').click();
-	await expect(aids.getByTestId('clot')).toContainText('0 points: unlikely (two levels), low (three levels). A suspected clot is seen by a doctor the same day');
+	await expect(aids.getByTestId('clot')).toContainText(
+		'0 points: unlikely (two levels), low (three levels). A suspected clot is seen by a doctor the same day'
+	);
 	await aids.getByLabel('a clot before').check();
 	await aids.getByLabel('the whole leg swollen').check();
 	await expect(aids.getByTestId('clot')).toContainText('2 points: likely (two levels), moderate');
@@ -168,13 +187,27 @@ test('aids for a referral letter: points never clear a calf, a line met sends to
 	await aids.getByLabel('Bends to').fill('89');
 	await expect(aids.getByTestId('acute-knee')).toContainText('Refer for an X-ray: does not bend to 90°');
 	await aids.getByLabel('Upper').fill('181');
-	await expect(aids.getByTestId('resting')).toContainText('Heavy resistance work: not today, upper pressure over 180');
+	await expect(aids.getByTestId('resting')).toContainText(
+		'Heavy resistance work: not today, upper pressure over 180'
+	);
 	await expect(aids.getByTestId('resting')).toContainText('Other effort tests: no line met');
 });
 
 test.describe('dark', () => {
 	test.use({ colorScheme: 'dark' });
-	for (const view of ['screen', 'ask', 'measure', 'envelope', 'arrive', 'ladders', 'ladder', 'log', 'morning', 'decide', 'trend'])
+	for (const view of [
+		'screen',
+		'ask',
+		'measure',
+		'envelope',
+		'arrive',
+		'ladders',
+		'ladder',
+		'log',
+		'morning',
+		'decide',
+		'trend'
+	])
 		test(`the ${view} of a client keeps its contrast`, async ({ page }) => {
 			await signIn(page);
 			await openClient(page, 'Bertil', view);
@@ -185,7 +218,9 @@ test.describe('dark', () => {
 test('the header names what a protocol holds, and sources open from a slip', async ({ page }) => {
 	await signIn(page);
 	await openClient(page, 'Amos', 'decide');
-	await expect(page.getByRole('region', { name: 'Client' })).toContainText('right knee, partial meniscus: week 15, phase 1, was until Mon 2 Mar; phase 2 waits to be confirmed. Holds: right knee bend to 100°');
-	await page.getByRole('link', { name: 'ageberg-2010' }).first().click();
-	await expect(page.getByRole('row', { name: /ageberg-2010/ })).toContainText('back to usual by next day');
+	await expect(page.getByRole('region', { name: 'Before everything' })).toContainText(
+		'right knee, partial meniscus: week 15, phase 1, was until Mon 2 Mar; phase 2 waits to be confirmed. Holds: right knee bend to 100°'
+	);
+	await page.getByRole('link', { name: 'Ageberg 2010' }).first().click();
+	await expect(page.getByRole('row', { name: /Ageberg 2010/ })).toContainText('back to usual by next day');
 });

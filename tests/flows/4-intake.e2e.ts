@@ -8,7 +8,9 @@ test.describe.configure({ mode: 'serial' });
 const NAME = 'Corin Vanterpool';
 let id = '';
 
-test('registers an adult with consent; what is wrong is named and nothing typed is lost', async ({ page }) => {
+test('registers an adult with consent; what is wrong is named and nothing typed is lost', async ({
+	page
+}) => {
 	await signIn(page);
 	await page.getByRole('link', { name: 'Register a client' }).click();
 	await page.waitForURL(/clients\/new/);
@@ -36,7 +38,9 @@ test('registers an adult with consent; what is wrong is named and nothing typed 
 	await expect(page.getByRole('heading', { level: 1 })).toContainText(NAME);
 });
 
-test('screens by keyboard: one urgent and one caution answer, each a flag with its action', async ({ page }) => {
+test('screens by keyboard: one urgent and one caution answer, each a flag with its action', async ({
+	page
+}) => {
 	await signIn(page);
 	await visit(page, `/clients/${id}/screen`);
 	// One question left out: unknown is not no.
@@ -46,7 +50,9 @@ test('screens by keyboard: one urgent and one caution answer, each a flag with i
 	await expect(page.getByTestId('done')).toContainText('questions still open');
 	await screenByKey(page, ['calf-swelling', 'pelvic-floor']);
 	await page.keyboard.press('Enter');
-	await expect(page.getByTestId('done')).toContainText('Opened: swollen or tender calf, pelvic-floor symptoms.');
+	await expect(page.getByTestId('done')).toContainText(
+		'Opened: swollen or tender calf, pelvic-floor symptoms.'
+	);
 	const flags = page.getByTestId('flag');
 	await expect(flags).toHaveCount(2);
 	await expect(flags.nth(0)).toContainText('Urgent: swollen or tender calf');
@@ -54,7 +60,9 @@ test('screens by keyboard: one urgent and one caution answer, each a flag with i
 	await expect(flags.nth(1)).toContainText('Impact is withheld until seen');
 	await accessible(page);
 	await visit(page, '/');
-	await expect(page.getByRole('link', { name: new RegExp(NAME) })).toContainText('A flag is open: swollen or tender calf');
+	await expect(page.getByRole('link', { name: new RegExp(NAME) })).toContainText(
+		'A flag is open: swollen or tender calf'
+	);
 });
 
 test('the urgent flag is closed by an external clearance, with name, day and document', async ({ page }) => {
@@ -156,7 +164,9 @@ test('ties two goals to ladders: a low chair and the stairs', async ({ page }) =
 	await expect(page.getByTestId('goal').nth(1)).toContainText('not measured');
 });
 
-test('before measuring, every step is unmeasured and the envelope says what would unlock them', async ({ page }) => {
+test('before measuring, every step is unmeasured and the envelope says what would unlock them', async ({
+	page
+}) => {
 	await signIn(page);
 	await visit(page, `/clients/${id}/envelope`);
 	// What asks no range of knee, fold or ankle is open already; of the squat ladder nothing is.
@@ -165,32 +175,55 @@ test('before measuring, every step is unmeasured and the envelope says what woul
 	await visit(page, `/clients/${id}/ladder`);
 	await expect(page.getByRole('button', { name: /^Free squat/ })).toContainText('not measured');
 	// The caution that was found withholds impact, and caps what makes one hold the breath: all seventeen squats wait for a value, none is withheld.
-	await expect(page.getByRole('list', { name: 'Steps, gentle to hard' }).getByText('not measured')).toHaveCount(17);
-	await expect(page.getByRole('list', { name: 'Steps, gentle to hard' }).getByText('withheld')).toHaveCount(0);
+	await expect(
+		page.getByRole('list', { name: 'Steps, gentle to hard' }).getByText('not measured')
+	).toHaveCount(17);
+	await expect(page.getByRole('list', { name: 'Steps, gentle to hard' }).getByText('withheld')).toHaveCount(
+		0
+	);
 	await visit(page, `/clients/${id}/ladder?family=impact`);
-	await expect(page.getByRole('list', { name: 'Steps, gentle to hard' }).getByText('withheld').first()).toBeVisible();
+	await expect(
+		page.getByRole('list', { name: 'Steps, gentle to hard' }).getByText('withheld').first()
+	).toBeVisible();
 });
 
 /** A typical sheet: 24 values, in the order the fields come. */
 const SHEET: readonly (readonly [label: string, value: string])[] = [
-	['Knee bend left onset', '118'], ['Knee bend left tolerable', '126'], ['Knee bend left end', '132'],
-	['Knee bend right onset', '92'], ['Knee bend right tolerable', '108'], ['Knee bend right end', '121'],
-	['Knee straight left end', '0'], ['Knee straight right end', '-4'],
-	['Sitting fold left tolerable', '118'], ['Sitting fold left end', '126'], ['Sitting fold right tolerable', '116'], ['Sitting fold right end', '126'],
-	['Hip bend left end', '118'], ['Hip bend right end', '116'],
-	['Hip turned in left end', '34'], ['Hip turned in right end', '30'],
-	['Ankle, weight on left end', '10.5'], ['Ankle, weight on right end', '9'],
-	['Big toe up left end', '62'], ['Big toe up right end', '60'],
-	['30-second chair stand, reps', '11'], ['Timed up and go, s', '11.4'],
-	['One-leg stance, eyes open left, s', '22'], ['One-leg stance, eyes open right, s', '9.5']
+	['Knee bend left onset', '118'],
+	['Knee bend left tolerable', '126'],
+	['Knee bend left end', '132'],
+	['Knee bend right onset', '92'],
+	['Knee bend right tolerable', '108'],
+	['Knee bend right end', '121'],
+	['Knee straight left end', '0'],
+	['Knee straight right end', '-4'],
+	['Sitting fold left tolerable', '118'],
+	['Sitting fold left end', '126'],
+	['Sitting fold right tolerable', '116'],
+	['Sitting fold right end', '126'],
+	['Hip bend left end', '118'],
+	['Hip bend right end', '116'],
+	['Hip turned in left end', '34'],
+	['Hip turned in right end', '30'],
+	['Ankle, weight on left end', '10.5'],
+	['Ankle, weight on right end', '9'],
+	['Big toe up left end', '62'],
+	['Big toe up right end', '60'],
+	['30-second chair stand, reps', '11'],
+	['Timed up and go, s', '11.4'],
+	['One-leg stance, eyes open left, s', '22'],
+	['One-leg stance, eyes open right, s', '9.5']
 ];
 
-test('fills a sheet of 24 values by keyboard alone in under two minutes, with the pace of a hand', async ({ page }) => {
+test('fills a sheet of 24 values by keyboard alone in under two minutes, with the pace of a hand', async ({
+	page
+}) => {
 	test.setTimeout(300_000);
 	await signIn(page);
 	await visit(page, `/clients/${id}/measure`);
 	for (const group of ['Rising and walking', 'Balance']) await page.getByText(group, { exact: true }).click();
-	const labelled = (): Promise<string> => page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? '');
+	const labelled = (): Promise<string> =>
+		page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? '');
 	const started = Date.now();
 	// What the hand takes is counted key by key: the machine's own share is a figure, not a check.
 	const TAB = 50;
@@ -212,20 +245,28 @@ test('fills a sheet of 24 values by keyboard alone in under two minutes, with th
 	}
 	await expect(page.getByText('24 values entered')).toBeVisible();
 	await expect(page.getByText('right 11° less')).toBeVisible();
-	await expect(page.getByTestId('reading').filter({ hasText: 'below average, against 12 (cdc-steadi' })).toBeVisible();
+	await expect(
+		page.getByTestId('reading').filter({ hasText: 'below average, against 12 (cdc-steadi' })
+	).toBeVisible();
 	await expect(page.getByTestId('reading').filter({ hasText: 'not at risk, against 12' })).toBeVisible();
 	await page.keyboard.press('Enter');
 	await expect(page.getByTestId('done')).toHaveText('Saved 18 readings.');
 	const seconds = (Date.now() - started) / 1000;
-	console.log(`sheet of 24 values by keyboard: ${seconds.toFixed(0)} s, of which the hand took ${(hand / 1000).toFixed(0)} s`);
+	console.log(
+		`sheet of 24 values by keyboard: ${seconds.toFixed(0)} s, of which the hand took ${(hand / 1000).toFixed(0)} s`
+	);
 	expect(hand / 1000).toBeLessThan(120);
 	await accessible(page);
 });
 
-test('the envelope has changed, and with it the squat ladder and the distance to the goals', async ({ page }) => {
+test('the envelope has changed, and with it the squat ladder and the distance to the goals', async ({
+	page
+}) => {
 	await signIn(page);
 	await visit(page, `/clients/${id}/envelope`);
-	await expect(page.getByTestId('kneeFlexion-right')).toContainText('108° ± 4 tolerable, 92° pain-free, end 121°');
+	await expect(page.getByTestId('kneeFlexion-right')).toContainText(
+		'108° ± 4 tolerable, 92° pain-free, end 121°'
+	);
 	await expect(page.getByTestId('kneeFlexion-left')).toContainText('protocol limit 125°');
 	const [open] = ((await page.getByTestId('open-steps').textContent()) ?? '').split(' ');
 	expect(Number(open)).toBeGreaterThan(5);
@@ -285,15 +326,22 @@ test('a force gauge and a pedal fill a strength and a timed test', async ({ page
 	await expect(page.getByTestId('done')).toHaveText('Saved 2 readings.');
 });
 
-test('a stream that breaks off, one that is all noise, a file with other columns: told, and nothing lost', async ({ page }) => {
+test('a stream that breaks off, one that is all noise, a file with other columns: told, and nothing lost', async ({
+	page
+}) => {
 	await signIn(page);
 	await visit(page, `/clients/${id}/measure`);
 	const dock = page.getByRole('region', { name: 'Device' });
 	await page.getByLabel('Knee bend right onset').fill('90');
 	await page.getByLabel('Knee bend right onset').focus();
 	await dock.getByLabel('Pace of the stand-in').selectOption('20');
-	for (const [how, said] of [['middle', 'Cannot tell: the stream broke off'], ['noise', 'Cannot tell: noise of']] as const) {
-		await page.route('**/devices/**', (route) => route.continue({ url: `${route.request().url()}&breaks=${how}` }));
+	for (const [how, said] of [
+		['middle', 'Cannot tell: the stream broke off'],
+		['noise', 'Cannot tell: noise of']
+	] as const) {
+		await page.route('**/devices/**', (route) =>
+			route.continue({ url: `${route.request().url()}&breaks=${how}` })
+		);
 		await dock.getByRole('button', { name: 'Start the device' }).click();
 		await expect(page.getByTestId('device-told')).toContainText(said);
 		await page.unroute('**/devices/**');
@@ -301,12 +349,18 @@ test('a stream that breaks off, one that is all noise, a file with other columns
 	await page.route('**/devices/**', (route) => route.abort());
 	await dock.getByRole('button', { name: 'Start the device' }).click();
 	await expect(page.getByTestId('device-said')).toContainText('The device does not answer');
-	await dock.getByLabel('Open a recorded CSV').setInputFiles({ name: 'other.csv', mimeType: 'text/csv', buffer: Buffer.from('time,angle\n0,1\n') });
-	await expect(page.getByTestId('device-said')).toContainText('other.csv: Line 1: The columns are “time, angle”; they should be n, t_ms, angle_deg, mark');
+	await dock
+		.getByLabel('Open a recorded CSV')
+		.setInputFiles({ name: 'other.csv', mimeType: 'text/csv', buffer: Buffer.from('time,angle\n0,1\n') });
+	await expect(page.getByTestId('device-said')).toContainText(
+		'other.csv: Line 1: The columns are “time, angle”; they should be n, t_ms, angle_deg, mark'
+	);
 	await expect(page.getByLabel('Knee bend right onset')).toHaveValue('90');
 });
 
-test('wrong units, swapped sides, an age without a norm: asked about by name, kept when confirmed', async ({ page }) => {
+test('wrong units, swapped sides, an age without a norm: asked about by name, kept when confirmed', async ({
+	page
+}) => {
 	await signIn(page);
 	await visit(page, `/clients/${id}/measure`);
 	const save = page.getByRole('button', { name: 'Save the sheet' });
@@ -321,7 +375,9 @@ test('wrong units, swapped sides, an age without a norm: asked about by name, ke
 	await page.getByLabel('Knee bend right end').fill('');
 	await page.getByLabel('Knee bend right tolerable').fill('127');
 	await save.click();
-	await expect(page.getByTestId('field-wrong')).toContainText('left and right look swapped against the last sheet');
+	await expect(page.getByTestId('field-wrong')).toContainText(
+		'left and right look swapped against the last sheet'
+	);
 	await expect(page.getByLabel('Knee bend left tolerable')).toHaveValue('107');
 	await page.getByLabel('left and right are as entered').check();
 	await save.click();

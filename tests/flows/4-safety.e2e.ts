@@ -5,8 +5,19 @@ import { accessible, choose, openClient, score, screenByKey, signIn, visit } fro
 
 test.describe.configure({ mode: 'serial' });
 
-const QUESTIONS = ['Fever, or feeling ill', 'A fall since the last time', 'New swelling', 'One calf newly swollen, tender or warm'] as const;
-const AFTER_FALL = ['Hip or groin pain since, or a leg that cannot take weight', 'A leg that looks shorter or turned out', 'The head was hit, and blood thinners are taken', 'Drowsy, confused or vomiting since', 'Any other new pain'] as const;
+const QUESTIONS = [
+	'Fever, or feeling ill',
+	'A fall since the last time',
+	'New swelling',
+	'One calf newly swollen, tender or warm'
+] as const;
+const AFTER_FALL = [
+	'Hip or groin pain since, or a leg that cannot take weight',
+	'A leg that looks shorter or turned out',
+	'The head was hit, and blood thinners are taken',
+	'Drowsy, confused or vomiting since',
+	'Any other new pain'
+] as const;
 
 test('the arrival card: go, lighter, not today, and asks what was left open', async ({ page }) => {
 	await signIn(page, 'trainer');
@@ -15,10 +26,14 @@ test('the arrival card: go, lighter, not today, and asks what was left open', as
 	const ask = page.getByRole('button', { name: 'What today?' });
 	await score(page, 'Right knee now, usual 2', 4);
 	await ask.click();
-	await expect(page.getByTestId('field-wrong')).toContainText('Fever: answer yes, no, a cold without fever, or unknown.');
+	await expect(page.getByTestId('field-wrong')).toContainText(
+		'Fever: answer yes, no, a cold without fever, or unknown.'
+	);
 	for (const q of QUESTIONS) await choose(page, `${q}: no`);
 	await ask.click();
-	await expect(page.getByTestId('arrival')).toContainText('Lighter today, about 60 % of the work: right knee is 4, its usual is 2.');
+	await expect(page.getByTestId('arrival')).toContainText(
+		'Lighter today, about 60 % of the work: right knee is 4, its usual is 2.'
+	);
 	await choose(page, 'A fall since the last time: yes');
 	await ask.click();
 	await expect(page.getByTestId('arrival')).toContainText('Ask first: what followed the fall.');
@@ -33,7 +48,9 @@ test('the arrival card: go, lighter, not today, and asks what was left open', as
 	await expect(page.getByTestId('arrival')).toContainText('Not today: fever or feeling ill.');
 	await accessible(page);
 	await visit(page, '/');
-	await expect(page.getByRole('link', { name: /Wren Hollis/ })).toContainText('not today, by the arrival card');
+	await expect(page.getByRole('link', { name: /Wren Hollis/ })).toContainText(
+		'not today, by the arrival card'
+	);
 	await visit(page, `/clients/${wren}/arrive`);
 	await expect(page.getByText('Answered today already: Not today')).toBeVisible();
 });
@@ -49,13 +66,17 @@ test('every emergency answer stops everything until a licensed user closes it', 
 		await screenByKey(page, [c.id]);
 		await page.keyboard.press('Enter');
 		await expect(page.getByTestId('emergency')).toContainText('get help now');
-		await expect(page.getByRole('region', { name: 'Client' })).toContainText(`Emergency: ${c.name}`);
+		await expect(page.getByRole('region', { name: 'Before everything' })).toContainText(
+			`Emergency: ${c.name}`
+		);
 		await visit(page, `/clients/${tamsin}/decide`);
 		await expect(page.getByTestId('sentence')).toHaveText(`Refer: an open red flag: ${c.name}.`);
 		await visit(page, `/clients/${tamsin}/ladder`);
 		await page.getByRole('button', { name: /^Raised seat:/ }).click();
 		await expect(page.getByRole('button', { name: /^Prescribe/ })).toBeDisabled();
-		await expect(page.getByText(`A flag is open: ${c.name}. Nothing is prescribed until it is closed.`)).toBeVisible();
+		await expect(
+			page.getByText(`A flag is open: ${c.name}. Nothing is prescribed until it is closed.`)
+		).toBeVisible();
 		await visit(page, `/clients/${tamsin}/arrive`);
 		await score(page, 'Left hip now, usual 1', 0);
 		for (const q of QUESTIONS) await choose(page, `${q}: no`);

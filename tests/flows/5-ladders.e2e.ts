@@ -3,17 +3,28 @@ import { expect, test, type Page } from '@playwright/test';
 import { accessible, openClient, score, signIn, visit } from './people.ts';
 
 const card = (page: Page) => page.getByTestId('setup-card');
-const stepButton = (page: Page, title: RegExp) => page.getByRole('list', { name: 'Steps, gentle to hard' }).getByRole('button', { name: title });
-const solved = async (page: Page): Promise<number> => Number((await card(page).getByTestId('solved').textContent())?.replace(/[^\d.]/g, ' ').trim().split(' ')[0]);
+const stepButton = (page: Page, title: RegExp) =>
+	page.getByRole('list', { name: 'Steps, gentle to hard' }).getByRole('button', { name: title });
+const solved = async (page: Page): Promise<number> =>
+	Number(
+		(await card(page).getByTestId('solved').textContent())
+			?.replace(/[^\d.]/g, ' ')
+			.trim()
+			.split(' ')[0]
+	);
 
-test('all families at a glance: where the client is, what is open, what is locked and by what; by keyboard to one of them', async ({ page }) => {
+test('all families at a glance: where the client is, what is open, what is locked and by what; by keyboard to one of them', async ({
+	page
+}) => {
 	await signIn(page);
 	const id = await openClient(page, 'Wren', 'envelope');
 	await page.keyboard.press('5');
 	await page.waitForURL(/ladders$/);
 	await expect(page.getByRole('list', { name: 'Families' }).getByRole('listitem')).toHaveCount(18);
 	await expect(page.getByTestId('family-squat')).toContainText('now: Standard seat');
-	await expect(page.getByTestId('family-step')).toContainText('next waits for 1×8 clean on Low step-up, held');
+	await expect(page.getByTestId('family-step')).toContainText(
+		'next waits for 1×8 clean on Low step-up, held'
+	);
 	await expect(page.getByTestId('family-impact')).toContainText('cleared for impact by a licensed user');
 	await accessible(page);
 	await page.keyboard.press('j');
@@ -23,7 +34,9 @@ test('all families at a glance: where the client is, what is open, what is locke
 	await accessible(page);
 });
 
-test('a step turned by hand says at once what it asks, whether it is inside, and draws it', async ({ page }) => {
+test('a step turned by hand says at once what it asks, whether it is inside, and draws it', async ({
+	page
+}) => {
 	await signIn(page);
 	const id = await openClient(page, 'Wren', 'ladder');
 	await visit(page, `/clients/${id}/ladder?family=step&step=step-up`);
@@ -85,36 +98,53 @@ test('a fearful back starts seated: the standing hinge waits for confidence', as
 	await expect(card(page).getByRole('heading', { name: 'Seated hinge' })).toBeVisible();
 	await expect(card(page).getByRole('list', { name: 'Gates' })).toHaveCount(0);
 	await stepButton(page, /^Hinge, hands on the thighs/).click();
-	await expect(card(page).getByRole('list', { name: 'Gates' })).toContainText('confidence 5 of 10 in Seated hinge');
+	await expect(card(page).getByRole('list', { name: 'Gates' })).toContainText(
+		'confidence 5 of 10 in Seated hinge'
+	);
 	await expect(card(page)).toContainText('Brace, tuned to the load');
 	// What comes next is named with its dial and what it waits for.
-	await expect(page.getByTestId('edges')).toContainText('next, turning support: Hinge to a wall 1×10 clean on Hinge, hands on the thighs');
+	await expect(page.getByTestId('edges')).toContainText(
+		'next, turning support: Hinge to a wall 1×10 clean on Hinge, hands on the thighs'
+	);
 });
 
-test('split jumps stay locked until both are clean and impact is cleared; the clearing is a licensed user’s', async ({ page }) => {
+test('split jumps stay locked until both are clean and impact is cleared; the clearing is a licensed user’s', async ({
+	page
+}) => {
 	await signIn(page);
 	const id = await openClient(page, 'Odile', 'ladder');
 	const gates = async () => {
 		await visit(page, `/clients/${id}/ladder?family=impact&step=split-jump`);
 		return card(page).getByRole('list', { name: 'Gates' }).getByRole('listitem');
 	};
-	await expect(await gates()).toHaveText([/gate open: cleared for impact/, /gate open: Squat jump at its full dose, clean/, /gate open: Walking lunge at its full dose, clean/]);
+	await expect(await gates()).toHaveText([
+		/gate open: cleared for impact/,
+		/gate open: Squat jump at its full dose, clean/,
+		/gate open: Walking lunge at its full dose, clean/
+	]);
 	await visit(page, `/clients/${id}/ladders`);
 	await page.getByText('Cleared for', { exact: true }).click();
 	await page.getByLabel('impact', { exact: true }).last().check();
 	await page.getByRole('button', { name: 'Save clearance' }).click();
 	await expect(page.getByTestId('done')).toContainText('Clearance saved.');
-	await expect(await gates()).toHaveText([/gate met: cleared for impact/, /gate open: Squat jump/, /gate open: Walking lunge/]);
+	await expect(await gates()).toHaveText([
+		/gate met: cleared for impact/,
+		/gate open: Squat jump/,
+		/gate open: Walking lunge/
+	]);
 });
 
-test('a leg day for a sore back: every purpose from what is open, nothing that loads the spine; and what is at home', async ({ page }) => {
+test('a leg day for a sore back: every purpose from what is open, nothing that loads the spine; and what is at home', async ({
+	page
+}) => {
 	await signIn(page);
 	await openClient(page, 'Tamsin', 'ladders');
 	const plan = page.getByTestId('plan').getByRole('listitem');
 	await expect(plan).toHaveCount(9);
 	await page.getByLabel('load on the spine').check();
 	await expect(plan.filter({ hasText: 'nothing open' })).toHaveCount(0);
-	for (const loaded of ['weight at the chest', 'Goblet', 'dumbbells', 'Rise and press']) await expect(page.getByTestId('plan')).not.toContainText(loaded);
+	for (const loaded of ['weight at the chest', 'Goblet', 'dumbbells', 'Rise and press'])
+		await expect(page.getByTestId('plan')).not.toContainText(loaded);
 	await page.getByLabel('Equipment').selectOption('home');
 	await expect(page.getByTestId('plan')).not.toContainText('Leg press');
 	// A position that is not tolerated closes its steps by name.
@@ -125,7 +155,9 @@ test('a leg day for a sore back: every purpose from what is open, nothing that l
 	await expect(page.locator('[data-purpose="hip-side"]')).not.toContainText(/Clamshell|Side plank|Side lift/);
 });
 
-test('the chair is taken: another way of the same purpose, given from its own ladder, and logged on a phone', async ({ page }) => {
+test('the chair is taken: another way of the same purpose, given from its own ladder, and logged on a phone', async ({
+	page
+}) => {
 	await signIn(page);
 	const id = await openClient(page, 'Wren', 'ladder');
 	await card(page).getByText('Another way of the same purpose').click();
@@ -136,11 +168,16 @@ test('the chair is taken: another way of the same purpose, given from its own la
 	await page.getByTestId('swaps').locator('a:not([href*="family=squat"])').first().click();
 	await expect(page).toHaveURL(/family=(?!squat)/);
 	const title = await card(page).getByRole('heading').first().textContent();
-	await card(page).getByRole('button', { name: /^Prescribe/ }).click();
+	await card(page)
+		.getByRole('button', { name: /^Prescribe/ })
+		.click();
 	await expect(page.getByTestId('done')).toContainText('Prescribed');
 	await page.setViewportSize({ width: 390, height: 844 });
 	await visit(page, `/clients/${id}/log`);
-	await page.getByRole('navigation', { name: 'Exercises' }).getByRole('link', { name: new RegExp(`^${title}`) }).click();
+	await page
+		.getByRole('navigation', { name: 'Exercises' })
+		.getByRole('link', { name: new RegExp(`^${title}`) })
+		.click();
 	await expect(page.getByRole('heading', { name: title ?? '' })).toBeVisible();
 	await accessible(page);
 });
@@ -150,12 +187,25 @@ test('a hold on one leg is timed on the phone, and the other leg is told beside 
 	const id = await openClient(page, 'Saskia', 'ladder?family=balance&step=single-leg-stance');
 	await expect(page.getByTestId('closed')).toContainText('its gate is not met');
 	await page.getByLabel('Reason for prescribing it all the same').fill('stands on one leg at work');
-	await card(page).getByRole('button', { name: /^Prescribe/ }).click();
+	await card(page)
+		.getByRole('button', { name: /^Prescribe/ })
+		.click();
 	await expect(page.getByTestId('done')).toContainText(/Prescribed \d×\d+ s/);
 	await page.setViewportSize({ width: 390, height: 844 });
 	await visit(page, `/clients/${id}/log`);
-	await page.getByRole('navigation', { name: 'Exercises' }).getByRole('link', { name: /^One leg|^Single/ }).click();
-	for (const [label, v] of [['Effort', 4], ['Before', 1], ['Worst', 1], ['After', 1], ['Confidence', 8], ['Muscle soreness', 1]] as const) await score(page, label, v);
+	await page
+		.getByRole('navigation', { name: 'Exercises' })
+		.getByRole('link', { name: /^One leg|^Single/ })
+		.click();
+	for (const [label, v] of [
+		['Effort', 4],
+		['Before', 1],
+		['Worst', 1],
+		['After', 1],
+		['Confidence', 8],
+		['Muscle soreness', 1]
+	] as const)
+		await score(page, label, v);
 	await page.getByRole('button', { name: 'Start the timer, set 1' }).click();
 	await expect(page.getByRole('button', { name: 'Stop the timer, set 1' })).toContainText('1 s');
 	await page.getByRole('button', { name: 'Stop the timer, set 1' }).click();
@@ -180,12 +230,14 @@ test('the library answers by words without a client, and shows one step whole', 
 	await expect(page.getByTestId('found')).not.toHaveText(/^144/);
 	await page.getByLabel(/^Search/).fill('heel tap');
 	await expect(page.getByTestId('step-sheet')).toContainText('Step-down with a heel tap');
-	await expect(page.getByTestId('step-sheet')).toContainText('Opens after2×10 clean on Step-up');
+	await expect(page.getByTestId('step-sheet')).toContainText('Opens after 2×10 clean on Step-up');
 	await page.getByLabel(/^Search/).fill('unicorn');
 	await expect(page.getByText('Nothing holds all of these words.')).toBeVisible();
 });
 
-test('a practice’s own step: begun from one that is there, refused with its mend while it cannot stand, saved, given, exported, imported', async ({ page }) => {
+test('a practice’s own step: begun from one that is there, refused with its mend while it cannot stand, saved, given, exported, imported', async ({
+	page
+}) => {
 	await signIn(page);
 	await visit(page, '/library/own');
 	await page.getByLabel('Begin from').selectOption('step-up');
@@ -204,17 +256,28 @@ test('a practice’s own step: begun from one that is there, refused with its me
 	await page.getByRole('link', { name: 'Export', exact: true }).click();
 	const file = await (await (await download).createReadStream()).toArray();
 	const text = Buffer.concat(file as Buffer[]).toString('utf8');
-	expect(JSON.parse(text)).toMatchObject({ id: 'own-pontoon-step-ladder', steps: [{ id: 'own-pontoon-step', posture: { movement: 'step-up', stepCm: 14 } }] });
+	expect(JSON.parse(text)).toMatchObject({
+		id: 'own-pontoon-step-ladder',
+		steps: [{ id: 'own-pontoon-step', posture: { movement: 'step-up', stepCm: 14 } }]
+	});
 	// A file that is wrong in one place: the line, nothing saved.
 	const wrong = text.replace('"stepCm": 14', '"stepcm": 14');
-	await page.setInputFiles('input[type=file]', { name: 'own.json', mimeType: 'application/json', buffer: Buffer.from(wrong) });
+	await page.setInputFiles('input[type=file]', {
+		name: 'own.json',
+		mimeType: 'application/json',
+		buffer: Buffer.from(wrong)
+	});
 	await page.getByRole('button', { name: 'Save', exact: true }).click();
 	const line = wrong.slice(0, wrong.indexOf('"stepcm"')).split('\n').length;
-	await expect(page.getByTestId('own-faults')).toContainText(new RegExp(`Line (${line - 1}|${line}|${line + 1}):.*own-pontoon-step`));
+	await expect(page.getByTestId('own-faults')).toContainText(
+		new RegExp(`Line (${line - 1}|${line}|${line + 1}):.*own-pontoon-step`)
+	);
 	const id = await openClient(page, 'Tamsin', 'ladders');
 	await page.getByTestId('family-own-pontoon-step-ladder').click();
 	await expect(card(page).getByTestId('solved')).toHaveText('14 cm');
-	await card(page).getByRole('button', { name: /^Prescribe/ }).click();
+	await card(page)
+		.getByRole('button', { name: /^Prescribe/ })
+		.click();
 	await expect(page.getByTestId('done')).toContainText('Prescribed');
 	await visit(page, `/clients/${id}/decide`);
 	await expect(page.getByText('Pontoon step').first()).toBeVisible();

@@ -4,7 +4,9 @@ import { accessible, choose, openClient, score, screenByKey, signIn, visit } fro
 
 test.describe.configure({ mode: 'serial' });
 
-test('a limit entered today suspends the work on Today, Arrive, Log and the slip; the signed mend lets it go on', async ({ page }) => {
+test('a limit entered today suspends the work on Today, Arrive, Log and the slip; the signed mend lets it go on', async ({
+	page
+}) => {
 	await signIn(page);
 	const id = await openClient(page, 'Saskia', 'screen');
 	await page.getByText('A limit without an operation').click();
@@ -35,7 +37,15 @@ test('a limit entered today suspends the work on Today, Arrive, Log and the slip
 	await expect(page.getByRole('button', { name: 'Log as prescribed' })).toBeHidden();
 	// Recording is never closed.
 	await page.getByText('Log what was done all the same').click();
-	for (const [label, v] of [['Effort', 5], ['Before', 2], ['Worst', 2], ['After', 2], ['Confidence', 8], ['Muscle soreness', 1]] as const) await score(page, label, v);
+	for (const [label, v] of [
+		['Effort', 5],
+		['Before', 2],
+		['Worst', 2],
+		['After', 2],
+		['Confidence', 8],
+		['Muscle soreness', 1]
+	] as const)
+		await score(page, label, v);
 	await page.getByRole('button', { name: 'Log as prescribed' }).click();
 	await expect(page.getByTestId('done')).toContainText('against advice');
 	await page.getByText('See why, and sign the mend').click();
@@ -60,16 +70,21 @@ test('undo says what it undoes and takes the newest of this client', async ({ pa
 	await expect(page.getByTestId('done')).toContainText('Signed. Mended:');
 });
 
-test('fever at arrival closes the day on the log; a trainer cannot open it, a licensed user can with a reason', async ({ page }) => {
+test('fever at arrival closes the day on the log; a trainer cannot open it, a licensed user can with a reason', async ({
+	page
+}) => {
 	await signIn(page, 'trainer');
 	const id = await openClient(page, 'Saskia', 'arrive');
 	await score(page, 'Left knee now, usual 1', 1);
-	for (const q of ['A fall since the last time', 'New swelling', 'One calf newly swollen, tender or warm']) await choose(page, `${q}: no`);
+	for (const q of ['A fall since the last time', 'New swelling', 'One calf newly swollen, tender or warm'])
+		await choose(page, `${q}: no`);
 	await choose(page, 'Fever, or feeling ill: yes');
 	await page.getByRole('button', { name: 'What today?' }).click();
 	await expect(page.getByTestId('arrival')).toContainText('Not today: fever or feeling ill.');
 	await visit(page, `/clients/${id}/log`);
-	await expect(page.getByTestId('held')).toContainText('Not today, by the arrival card: fever or feeling ill.');
+	await expect(page.getByTestId('held')).toContainText(
+		'Not today, by the arrival card: fever or feeling ill.'
+	);
 	await visit(page, `/clients/${id}/decide`);
 	await expect(page.getByTestId('sentence')).toContainText('fever or illness');
 	await visit(page, `/clients/${id}/arrive`);
@@ -118,10 +133,14 @@ test('fragile bones: no loaded bend is offered in any plan, and its card is clos
 	await expect(page.getByTestId('plan').getByRole('listitem')).toHaveCount(9);
 	await expect(page.getByTestId('plan')).not.toContainText(/deadlift|loaded hinge/i);
 	await visit(page, `/clients/${id}/ladder?family=hinge&step=raised-handle-deadlift`);
-	await expect(page.getByTestId('closed')).toContainText('withheld: it is loaded spine bending, and fragile bones is open');
+	await expect(page.getByTestId('closed')).toContainText(
+		'withheld: it is loaded spine bending, and fragile bones is open'
+	);
 });
 
-test('keys are silent behind a dialog and on controls; what was typed survives another page', async ({ page }) => {
+test('keys are silent behind a dialog and on controls; what was typed survives another page', async ({
+	page
+}) => {
 	await signIn(page);
 	const id = await openClient(page, 'Bertil', 'ladders');
 	await page.keyboard.press('?');

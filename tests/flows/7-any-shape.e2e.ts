@@ -6,8 +6,63 @@ import { expect, test, type Page } from '@playwright/test';
 import { seeded } from '#lib/core/base/random.ts';
 import { openClient, signIn, visit } from './people.ts';
 
-const NASTY = ['', ' ', '0', '-0', '-5', '12.5', '1e9', '1e-9', '0x10', 'NaN', 'Infinity', '９', '−5', '1,5', '999999999999', '0000-01-01', '9999-12-31', '12026-01-01', '2026-02-30', '2026-13-01', '1899-12-31', '__proto__', 'constructor', 'toString', 'nope', 'x'.repeat(5000), 'a\u0000b', '\ud800', '👩‍⚕️', "'; drop table client; --", '{"a":1}', '[]', 'null', 'true', '<b>', '../../x', '00000000-0000-0000-0000-000000000000', '019b3154-ce00-71c2-83ab-75d79c0044c3', 'on', 'off', 'left', 'yes'] as const;
-const PAGES = ['screen', 'ask', 'measure', 'envelope', 'ladders', 'ladder', 'arrive', 'log', 'morning', 'decide', 'trend'] as const;
+const NASTY = [
+	'',
+	' ',
+	'0',
+	'-0',
+	'-5',
+	'12.5',
+	'1e9',
+	'1e-9',
+	'0x10',
+	'NaN',
+	'Infinity',
+	'９',
+	'−5',
+	'1,5',
+	'999999999999',
+	'0000-01-01',
+	'9999-12-31',
+	'12026-01-01',
+	'2026-02-30',
+	'2026-13-01',
+	'1899-12-31',
+	'__proto__',
+	'constructor',
+	'toString',
+	'nope',
+	'x'.repeat(5000),
+	'a\u0000b',
+	'\ud800',
+	'👩‍⚕️',
+	"'; drop table client; --",
+	'{"a":1}',
+	'[]',
+	'null',
+	'true',
+	'<b>',
+	'../../x',
+	'00000000-0000-0000-0000-000000000000',
+	'019b3154-ce00-71c2-83ab-75d79c0044c3',
+	'on',
+	'off',
+	'left',
+	'yes'
+] as const;
+const PAGES = [
+	'screen',
+	'ask',
+	'measure',
+	'envelope',
+	'ladders',
+	'ladder',
+	'arrive',
+	'log',
+	'morning',
+	'decide',
+	'trend'
+] as const;
 /** Requests a form: enough to turn every field once and many twice. */
 const EACH = 45;
 
@@ -22,10 +77,14 @@ const formsOf = (page: Page): Promise<readonly Found[]> =>
 	page.evaluate(() => {
 		const likely = (e: Element): string => {
 			const i = e as HTMLInputElement;
-			if (i.tagName === 'SELECT') return i.value !== '' ? i.value : ([...(e as HTMLSelectElement).options].find((o) => o.value !== '')?.value ?? '');
+			if (i.tagName === 'SELECT')
+				return i.value !== ''
+					? i.value
+					: ([...(e as HTMLSelectElement).options].find((o) => o.value !== '')?.value ?? '');
 			if (i.value !== '' || i.type === 'hidden') return i.value;
 			if (i.type === 'date') return '2026-03-10';
-			if (i.type === 'number' || i.inputMode === 'numeric' || i.inputMode === 'decimal') return i.min !== '' && i.max !== '' ? String(Math.round((Number(i.min) + Number(i.max)) / 2)) : '3';
+			if (i.type === 'number' || i.inputMode === 'numeric' || i.inputMode === 'decimal')
+				return i.min !== '' && i.max !== '' ? String(Math.round((Number(i.min) + Number(i.max)) / 2)) : '3';
 			return 'as told by them';
 		};
 		return [...document.querySelectorAll('form')]
@@ -33,17 +92,39 @@ const formsOf = (page: Page): Promise<readonly Found[]> =>
 			.map((f) => {
 				const fields = new Map<string, [string, string]>();
 				for (const e of [...f.elements] as HTMLInputElement[]) {
-					if (e.name === '' || e.type === 'submit' || e.type === 'file' || (e.type === 'checkbox' && !e.checked)) continue;
-					if (e.type === 'radio') fields.set(e.name, [e.checked ? e.value : (fields.get(e.name)?.[0] ?? ''), fields.get(e.name)?.[1] ?? e.value]);
+					if (
+						e.name === '' ||
+						e.type === 'submit' ||
+						e.type === 'file' ||
+						(e.type === 'checkbox' && !e.checked)
+					)
+						continue;
+					if (e.type === 'radio')
+						fields.set(e.name, [
+							e.checked ? e.value : (fields.get(e.name)?.[0] ?? ''),
+							fields.get(e.name)?.[1] ?? e.value
+						]);
 					else fields.set(e.name, [e.value, likely(e)]);
 				}
-				return { action: new URL(f.action).pathname + new URL(f.action).search, fields: [...fields].map(([k, [a, b]]) => [k, a, b] as const) };
+				return {
+					action: new URL(f.action).pathname + new URL(f.action).search,
+					fields: [...fields].map(([k, [a, b]]) => [k, a, b] as const)
+				};
 			});
 	});
 
 /** The status that stands in the answer of an action, or of the response itself. */
 async function statusOf(page: Page, path: string, body: string, type: string): Promise<number> {
-	const r = await page.request.post(path, { headers: { origin: new URL(page.url()).origin, 'x-sveltekit-action': 'true', accept: 'application/json', 'content-type': type }, data: Buffer.from(body, 'utf8'), maxRedirects: 0 });
+	const r = await page.request.post(path, {
+		headers: {
+			origin: new URL(page.url()).origin,
+			'x-sveltekit-action': 'true',
+			accept: 'application/json',
+			'content-type': type
+		},
+		data: Buffer.from(body, 'utf8'),
+		maxRedirects: 0
+	});
 	const text = await r.text();
 	const inside = /^\{"type":"(?:error|failure)","status":(\d+)/.exec(text);
 	return Math.max(r.status(), inside === null ? 0 : Number(inside[1]));
@@ -55,7 +136,7 @@ test('every form of a client, with fields that no hand types', async ({ page }) 
 	await signIn(page);
 	const id = await openClient(page, 'Bertil', 'screen');
 	const random = seeded(20260312);
-	const pick = <T,>(of: readonly T[]): T => of[Math.floor(random() * of.length)] as T;
+	const pick = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)] as T;
 	const faults: string[] = [];
 	const answers = new Map<number, number>();
 	let sent = 0;
@@ -69,7 +150,20 @@ test('every form of a client, with fields that no hand types', async ({ page }) 
 				if (random() < 0.85) turned.set(first, pick(NASTY));
 				const share = random();
 				if (random() < 0.4) turned.set(pick(f.fields)[0], pick(NASTY));
-				const body = new URLSearchParams(f.fields.map(([k, stands, likely]) => [k, turned.get(k) ?? (k === 'id' || (k.endsWith('Id') && random() < 0.1) ? crypto.randomUUID() : random() < share ? likely : stands)] as [string, string]));
+				const body = new URLSearchParams(
+					f.fields.map(
+						([k, stands, likely]) =>
+							[
+								k,
+								turned.get(k) ??
+									(k === 'id' || (k.endsWith('Id') && random() < 0.1)
+										? crypto.randomUUID()
+										: random() < share
+											? likely
+											: stands)
+							] as [string, string]
+					)
+				);
 				sent++;
 				const status = await statusOf(page, f.action, body.toString(), FORM);
 				answers.set(status, (answers.get(status) ?? 0) + 1);
@@ -90,18 +184,51 @@ test('bodies that are no form, and addresses with parameters nobody gave', async
 	const id = await openClient(page, 'Bertil', 'screen');
 	const faults: string[] = [];
 	for (const at of ['/clients/new', ...PAGES.map((p) => `/clients/${id}/${p}`)])
-		for (const [body, type] of [['--x\r\nbroken', 'multipart/form-data; boundary=x'], ['', 'multipart/form-data'], ['a=%zz&=&&b', FORM], ['{"a":', 'application/json'], ['', FORM]] as const) {
+		for (const [body, type] of [
+			['--x\r\nbroken', 'multipart/form-data; boundary=x'],
+			['', 'multipart/form-data'],
+			['a=%zz&=&&b', FORM],
+			['{"a":', 'application/json'],
+			['', FORM]
+		] as const) {
 			const status = await statusOf(page, at, body, type);
 			if (status >= 500) faults.push(`${status} ${at} ${type}`);
 		}
-	const params = ['exercise', 'family', 'step', 'axis', 'side', 'to', 'place', 'from', 'without', 'q', 'kept'];
-	for (const at of ['/', '/library', '/library/own', '/sources', '/sign-in', '/clients/new', ...PAGES.map((p) => `/clients/${id}/${p}`)])
+	const params = [
+		'exercise',
+		'family',
+		'step',
+		'axis',
+		'side',
+		'to',
+		'place',
+		'from',
+		'without',
+		'q',
+		'kept'
+	];
+	for (const at of [
+		'/',
+		'/library',
+		'/library/own',
+		'/sources',
+		'/sign-in',
+		'/clients/new',
+		...PAGES.map((p) => `/clients/${id}/${p}`)
+	])
 		for (const value of NASTY.filter((v) => v.length < 100 && v !== '\ud800')) {
 			const query = new URLSearchParams(params.map((p) => [p, value]));
 			const r = await page.request.get(`${at}?${query}`, { maxRedirects: 0 });
 			if (r.status() >= 500) faults.push(`${r.status()} ${at} ${value}`);
 		}
-	for (const bad of ['nope', '__proto__', '%00', '%ff', '00000000-0000-0000-0000-000000000000', 'x'.repeat(3000)])
+	for (const bad of [
+		'nope',
+		'__proto__',
+		'%00',
+		'%ff',
+		'00000000-0000-0000-0000-000000000000',
+		'x'.repeat(3000)
+	])
 		for (const p of PAGES) {
 			const r = await page.request.get(`/clients/${bad}/${p}`, { maxRedirects: 0 });
 			if (r.status() >= 500) faults.push(`${r.status()} ${bad.slice(0, 40)} ${p}`);

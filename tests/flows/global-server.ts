@@ -45,9 +45,18 @@ export default async function setup(): Promise<() => Promise<void>> {
 		LOG_LEVEL: 'warn'
 	};
 	const run = (args: string[]): Promise<number> =>
-		new Promise((done) => spawn(process.execPath, args, { cwd: root, env, stdio: ['ignore', 'ignore', 'inherit'] }).on('exit', (code) => done(code ?? 1)));
+		new Promise((done) =>
+			spawn(process.execPath, args, { cwd: root, env, stdio: ['ignore', 'ignore', 'inherit'] }).on(
+				'exit',
+				(code) => done(code ?? 1)
+			)
+		);
 	if ((await run(['--import', 'tsx', 'demo/start.ts'])) !== 0) throw new Error('the demo did not load');
-	const server = spawn(process.execPath, ['build/index.js'], { cwd: root, env, stdio: ['ignore', 'ignore', 'inherit'] });
+	const server = spawn(process.execPath, ['build/index.js'], {
+		cwd: root,
+		env,
+		stdio: ['ignore', 'ignore', 'inherit']
+	});
 	if (!(await ready(`${origin}/readyz`))) throw new Error('the server did not become ready');
 	// For the flow that restarts the database under the application.
 	writeFileSync(join(tmpdir(), 'bolster-flows.json'), JSON.stringify({ home }));

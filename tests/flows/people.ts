@@ -38,7 +38,8 @@ export async function visit(page: Page, path: string): Promise<void> {
 /** Opens a page of a client, as Today's link names it, and answers the client's id. */
 export async function openClient(page: Page, name: string, to: string): Promise<string> {
 	if (new URL(page.url()).pathname !== '/') await page.goto('/');
-	const id = (await page.getByRole('link', { name: new RegExp(name) }).getAttribute('href'))?.split('/')[2] ?? '';
+	const id =
+		(await page.getByRole('link', { name: new RegExp(name) }).getAttribute('href'))?.split('/')[2] ?? '';
 	await visit(page, `/clients/${id}/${to}`);
 	return id;
 }
@@ -48,11 +49,20 @@ export async function accessible(page: Page, rules: string[] = []): Promise<void
 	const axe = new AxeBuilder({ page });
 	const { violations } = await (rules.length === 0 ? axe : axe.withRules(rules)).analyze();
 	const bad = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
-	expect(bad.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')}`)).toEqual([]);
+	expect(
+		bad.map(
+			(v) =>
+				`${v.id}: ${v.nodes
+					.map((n) => n.target.join(' '))
+					.slice(0, 3)
+					.join(' | ')}`
+		)
+	).toEqual([]);
 }
 
 /** Picks a number in a 0–10 row. */
-export const score = (page: Page, label: string, value: number): Promise<void> => choose(page, `${label} ${value}`);
+export const score = (page: Page, label: string, value: number): Promise<void> =>
+	choose(page, `${label} ${value}`);
 
 /** Taps the visible target of a radio, clear of the bar at the bottom. */
 export async function choose(page: Page, name: string): Promise<void> {
@@ -65,6 +75,11 @@ export async function choose(page: Page, name: string): Promise<void> {
 
 /** Answers every question by keyboard: n, and y where it is yes. */
 export async function screenByKey(page: Page, yes: readonly string[]): Promise<void> {
-	await page.locator(`[data-row="${SCREENING.find((c) => c.urgency === 'emergency')?.id}"] input`).first().focus();
-	for (const urgency of ['emergency', 'urgent', 'caution'] as const) for (const c of SCREENING.filter((x) => x.urgency === urgency)) await page.keyboard.press(yes.includes(c.id) ? 'y' : 'n');
+	await page
+		.locator(`[data-row="${SCREENING.find((c) => c.urgency === 'emergency')?.id}"] input`)
+		.first()
+		.focus();
+	for (const urgency of ['emergency', 'urgent', 'caution'] as const)
+		for (const c of SCREENING.filter((x) => x.urgency === urgency))
+			await page.keyboard.press(yes.includes(c.id) ? 'y' : 'n');
 }

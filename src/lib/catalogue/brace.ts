@@ -5,7 +5,13 @@
 import type { Brace } from '../core/exercise/family.ts';
 
 export const BRACE: Readonly<Record<Brace, { readonly title: string; readonly cue: string }>> = {
-	tuned: { title: 'Tuned to the load', cue: 'Enough for this load and no more; quick breath out, low back relaxed' },
+	tuned: {
+		title: 'Tuned to the load',
+		cue: 'Enough for this load and no more; quick breath out, low back relaxed'
+	},
 	hug: { title: 'Light hug', cue: 'As if gently hugged all round the waist; breathe on' },
-	hard: { title: 'Hard brace', cue: 'Firm all round, as before a push; breathe behind it, let go between repetitions' }
+	hard: {
+		title: 'Hard brace',
+		cue: 'Firm all round, as before a push; breathe behind it, let go between repetitions'
+	}
 };

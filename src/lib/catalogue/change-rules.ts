@@ -6,8 +6,20 @@
  */
 import type { ChangeRule } from '../core/measure/change.ts';
 
-const matters = (id: string, amount: number, populations: readonly string[], source: string, more: Partial<ChangeRule> = {}): ChangeRule => ({ id, kind: 'matters', amount, of: 'points', populations, source, ...more });
-const error = (id: string, amount: number, populations: readonly string[], source: string, more: Partial<ChangeRule> = {}): ChangeRule => ({ id, kind: 'error', amount, of: 'points', populations, source, ...more });
+const matters = (
+	id: string,
+	amount: number,
+	populations: readonly string[],
+	source: string,
+	more: Partial<ChangeRule> = {}
+): ChangeRule => ({ id, kind: 'matters', amount, of: 'points', populations, source, ...more });
+const error = (
+	id: string,
+	amount: number,
+	populations: readonly string[],
+	source: string,
+	more: Partial<ChangeRule> = {}
+): ChangeRule => ({ id, kind: 'error', amount, of: 'points', populations, source, ...more });
 const PERCENT = { of: 'percent' } as const;
 
 /** Pain 0–10. Populations: chronic · back · front-of-knee · musculoskeletal. */
@@ -15,9 +27,15 @@ export const PAIN_CHANGES: readonly ChangeRule[] = [
 	matters('farrar-raw', 2, ['chronic'], 'farrar-2001'),
 	matters('farrar-percent', 30, ['chronic'], 'farrar-2001', PERCENT),
 	matters('salaffi-slightly', 1, ['chronic', 'musculoskeletal'], 'salaffi-2004', { tier: 'slightly better' }),
-	matters('salaffi-slightly-percent', 15, ['chronic', 'musculoskeletal'], 'salaffi-2004', { ...PERCENT, tier: 'slightly better' }),
+	matters('salaffi-slightly-percent', 15, ['chronic', 'musculoskeletal'], 'salaffi-2004', {
+		...PERCENT,
+		tier: 'slightly better'
+	}),
 	matters('salaffi-much', 2, ['chronic', 'musculoskeletal'], 'salaffi-2004', { tier: 'much better' }),
-	matters('salaffi-much-percent', 33, ['chronic', 'musculoskeletal'], 'salaffi-2004', { ...PERCENT, tier: 'much better' }),
+	matters('salaffi-much-percent', 33, ['chronic', 'musculoskeletal'], 'salaffi-2004', {
+		...PERCENT,
+		tier: 'much better'
+	}),
 	matters('immpact-moderate', 30, ['chronic'], 'dworkin-2008', { ...PERCENT, tier: 'moderate' }),
 	matters('immpact-substantial', 50, ['chronic'], 'dworkin-2008', { ...PERCENT, tier: 'substantial' }),
 	error('back-2', 2, ['back'], 'childs-2005'),
@@ -29,13 +47,18 @@ export const PAIN_CHANGES: readonly ChangeRule[] = [
 ];
 
 /** For whom a change of pain in a region is judged. */
-export function painPopulations(region: string, { frontOfKnee, longStanding }: { readonly frontOfKnee: boolean; readonly longStanding: boolean }): readonly string[] {
-	const place = region.startsWith('knee') && frontOfKnee ? ['front-of-knee'] : region.startsWith('back') ? ['back'] : [];
+export function painPopulations(
+	region: string,
+	{ frontOfKnee, longStanding }: { readonly frontOfKnee: boolean; readonly longStanding: boolean }
+): readonly string[] {
+	const place =
+		region.startsWith('knee') && frontOfKnee ? ['front-of-knee'] : region.startsWith('back') ? ['back'] : [];
 	return ['musculoskeletal', ...place, ...(longStanding ? ['chronic'] : [])];
 }
 
 /** The rules that hold for any of these populations. */
-export const painChangesFor = (populations: readonly string[]): readonly ChangeRule[] => PAIN_CHANGES.filter((r) => r.populations.some((p) => populations.includes(p)));
+export const painChangesFor = (populations: readonly string[]): readonly ChangeRule[] =>
+	PAIN_CHANGES.filter((r) => r.populations.some((p) => populations.includes(p)));
 
 /** Mean of the client's own activities, 0–10 able. Populations: any · knee · back · musculoskeletal. */
 export const ACTIVITY_MEAN_CHANGES: readonly ChangeRule[] = [
@@ -47,20 +70,46 @@ export const ACTIVITY_MEAN_CHANGES: readonly ChangeRule[] = [
 	matters('mean-large', 2.7, ['musculoskeletal'], 'abbott-2014', { tier: 'large' })
 ];
 /** One activity, 0–10 able. */
-export const ACTIVITY_CHANGES: readonly ChangeRule[] = [error('single-3', 3, ['any'], 'stratford-1995'), error('single-knee-2.5', 2.5, ['knee'], 'chatman-1997')];
+export const ACTIVITY_CHANGES: readonly ChangeRule[] = [
+	error('single-3', 3, ['any'], 'stratford-1995'),
+	error('single-knee-2.5', 2.5, ['knee'], 'chatman-1997')
+];
 
 const ANY = ['any'] as const;
 const HIP = ['hip osteoarthritis'] as const;
 const BEFORE_REPLACEMENT = ['before or after joint replacement'] as const;
 
 export const TEST_CHANGES: Readonly<Record<string, readonly ChangeRule[]>> = {
-	'chair-stand-30s': [error('chair-stand-error', 1.6, BEFORE_REPLACEMENT, 'gill-2008'), matters('chair-stand-borderline', 2, HIP, 'wright-2011', { tier: 'borderline' }), matters('chair-stand-clear', 2.6, HIP, 'wright-2011', { tier: 'clear' })],
+	'chair-stand-30s': [
+		error('chair-stand-error', 1.6, BEFORE_REPLACEMENT, 'gill-2008'),
+		matters('chair-stand-borderline', 2, HIP, 'wright-2011', { tier: 'borderline' }),
+		matters('chair-stand-clear', 2.6, HIP, 'wright-2011', { tier: 'clear' })
+	],
 	'sit-to-stand-5x': [error('five-times-error', 2.5, ['older women'], 'goldberg-2012', { strict: true })],
-	'timed-up-and-go': [error('up-and-go-error', 2.49, BEFORE_REPLACEMENT, 'kennedy-2005'), error('up-and-go-error-knee', 1.1, ['knee osteoarthritis'], 'alghadir-2015'), matters('up-and-go-low', 0.8, HIP, 'wright-2011', { tier: 'low end' }), matters('up-and-go-high', 1.4, HIP, 'wright-2011', { tier: 'high end' })],
-	'walk-40m': [error('walk-40-error', 4.04, BEFORE_REPLACEMENT, 'kennedy-2005', { tier: 'self-paced 2 × 20 m' })],
-	'stair-climb': [error('stairs-error', 5.49, BEFORE_REPLACEMENT, 'kennedy-2005', { tier: '9 steps up and down' }), error('stairs-error-11', 2.6, ['after knee replacement'], 'almeida-2010', { tier: '11 steps' })],
-	'six-minute-walk': [error('six-minutes-error', 61.34, BEFORE_REPLACEMENT, 'kennedy-2005'), matters('six-minutes-small', 20, ['older adults'], 'perera-2006', { tier: 'small' }), matters('six-minutes-substantial', 50, ['older adults'], 'perera-2006', { tier: 'substantial' })],
-	'knee-to-wall': [error('wall-best', 1.1, ANY, 'konor-2012', { tier: 'one tester, best case' }), error('wall-worst', 1.5, ANY, 'konor-2012', { tier: 'one tester' }), error('wall-review', 1.9, ANY, 'powden-2015', { tier: 'one tester, review' }), error('wall-two', 1.6, ['two testers'], 'powden-2015', { tier: 'two testers' })],
+	'timed-up-and-go': [
+		error('up-and-go-error', 2.49, BEFORE_REPLACEMENT, 'kennedy-2005'),
+		error('up-and-go-error-knee', 1.1, ['knee osteoarthritis'], 'alghadir-2015'),
+		matters('up-and-go-low', 0.8, HIP, 'wright-2011', { tier: 'low end' }),
+		matters('up-and-go-high', 1.4, HIP, 'wright-2011', { tier: 'high end' })
+	],
+	'walk-40m': [
+		error('walk-40-error', 4.04, BEFORE_REPLACEMENT, 'kennedy-2005', { tier: 'self-paced 2 × 20 m' })
+	],
+	'stair-climb': [
+		error('stairs-error', 5.49, BEFORE_REPLACEMENT, 'kennedy-2005', { tier: '9 steps up and down' }),
+		error('stairs-error-11', 2.6, ['after knee replacement'], 'almeida-2010', { tier: '11 steps' })
+	],
+	'six-minute-walk': [
+		error('six-minutes-error', 61.34, BEFORE_REPLACEMENT, 'kennedy-2005'),
+		matters('six-minutes-small', 20, ['older adults'], 'perera-2006', { tier: 'small' }),
+		matters('six-minutes-substantial', 50, ['older adults'], 'perera-2006', { tier: 'substantial' })
+	],
+	'knee-to-wall': [
+		error('wall-best', 1.1, ANY, 'konor-2012', { tier: 'one tester, best case' }),
+		error('wall-worst', 1.5, ANY, 'konor-2012', { tier: 'one tester' }),
+		error('wall-review', 1.9, ANY, 'powden-2015', { tier: 'one tester, review' }),
+		error('wall-two', 1.6, ['two testers'], 'powden-2015', { tier: 'two testers' })
+	],
 	strength: [error('strength-15', 15, ANY, 'thorborg-2010', PERCENT)]
 };
 

@@ -11,17 +11,42 @@ import { needed } from './needs.ts';
 import { tagged } from './tags.ts';
 
 /** Tags and needs are in tables of their own. */
-const completed = (f: ExerciseFamily): ExerciseFamily => ({ ...f, steps: f.steps.map((s) => needed(tagged(s))) });
+const completed = (f: ExerciseFamily): ExerciseFamily => ({
+	...f,
+	steps: f.steps.map((s) => needed(tagged(s)))
+});
 
-const WRITTEN: readonly ExerciseFamily[] = [squat, stepFamily, lunge, hingeFamily, bridgeFamily, abduction, adduction, kneeExtensionFamily, kneeFlexion, legPressFamily, calf, balance, impact, isometrics, mobility, trunk, tissue, warmUp];
+const WRITTEN: readonly ExerciseFamily[] = [
+	squat,
+	stepFamily,
+	lunge,
+	hingeFamily,
+	bridgeFamily,
+	abduction,
+	adduction,
+	kneeExtensionFamily,
+	kneeFlexion,
+	legPressFamily,
+	calf,
+	balance,
+	impact,
+	isometrics,
+	mobility,
+	trunk,
+	tissue,
+	warmUp
+];
 const ALL = WRITTEN.map(completed);
 
 export const FAMILIES: Readonly<Record<string, ExerciseFamily>> = tableOf(ALL.map((f) => [f.id, f]));
 
-const BY_STEP: ReadonlyMap<string, { readonly family: ExerciseFamily; readonly step: Step }> = new Map(ALL.flatMap((family) => family.steps.map((step) => [step.id, { family, step }] as const)));
+const BY_STEP: ReadonlyMap<string, { readonly family: ExerciseFamily; readonly step: Step }> = new Map(
+	ALL.flatMap((family) => family.steps.map((step) => [step.id, { family, step }] as const))
+);
 
 /** A step by its id, with its family; undefined where this version does not know it. */
-export const findStep = (id: string): { readonly family: ExerciseFamily; readonly step: Step } | undefined => BY_STEP.get(id);
+export const findStep = (id: string): { readonly family: ExerciseFamily; readonly step: Step } | undefined =>
+	BY_STEP.get(id);
 
 /** Catalogue version: raised whenever a step, gate or policy that ships changes; decisions record it. */
 export const CATALOGUE_VERSION = '2026.5';

@@ -5,30 +5,116 @@
 import type { Fault } from '../core/exercise/family.ts';
 
 export const FAULTS: readonly Fault[] = [
-	{ id: 'knee-drifts-in', title: 'Knee drifts in', seenFrom: 'front: hip bone, kneecap and middle toe out of line', dial: 'depth', cause: 'knee-drift' },
-	{ id: 'knee-leads', title: 'Knee leads', seenFrom: 'side: the client cannot see their own toes', dial: 'surface', cause: 'knee-drift', techniques: ['sit-back', 'parallel'] },
+	{
+		id: 'knee-drifts-in',
+		title: 'Knee drifts in',
+		seenFrom: 'front: hip bone, kneecap and middle toe out of line',
+		dial: 'depth',
+		cause: 'knee-drift'
+	},
+	{
+		id: 'knee-leads',
+		title: 'Knee leads',
+		seenFrom: 'side: the client cannot see their own toes',
+		dial: 'surface',
+		cause: 'knee-drift',
+		techniques: ['sit-back', 'parallel']
+	},
 	{ id: 'heel-lifts', title: 'Heel lifts', seenFrom: 'side', dial: 'surface', cause: 'heel' },
 	{ id: 'toes-lift', title: 'Toes lift', seenFrom: 'front', dial: 'cue', cause: 'wobble' },
 	{ id: 'foot-slides', title: 'Foot slides', seenFrom: 'front', dial: 'cue', cause: 'form' },
-	{ id: 'pelvis-tucks', title: 'Pelvis rolls under', seenFrom: 'side, a hand on the low back', dial: 'depth', cause: 'back' },
-	{ id: 'buttocks-leave-pad', title: 'Buttocks leave the pad', seenFrom: 'side', dial: 'depth', cause: 'back' },
-	{ id: 'back-rounds', title: 'Back rounds', seenFrom: 'side, a hand on the low back', dial: 'surface', cause: 'back' },
-	{ id: 'back-arches', title: 'Low back arches', seenFrom: 'side, a hand on the low back', dial: 'cue', cause: 'arching' },
+	{
+		id: 'pelvis-tucks',
+		title: 'Pelvis rolls under',
+		seenFrom: 'side, a hand on the low back',
+		dial: 'depth',
+		cause: 'back'
+	},
+	{
+		id: 'buttocks-leave-pad',
+		title: 'Buttocks leave the pad',
+		seenFrom: 'side',
+		dial: 'depth',
+		cause: 'back'
+	},
+	{
+		id: 'back-rounds',
+		title: 'Back rounds',
+		seenFrom: 'side, a hand on the low back',
+		dial: 'surface',
+		cause: 'back'
+	},
+	{
+		id: 'back-arches',
+		title: 'Low back arches',
+		seenFrom: 'side, a hand on the low back',
+		dial: 'cue',
+		cause: 'arching'
+	},
 	{ id: 'trunk-tips', title: 'Trunk tips', seenFrom: 'side', dial: 'load', cause: 'trunk' },
 	{ id: 'segmented-rise', title: 'Rises in two parts', seenFrom: 'side', dial: 'load', cause: 'trunk' },
-	{ id: 'momentum-cheat', title: 'Swings up', seenFrom: 'side', dial: 'surface', cause: 'back', techniques: ['sit-back', 'parallel', 'knee-forward', 'stacked'] },
+	{
+		id: 'momentum-cheat',
+		title: 'Swings up',
+		seenFrom: 'side',
+		dial: 'surface',
+		cause: 'back',
+		techniques: ['sit-back', 'parallel', 'knee-forward', 'stacked']
+	},
 	{ id: 'trunk-twists', title: 'Trunk twists', seenFrom: 'front', dial: 'support', cause: 'wobble' },
-	{ id: 'pelvis-rolls', title: 'Pelvis rolls back', seenFrom: 'a pointing finger on the hip bone', dial: 'lever', cause: 'form' },
-	{ id: 'pelvis-drops', title: 'Pelvis drops', seenFrom: 'front, hands on the hip bones', dial: 'support', cause: 'wobble' },
+	{
+		id: 'pelvis-rolls',
+		title: 'Pelvis rolls back',
+		seenFrom: 'a pointing finger on the hip bone',
+		dial: 'lever',
+		cause: 'form'
+	},
+	{
+		id: 'pelvis-drops',
+		title: 'Pelvis drops',
+		seenFrom: 'front, hands on the hip bones',
+		dial: 'support',
+		cause: 'wobble'
+	},
 	{ id: 'loses-balance', title: 'Loses balance', seenFrom: 'any side', dial: 'support', cause: 'wobble' },
 	{ id: 'wobbles', title: 'Wobbles', seenFrom: 'any side', dial: 'base', cause: 'wobble' },
-	{ id: 'knee-bangs-floor', title: 'Knee bangs the floor', seenFrom: 'by the sound', dial: 'depth', cause: 'form' },
+	{
+		id: 'knee-bangs-floor',
+		title: 'Knee bangs the floor',
+		seenFrom: 'by the sound',
+		dial: 'depth',
+		cause: 'form'
+	},
 	{ id: 'hard-landing', title: 'Lands hard', seenFrom: 'by the sound', dial: 'impact', cause: 'landing' },
 	{ id: 'breath-held', title: 'Breath held', seenFrom: 'listening', dial: 'load', cause: 'trunk' },
-	{ id: 'over-braced', title: 'Braced too hard', seenFrom: 'listening and watching', dial: 'load', cause: 'trunk' },
-	{ id: 'guarding', title: 'Guarding', seenFrom: 'watching face and shoulders', dial: 'position', cause: 'guarding' },
-	{ id: 'position-lost-midset', title: 'Position lost mid-set', seenFrom: 'asking: are the abdominals still felt?', dial: 'dose', cause: 'form' },
-	{ id: 'leg-straightens', title: 'Bent leg straightens', seenFrom: 'looking back along the leg', dial: 'load', cause: 'arching' },
+	{
+		id: 'over-braced',
+		title: 'Braced too hard',
+		seenFrom: 'listening and watching',
+		dial: 'load',
+		cause: 'trunk'
+	},
+	{
+		id: 'guarding',
+		title: 'Guarding',
+		seenFrom: 'watching face and shoulders',
+		dial: 'position',
+		cause: 'guarding'
+	},
+	{
+		id: 'position-lost-midset',
+		title: 'Position lost mid-set',
+		seenFrom: 'asking: are the abdominals still felt?',
+		dial: 'dose',
+		cause: 'form'
+	},
+	{
+		id: 'leg-straightens',
+		title: 'Bent leg straightens',
+		seenFrom: 'looking back along the leg',
+		dial: 'load',
+		cause: 'arching'
+	},
 	{ id: 'work-not-felt', title: 'Work not felt where meant', seenFrom: 'asking', dial: 'cue', cause: 'form' },
 	{ id: 'back-feels-worked', title: 'Back feels worked', seenFrom: 'asking', dial: 'load', cause: 'back' },
 	{ id: 'rushed', title: 'Rushed', seenFrom: 'watching', dial: 'tempo', cause: 'form' }

@@ -68,7 +68,12 @@ export const DOSE = {
 	breaths: [dose(1, 5), dose(2, 10)]
 } as const satisfies Readonly<Record<string, readonly [Dose, Dose]>>;
 
-export const clean = (step: string, sets: number, reps: number): Gate => ({ kind: 'clean-reps', step, sets, reps });
+export const clean = (step: string, sets: number, reps: number): Gate => ({
+	kind: 'clean-reps',
+	step,
+	sets,
+	reps
+});
 export const held = (step: string, sec: number): Gate => ({ kind: 'held', step, sec });
 export const mastered = (step: string): Gate => ({ kind: 'mastered', step });
 export const sides = (step: string, share: number): Gate => ({ kind: 'sides-within', step, share });
@@ -84,4 +89,5 @@ export const watch = (...ids: readonly string[]): readonly Fault[] =>
 		return fault;
 	});
 /** Those that any of the steps names. */
-export const faultsOf = (steps: readonly Step[]): readonly Fault[] => watch(...new Set(steps.flatMap((s) => s.faults)));
+export const faultsOf = (steps: readonly Step[]): readonly Fault[] =>
+	watch(...new Set(steps.flatMap((s) => s.faults)));

@@ -10,7 +10,14 @@
 import type { Axis } from '../core/body/axis.ts';
 import type { Needs, Step } from '../core/exercise/family.ts';
 
-const AXIS: Readonly<Record<string, Axis>> = { K: 'kneeFlexion', F: 'thighTrunkFlexion', A: 'weightBearingDorsiflexion', S: 'straightLegRaise', H: 'hipExtension', T: 'bigToeExtension' };
+const AXIS: Readonly<Record<string, Axis>> = {
+	K: 'kneeFlexion',
+	F: 'thighTrunkFlexion',
+	A: 'weightBearingDorsiflexion',
+	S: 'straightLegRaise',
+	H: 'hipExtension',
+	T: 'bigToeExtension'
+};
 const axisOf = (letter: string): Axis => {
 	const axis = AXIS[letter];
 	if (axis === undefined) throw new Error(`no axis ${letter}`);
@@ -18,14 +25,23 @@ const axisOf = (letter: string): Axis => {
 };
 
 const words = (text: string): readonly string[] => (text === '' ? [] : text.split(' '));
-const asked = (text: string): Needs['working'] => Object.fromEntries(words(text).map((w) => [axisOf(w[0] ?? ''), Number(w.slice(1).replace('~', ''))]));
+const asked = (text: string): Needs['working'] =>
+	Object.fromEntries(words(text).map((w) => [axisOf(w[0] ?? ''), Number(w.slice(1).replace('~', ''))]));
 
 /** Working leg, other leg (`same` where both do it), and the axes that are taken to their end. */
 function needs(working: string, other: string, end = ''): Needs {
 	const own = asked(working);
 	const both = other === 'same';
-	const scales = words(`${working}${both ? '' : ` ${other}`}`.trim()).filter((w) => w.endsWith('~')).map((w) => axisOf(w[0] ?? ''));
-	return { working: own, other: both ? own : asked(other), end: words(end).map(axisOf), bothEnd: both, scales };
+	const scales = words(`${working}${both ? '' : ` ${other}`}`.trim())
+		.filter((w) => w.endsWith('~'))
+		.map((w) => axisOf(w[0] ?? ''));
+	return {
+		working: own,
+		other: both ? own : asked(other),
+		end: words(end).map(axisOf),
+		bothEnd: both,
+		scales
+	};
 }
 
 const ROWS: readonly (readonly [steps: string, working: string, other: string, end?: string])[] = [
@@ -85,7 +101,11 @@ const ROWS: readonly (readonly [steps: string, working: string, other: string, e
 	['roll-outer-thigh', '', 'K45 F30']
 ];
 
-const NEEDS: ReadonlyMap<string, Needs> = new Map(ROWS.flatMap(([steps, working, other, end]) => words(steps).map((id) => [id, needs(working, other, end)] as const)));
+const NEEDS: ReadonlyMap<string, Needs> = new Map(
+	ROWS.flatMap(([steps, working, other, end]) =>
+		words(steps).map((id) => [id, needs(working, other, end)] as const)
+	)
+);
 
 /** The step with what it needs, where that is written and not solved. */
 export function needed(step: Step): Step {

@@ -18,18 +18,98 @@ export interface Questionnaire {
 	readonly note?: string;
 }
 
-const q = (id: string, name: string, about: string, range: readonly [number, number], better: Better, error: number | null, matters: number | null, licence: Questionnaire['licence'], note?: string): Questionnaire => ({ id, name, about, range, better, error, matters, licence, ...(note === undefined ? {} : { note }) });
+const q = (
+	id: string,
+	name: string,
+	about: string,
+	range: readonly [number, number],
+	better: Better,
+	error: number | null,
+	matters: number | null,
+	licence: Questionnaire['licence'],
+	note?: string
+): Questionnaire => ({
+	id,
+	name,
+	about,
+	range,
+	better,
+	error,
+	matters,
+	licence,
+	...(note === undefined ? {} : { note })
+});
 
 export const QUESTIONNAIRES: readonly Questionnaire[] = [
-	q('koos', 'KOOS, one subscale', 'knee', [0, 100], 'higher', null, 8, 'free', 'one total a subscale; name the subscale in the version'),
-	q('hoos', 'HOOS, one subscale', 'hip', [0, 100], 'higher', 10, 9, 'free', 'one total a subscale; name the subscale in the version'),
-	q('koos-ps', 'KOOS-PS', 'knee', [0, 100], 'lower', null, null, 'free', 'original scoring: 0 is no difficulty; some reverse it'),
-	q('hoos-ps', 'HOOS-PS', 'hip', [0, 100], 'lower', null, null, 'free', 'original scoring: 0 is no difficulty; some reverse it'),
-	q('womac', 'WOMAC Likert 3.1, total', 'hip or knee', [0, 96], 'lower', null, 12, 'licensed', 'important from about 12 % of the first value'),
+	q(
+		'koos',
+		'KOOS, one subscale',
+		'knee',
+		[0, 100],
+		'higher',
+		null,
+		8,
+		'free',
+		'one total a subscale; name the subscale in the version'
+	),
+	q(
+		'hoos',
+		'HOOS, one subscale',
+		'hip',
+		[0, 100],
+		'higher',
+		10,
+		9,
+		'free',
+		'one total a subscale; name the subscale in the version'
+	),
+	q(
+		'koos-ps',
+		'KOOS-PS',
+		'knee',
+		[0, 100],
+		'lower',
+		null,
+		null,
+		'free',
+		'original scoring: 0 is no difficulty; some reverse it'
+	),
+	q(
+		'hoos-ps',
+		'HOOS-PS',
+		'hip',
+		[0, 100],
+		'lower',
+		null,
+		null,
+		'free',
+		'original scoring: 0 is no difficulty; some reverse it'
+	),
+	q(
+		'womac',
+		'WOMAC Likert 3.1, total',
+		'hip or knee',
+		[0, 96],
+		'lower',
+		null,
+		12,
+		'licensed',
+		'important from about 12 % of the first value'
+	),
 	q('odi', 'ODI, per cent', 'back', [0, 100], 'lower', 10, 10, 'licensed'),
 	q('rmdq', 'RMDQ', 'back', [0, 24], 'lower', 5, 5, 'free'),
 	q('lefs', 'LEFS', 'leg', [0, 80], 'higher', 9, 9, 'check'),
-	q('tsk-17', 'TSK-17', 'fear of movement', [17, 68], 'lower', null, null, 'check', '37 and more is called high'),
+	q(
+		'tsk-17',
+		'TSK-17',
+		'fear of movement',
+		[17, 68],
+		'lower',
+		null,
+		null,
+		'check',
+		'37 and more is called high'
+	),
 	q('tsk-11', 'TSK-11', 'fear of movement', [11, 44], 'lower', null, 4, 'check'),
 	q('start-back', 'STarT Back, total', 'back', [0, 9], 'lower', null, null, 'licensed'),
 	q('akps', 'AKPS', 'front of knee', [0, 100], 'higher', null, 8, 'check'),
@@ -47,4 +127,5 @@ export const QUESTIONNAIRES: readonly Questionnaire[] = [
 	q('acl-rsi', 'ACL-RSI', 'readiness', [0, 100], 'higher', null, null, 'check')
 ];
 
-export const questionnaire = (id: string): Questionnaire | undefined => QUESTIONNAIRES.find((x) => x.id === id);
+export const questionnaire = (id: string): Questionnaire | undefined =>
+	QUESTIONNAIRES.find((x) => x.id === id);

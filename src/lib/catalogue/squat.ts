@@ -7,9 +7,29 @@ import { watch } from './make.ts';
 
 const TEN = { start: { sets: 1, reps: 10 }, target: { sets: 3, reps: 10 } } as const;
 const FROM_FIVE = { start: { sets: 1, reps: 5 }, target: { sets: 3, reps: 10 } } as const;
-const SEAT_FAULTS = ['knee-drifts-in', 'knee-leads', 'heel-lifts', 'momentum-cheat', 'trunk-twists', 'breath-held'] as const;
-const SQUAT_FAULTS = ['knee-drifts-in', 'knee-leads', 'heel-lifts', 'pelvis-tucks', 'trunk-tips', 'breath-held'] as const;
-const ONE_LEG_FAULTS = ['knee-drifts-in', 'pelvis-drops', 'loses-balance', 'heel-lifts', 'trunk-twists'] as const;
+const SEAT_FAULTS = [
+	'knee-drifts-in',
+	'knee-leads',
+	'heel-lifts',
+	'momentum-cheat',
+	'trunk-twists',
+	'breath-held'
+] as const;
+const SQUAT_FAULTS = [
+	'knee-drifts-in',
+	'knee-leads',
+	'heel-lifts',
+	'pelvis-tucks',
+	'trunk-tips',
+	'breath-held'
+] as const;
+const ONE_LEG_FAULTS = [
+	'knee-drifts-in',
+	'pelvis-drops',
+	'loses-balance',
+	'heel-lifts',
+	'trunk-twists'
+] as const;
 const COMMON = ['common-practice'] as const;
 
 export const squat = {
@@ -27,7 +47,13 @@ export const squat = {
 			short: 'Raised, hands',
 			what: 'Stand up from a raised seat with both hands on a firm support.',
 			dials: { support: 'two-hands', surface: 'raised-seat' },
-			posture: { movement: 'sit-to-stand', stance: 'both', depth: { seatCm: 58 }, adjust: 'seat', everyday: true },
+			posture: {
+				movement: 'sit-to-stand',
+				stance: 'both',
+				depth: { seatCm: 58 },
+				adjust: 'seat',
+				everyday: true
+			},
 			gates: [],
 			usualDose: { start: { sets: 1, reps: 5 }, target: { sets: 1, reps: 10 } },
 			easier: null,
@@ -44,7 +70,13 @@ export const squat = {
 			short: 'Raised seat',
 			what: 'Stand up without hands. If hands are needed, raise the seat; do not keep the hands.',
 			dials: { support: 'none', surface: 'raised-seat' },
-			posture: { movement: 'sit-to-stand', stance: 'both', depth: { seatCm: 54 }, adjust: 'seat', everyday: true },
+			posture: {
+				movement: 'sit-to-stand',
+				stance: 'both',
+				depth: { seatCm: 54 },
+				adjust: 'seat',
+				everyday: true
+			},
 			gates: [{ kind: 'clean-reps', step: 'raised-seat-hands', sets: 1, reps: 5 }],
 			usualDose: { start: { sets: 1, reps: 8 }, target: { sets: 2, reps: 10 } },
 			easier: 'raised-seat-hands',
@@ -64,7 +96,13 @@ export const squat = {
 			short: 'Momentum',
 			what: 'For stiff or newly operated knees and cold mornings: straight back, swing the trunk forward, push straight up when the weight arrives on the feet. Sit by hips back first.',
 			dials: { support: 'fingertips', surface: 'raised-seat' },
-			posture: { movement: 'sit-to-stand', stance: 'both', depth: { seatCm: 52 }, adjust: 'seat', everyday: true },
+			posture: {
+				movement: 'sit-to-stand',
+				stance: 'both',
+				depth: { seatCm: 52 },
+				adjust: 'seat',
+				everyday: true
+			},
 			gates: [],
 			usualDose: FROM_FIVE,
 			easier: 'raised-seat-hands',
@@ -81,7 +119,13 @@ export const squat = {
 			short: 'Kick-stand',
 			what: 'One foot forward as a light kickstand: the first one-sided work.',
 			dials: { support: 'none', surface: 'raised-seat', base: 'staggered' },
-			posture: { movement: 'sit-to-stand', stance: 'staggered', depth: { seatCm: 54 }, adjust: 'seat', everyday: true },
+			posture: {
+				movement: 'sit-to-stand',
+				stance: 'staggered',
+				depth: { seatCm: 54 },
+				adjust: 'seat',
+				everyday: true
+			},
 			gates: [{ kind: 'clean-reps', step: 'raised-seat', sets: 1, reps: 5 }],
 			usualDose: FROM_FIVE,
 			easier: 'raised-seat',
@@ -98,7 +142,13 @@ export const squat = {
 			short: 'Standard seat',
 			what: 'An ordinary chair, 42–46 cm. Stand a few inches off so that the hips go back; touch or hover.',
 			dials: { support: 'none', surface: 'standard-seat' },
-			posture: { movement: 'sit-to-stand', stance: 'both', depth: { seatCm: 46 }, adjust: 'seat', everyday: true },
+			posture: {
+				movement: 'sit-to-stand',
+				stance: 'both',
+				depth: { seatCm: 46 },
+				adjust: 'seat',
+				everyday: true
+			},
 			gates: [{ kind: 'easy-reps', step: 'raised-seat', reps: 8, effortMax: 6 }],
 			usualDose: FROM_FIVE,
 			easier: 'raised-seat',
@@ -359,11 +409,33 @@ export const squat = {
 			sources: [...COMMON]
 		}
 	],
-	faults: watch('knee-drifts-in', 'knee-leads', 'heel-lifts', 'pelvis-tucks', 'back-arches', 'trunk-tips', 'segmented-rise', 'momentum-cheat', 'trunk-twists', 'pelvis-drops', 'loses-balance', 'breath-held', 'rushed'),
+	faults: watch(
+		'knee-drifts-in',
+		'knee-leads',
+		'heel-lifts',
+		'pelvis-tucks',
+		'back-arches',
+		'trunk-tips',
+		'segmented-rise',
+		'momentum-cheat',
+		'trunk-twists',
+		'pelvis-drops',
+		'loses-balance',
+		'breath-held',
+		'rushed'
+	),
 	cues: {
-		ordinary: ['Feet back under the knees', 'Swing the straight trunk, then push the floor away', 'Sit down hips first, slowly'],
+		ordinary: [
+			'Feet back under the knees',
+			'Swing the straight trunk, then push the floor away',
+			'Sit down hips first, slowly'
+		],
 		'sit-back': ['Hips back first, as if to a far chair', 'Shins stay upright', 'Reach forward to balance'],
-		parallel: ['Trunk and shins lean the same way', 'Weight over the middle of the foot', 'Knees follow the middle toes'],
+		parallel: [
+			'Trunk and shins lean the same way',
+			'Weight over the middle of the foot',
+			'Knees follow the middle toes'
+		],
 		'knee-forward': ['Knees travel over the toes', 'Trunk stays tall', 'Heels stay heavy on floor or wedge'],
 		stacked: ['Ribs over pelvis', 'Breathe out as you rise', 'Stop where the position is lost']
 	}

@@ -20,7 +20,7 @@ export const STEPS_WITH: Readonly<Record<Tag, readonly string[]>> = {
 		'single-leg-stance single-leg-head-turns lateral-hop-touch lateral-hop split-jump quad-stretch',
 		'hip-gate knee-hug quad-pull straight-leg-kick standing-hip-extension'
 	),
-	'unsteady': ids(
+	unsteady: ids(
 		'stance-passes weighted-passes tandem-stance single-leg-stance single-leg-head-turns',
 		'toe-touch-squat single-leg-to-seat single-leg-squat step-up loaded-step-up high-step-up',
 		'step-down-tap high-step-down split-squat goblet-split-squat reverse-lunge loaded-reverse-lunge',
@@ -30,9 +30,7 @@ export const STEPS_WITH: Readonly<Record<Tag, readonly string[]>> = {
 		'lateral-hop-touch lateral-hop split-jump hip-gate knee-hug quad-pull straight-leg-kick',
 		'squatted-side-step'
 	),
-	'narrow-base': ids(
-		'narrow-squat'
-	),
+	'narrow-base': ids('narrow-squat'),
 	'spine-load': ids(
 		'rise-and-press goblet-squat heels-raised-goblet loaded-step-up goblet-split-squat',
 		'loaded-reverse-lunge hinge-loaded raised-handle-deadlift low-handle-deadlift',
@@ -41,24 +39,12 @@ export const STEPS_WITH: Readonly<Record<Tag, readonly string[]>> = {
 	'loaded-spine-bending': ids(
 		'hinge-loaded raised-handle-deadlift low-handle-deadlift straight-knee-hinge-loaded'
 	),
-	'spine-end-bend': ids(
-		'hamstring-bend knee-to-chest figure-four plank-knee-in'
-	),
-	'loaded-twist': ids(
-		'weighted-passes'
-	),
-	'trunk-strain': ids(
-		'knee-plank plank plank-hip-extension plank-knee-in side-plank side-plank-lift'
-	),
-	'impact': ids(
-		'jog squat-jump lateral-hop-touch lateral-hop split-jump'
-	),
-	'high-impact': ids(
-		'squat-jump lateral-hop-touch lateral-hop split-jump'
-	),
-	'arms-overhead': ids(
-		'rise-and-press stick-lunge-2 hip-flexor-stretch wide-shift-lunge'
-	),
+	'spine-end-bend': ids('hamstring-bend knee-to-chest figure-four plank-knee-in'),
+	'loaded-twist': ids('weighted-passes'),
+	'trunk-strain': ids('knee-plank plank plank-hip-extension plank-knee-in side-plank side-plank-lift'),
+	impact: ids('jog squat-jump lateral-hop-touch lateral-hop split-jump'),
+	'high-impact': ids('squat-jump lateral-hop-touch lateral-hop split-jump'),
+	'arms-overhead': ids('rise-and-press stick-lunge-2 hip-flexor-stretch wide-shift-lunge'),
 	'breath-holding': ids(
 		'rise-and-press goblet-squat heels-raised-goblet low-handle-deadlift loaded-bench-bridge',
 		'raised-handle-deadlift goblet-split-squat leg-press single-leg-press wall-sit-hold plank',
@@ -68,9 +54,7 @@ export const STEPS_WITH: Readonly<Record<Tag, readonly string[]>> = {
 		'wall-slide-hold wall-sit-hold leg-extension-hold heel-raise-hold bridge-hold knee-plank plank',
 		'side-plank-knees side-plank'
 	),
-	'head-low': ids(
-		'hamstring-bend single-leg-hinge low-handle-deadlift feet-raised-bridge'
-	),
+	'head-low': ids('hamstring-bend single-leg-hinge low-handle-deadlift feet-raised-bridge'),
 	'toes-bent': ids(
 		'held-split-squat split-squat goblet-split-squat reverse-lunge-held reverse-lunge',
 		'loaded-reverse-lunge front-raised-split-squat forward-lunge walking-lunge crossed-lunge',
@@ -84,12 +68,8 @@ export const STEPS_WITH: Readonly<Record<Tag, readonly string[]>> = {
 		'one-foot-edge-heel-raise one-foot-heel-raise heel-raise-hold jog squat-jump lateral-hop-touch',
 		'lateral-hop split-jump'
 	),
-	'end-range-rotation': ids(
-		'wide-shift-lunge figure-four ninety-ninety hip-axle hip-gate'
-	),
-	'adduction-past-midline': ids(
-		'crossed-lunge inner-thigh-lift'
-	),
+	'end-range-rotation': ids('wide-shift-lunge figure-four ninety-ninety hip-axle hip-gate'),
+	'adduction-past-midline': ids('crossed-lunge inner-thigh-lift'),
 	'hip-out': ids(
 		'clamshell banded-clamshell side-lying-lift straight-leg-lift ankle-band-lift standing-abduction',
 		'banded-standing-abduction side-lunge wide-shift-lunge wide-squat groin-opener monster-walk',
@@ -104,14 +84,12 @@ export const STEPS_WITH: Readonly<Record<Tag, readonly string[]>> = {
 		'quad-set short-arc long-arc cuff-long-arc straight-knee-hinge straight-knee-hinge-loaded',
 		'leg-press single-leg-press'
 	),
-	'kneeling': ids(
+	kneeling: ids(
 		'stick-lunge-2 kneeling-hinge kneeling-hip-extension kneeling-quad-stretch hip-flexor-stretch',
 		'bird-dog knee-plank'
 	),
-	'prone': ids(
-		'prone-curl cuff-prone-curl roll-front-thigh'
-	),
-	'supine': ids(
+	prone: ids('prone-curl cuff-prone-curl roll-front-thigh'),
+	supine: ids(
 		'bridge far-feet-bridge banded-bridge weighted-bridge arms-up-bridge single-leg-bridge',
 		'weighted-single-leg-bridge feet-raised-bridge bridge-hold hook-squeeze quad-set short-arc',
 		'figure-four knee-to-chest brace-and-breath rest-legs-up'
@@ -139,9 +117,7 @@ export const STEPS_WITH: Readonly<Record<Tag, readonly string[]>> = {
 		'slow-heels-raised-squat heels-raised-goblet step-down-tap high-step-down forward-lunge',
 		'walking-lunge three-way-ankle'
 	),
-	'open-chain-knee': ids(
-		'short-arc mid-arc long-arc cuff-long-arc leg-extension leg-extension-hold'
-	),
+	'open-chain-knee': ids('short-arc mid-arc long-arc cuff-long-arc leg-extension leg-extension-hold'),
 	'no-weight': ids(
 		'clamshell banded-clamshell side-lying-lift straight-leg-lift ankle-band-lift inner-thigh-lift',
 		'hook-squeeze pillow-squeeze quad-set short-arc mid-arc long-arc cuff-long-arc leg-extension',
@@ -151,7 +127,9 @@ export const STEPS_WITH: Readonly<Record<Tag, readonly string[]>> = {
 };
 
 /** In lying on the side: the side of the leg that works, or the other. */
-const LIES_ON_OWN = new Set(ids('inner-thigh-lift side-plank-knees side-plank side-plank-lift roll-outer-thigh'));
+const LIES_ON_OWN = new Set(
+	ids('inner-thigh-lift side-plank-knees side-plank side-plank-lift roll-outer-thigh')
+);
 
 const TAGS_OF = new Map<string, Tag[]>();
 for (const [tag, steps] of Object.entries(STEPS_WITH) as [Tag, readonly string[]][])
@@ -169,5 +147,12 @@ export const ON_A_BED: ReadonlySet<string> = new Set(
 
 export function tagged(step: Step): Step {
 	const tags = TAGS_OF.get(step.id) ?? [];
-	return { ...step, tags, ...(ON_A_BED.has(step.id) ? { onBed: true } : {}), ...(tags.includes('side-lying') ? { liesOn: LIES_ON_OWN.has(step.id) ? ('own' as const) : ('other' as const) } : {}) };
+	return {
+		...step,
+		tags,
+		...(ON_A_BED.has(step.id) ? { onBed: true } : {}),
+		...(tags.includes('side-lying')
+			? { liesOn: LIES_ON_OWN.has(step.id) ? ('own' as const) : ('other' as const) }
+			: {})
+	};
 }

@@ -13,7 +13,17 @@ const needed = (label: string) =>
 	});
 const answer = (label: string) => z.enum(['yes', 'no', 'unknown'], `${label}: answer yes, no or unknown.`);
 
-export const POSITIONS = ['standing', 'stairs', 'squatting', 'sitting', 'rising', 'bending', 'kneeling', 'lying', 'walking'] as const;
+export const POSITIONS = [
+	'standing',
+	'stairs',
+	'squatting',
+	'sitting',
+	'rising',
+	'bending',
+	'kneeling',
+	'lying',
+	'walking'
+] as const;
 
 export const complaintForm = z
 	.object({
@@ -31,8 +41,18 @@ export const complaintForm = z
 	})
 	.superRefine((f, ctx) => {
 		const part = partOf(f.region);
-		if (part === undefined) ctx.addIssue({ code: 'custom', path: ['region'], message: 'Choose a place on the map or from the list.' });
-		else if (!SPOTS[part].includes(f.spot)) ctx.addIssue({ code: 'custom', path: ['spot'], message: `Where in the ${part}: ${SPOTS[part].join(', ')}.` });
+		if (part === undefined)
+			ctx.addIssue({
+				code: 'custom',
+				path: ['region'],
+				message: 'Choose a place on the map or from the list.'
+			});
+		else if (!SPOTS[part].includes(f.spot))
+			ctx.addIssue({
+				code: 'custom',
+				path: ['spot'],
+				message: `Where in the ${part}: ${SPOTS[part].join(', ')}.`
+			});
 	});
 
 export const goalForm = z.object({
@@ -43,7 +63,10 @@ export const goalForm = z.object({
 	score: needed('Able now'),
 	confidence: z.union([z.literal('').transform(() => undefined), needed('Confidence')]),
 	side: z.enum(['', ...SIDES]),
-	tie: z.union([z.literal(''), z.string().regex(/^[a-z][a-z0-9-]{0,59}:[a-z][a-z0-9-]{0,59}$/, 'Choose a point from the list.')]),
+	tie: z.union([
+		z.literal(''),
+		z.string().regex(/^[a-z][a-z0-9-]{0,59}:[a-z][a-z0-9-]{0,59}$/, 'Choose a point from the list.')
+	]),
 	heightCm: typed('Height', 5, 80, 'cm'),
 	sets: typed('Sets', 1, 20).optional(),
 	reps: typed('Repetitions', 1, 100).optional()
@@ -74,14 +97,44 @@ export const arriveForm = z.object({
 type ArriveFields = z.infer<typeof arriveForm>;
 
 /** What the form says, with what was not asked left out; an open question after a fall stays unknown. */
-export function arrivalOf({ hipOrNoWeight, legShorterOrTurned, headOnThinners, drowsyOrVomiting, otherPain, swollenRegion, hot, cannotStand, systolic, diastolic, ...f }: ArriveFields) {
+export function arrivalOf({
+	hipOrNoWeight,
+	legShorterOrTurned,
+	headOnThinners,
+	drowsyOrVomiting,
+	otherPain,
+	swollenRegion,
+	hot,
+	cannotStand,
+	systolic,
+	diastolic,
+	...f
+}: ArriveFields) {
 	const fall = [hipOrNoWeight, legShorterOrTurned, headOnThinners, drowsyOrVomiting, otherPain];
 	const or = (a: (typeof fall)[number]): 'yes' | 'no' | 'unknown' => (a === '' ? 'unknown' : a);
 	const asked = f.fall === 'yes' && fall.some((a) => a !== '');
 	return {
 		...f,
-		...(asked ? { afterFall: { hipOrNoWeight: or(hipOrNoWeight), legShorterOrTurned: or(legShorterOrTurned), headOnThinners: or(headOnThinners), drowsyOrVomiting: or(drowsyOrVomiting), otherPain: or(otherPain) } } : {}),
-		...(f.newSwelling === 'yes' && hot !== '' ? { swollen: { ...(swollenRegion === '' ? {} : { region: swollenRegion }), hot, cannotStand: or(cannotStand) } } : {}),
+		...(asked
+			? {
+					afterFall: {
+						hipOrNoWeight: or(hipOrNoWeight),
+						legShorterOrTurned: or(legShorterOrTurned),
+						headOnThinners: or(headOnThinners),
+						drowsyOrVomiting: or(drowsyOrVomiting),
+						otherPain: or(otherPain)
+					}
+				}
+			: {}),
+		...(f.newSwelling === 'yes' && hot !== ''
+			? {
+					swollen: {
+						...(swollenRegion === '' ? {} : { region: swollenRegion }),
+						hot,
+						cannotStand: or(cannotStand)
+					}
+				}
+			: {}),
 		...(systolic === undefined ? {} : { systolic }),
 		...(diastolic === undefined ? {} : { diastolic })
 	};

@@ -13,7 +13,12 @@ export const text = (max: number) =>
 export const day = z.string().refine(isDay, 'A calendar day, YYYY-MM-DD, that exists.');
 export const score = z.number().min(0, '0 to 10.').max(10, '0 to 10.');
 export const uuid = z.uuid('An id is missing or not a UUID; reload the page.');
-export const region = z.string().regex(/^(knee|hip|ankle|foot|thigh|shin|groin|buttock|shoulder|elbow|wrist|neck|back|other)(-(left|right))?$/, 'A region such as knee-right or back.');
+export const region = z
+	.string()
+	.regex(
+		/^(knee|hip|ankle|foot|thigh|shin|groin|buttock|shoulder|elbow|wrist|neck|back|other)(-(left|right))?$/,
+		'A region such as knee-right or back.'
+	);
 
 /** A number typed into a form: empty is absent; text is refused with the bounds. */
 export function typed(label: string, low: number, high: number, unit = '') {
@@ -25,7 +30,10 @@ export function typed(label: string, low: number, high: number, unit = '') {
 			if (s === '') return undefined;
 			const n = Number(s.replace(',', '.'));
 			if (!Number.isFinite(n) || !/^-?\d+([.,]\d+)?$/.test(s)) {
-				ctx.addIssue({ code: 'custom', message: `${label}: “${s.slice(0, 20)}” is not a number; give ${bounds}.` });
+				ctx.addIssue({
+					code: 'custom',
+					message: `${label}: “${s.slice(0, 20)}” is not a number; give ${bounds}.`
+				});
 				return z.NEVER;
 			}
 			if (n < low || n > high) {
@@ -38,14 +46,20 @@ export function typed(label: string, low: number, high: number, unit = '') {
 
 /** Drops absent keys, so that optional and undefined mean the same to the core. */
 export function present<T extends object>(o: T): { [K in keyof T]: Exclude<T[K], undefined> } {
-	return Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined)) as { [K in keyof T]: Exclude<T[K], undefined> };
+	return Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined)) as {
+		[K in keyof T]: Exclude<T[K], undefined>;
+	};
 }
 
 type Issue = z.core.$ZodIssue;
 
 /** The issues of the shape that was meant: of several that did not fit, the one with the fewest. */
 const meant = (issues: readonly Issue[]): readonly Issue[] =>
-	issues.flatMap((i) => (i.code === 'invalid_union' && i.errors.length > 0 ? meant([...i.errors].sort((a, b) => a.length - b.length)[0] ?? []) : [i]));
+	issues.flatMap((i) =>
+		i.code === 'invalid_union' && i.errors.length > 0
+			? meant([...i.errors].sort((a, b) => a.length - b.length)[0] ?? [])
+			: [i]
+	);
 
 /** First refusal as a field and a sentence; unknown keys are named. */
 export function firstIssue(error: z.ZodError): { code: string; path: string; message: string } {
@@ -54,7 +68,11 @@ export function firstIssue(error: z.ZodError): { code: string; path: string; mes
 	if (issue === undefined) return { code: 'invalid', path: '', message: 'Invalid input.' };
 	if (issue.code === 'unrecognized_keys') {
 		const at = issue.path.join('.');
-		return { code: 'unknown-key', path: [...issue.path, issue.keys[0]].join('.'), message: `Unknown key ${issue.keys.map((k) => `"${k}"`).join(', ')}${at ? ` in ${at}` : ''}.` };
+		return {
+			code: 'unknown-key',
+			path: [...issue.path, issue.keys[0]].join('.'),
+			message: `Unknown key ${issue.keys.map((k) => `"${k}"`).join(', ')}${at ? ` in ${at}` : ''}.`
+		};
 	}
 	return { code: issue.code, path: issue.path.join('.'), message: issue.message };
 }

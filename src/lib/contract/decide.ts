@@ -27,7 +27,9 @@ export const setup = z.strictObject({
 	sledCm: z.number().min(0).max(120).exactOptional(),
 	feetCm: z.number().min(0).max(200).exactOptional(),
 	heelWedgeCm: z.number().min(0).max(12).exactOptional(),
-	build: z.strictObject({ seat: z.number(), pads: z.array(z.number()), reaches: z.number(), short: z.number() }).exactOptional()
+	build: z
+		.strictObject({ seat: z.number(), pads: z.array(z.number()), reaches: z.number(), short: z.number() })
+		.exactOptional()
 });
 
 export const doseSchema = z.strictObject({
@@ -44,8 +46,26 @@ const sessionSchema = z.strictObject({
 	date: day,
 	observed: z.boolean(),
 	prescribed: z.strictObject({ sets, reps, loadKg: kg.exactOptional() }),
-	sets: z.array(z.strictObject({ reps, effort: score.exactOptional(), cleanReps: reps.exactOptional(), otherClean: reps.exactOptional() })).max(50),
-	pains: z.array(z.strictObject({ region, before: score.exactOptional(), peak: score.exactOptional(), after: score.exactOptional() })).max(20),
+	sets: z
+		.array(
+			z.strictObject({
+				reps,
+				effort: score.exactOptional(),
+				cleanReps: reps.exactOptional(),
+				otherClean: reps.exactOptional()
+			})
+		)
+		.max(50),
+	pains: z
+		.array(
+			z.strictObject({
+				region,
+				before: score.exactOptional(),
+				peak: score.exactOptional(),
+				after: score.exactOptional()
+			})
+		)
+		.max(20),
 	painAt: z.enum(PAIN_AT).exactOptional(),
 	painOnlyLoaded: z.boolean().exactOptional(),
 	symptoms: z.array(z.enum(SYMPTOMS)).max(20).exactOptional(),
@@ -56,7 +76,9 @@ const sessionSchema = z.strictObject({
 	soreness: score.exactOptional(),
 	sorenessOver72h: z.boolean().exactOptional(),
 	confidence: score.exactOptional(),
-	felt: z.strictObject({ muscle: z.boolean().exactOptional(), joint: text(40).exactOptional() }).exactOptional(),
+	felt: z
+		.strictObject({ muscle: z.boolean().exactOptional(), joint: text(40).exactOptional() })
+		.exactOptional(),
 	asUsual: z.array(z.enum(SYMPTOMS)).max(20).exactOptional(),
 	againstAdvice: z.boolean().exactOptional(),
 	lighter: z.boolean().exactOptional(),
@@ -97,21 +119,31 @@ const nextStep = z.strictObject({
 /** Does what stands still hold, as `standing` answers it. */
 const standingSchema = z.strictObject({
 	verdict: z.enum(STANDING_VERDICTS),
-	breaks: z.array(
-		z.strictObject({
-			by: z.enum(BREAK_BY),
-			axis: axis.exactOptional(),
-			side: side.exactOptional(),
-			demandDeg: z.number().exactOptional(),
-			limitDeg: z.number().exactOptional(),
-			tag: z.enum([...TAGS, 'over-load']).exactOptional(),
-			flag: id.exactOptional(),
-			clearance: z.enum(CLEARANCES).exactOptional(),
-			position: z.enum(POSITIONS).exactOptional(),
-			equipment: text(80).exactOptional()
+	breaks: z
+		.array(
+			z.strictObject({
+				by: z.enum(BREAK_BY),
+				axis: axis.exactOptional(),
+				side: side.exactOptional(),
+				demandDeg: z.number().exactOptional(),
+				limitDeg: z.number().exactOptional(),
+				tag: z.enum([...TAGS, 'over-load']).exactOptional(),
+				flag: id.exactOptional(),
+				clearance: z.enum(CLEARANCES).exactOptional(),
+				position: z.enum(POSITIONS).exactOptional(),
+				equipment: text(80).exactOptional()
+			})
+		)
+		.max(40),
+	mend: z
+		.strictObject({
+			kind: z.enum(['set-up', 'notch', 'substitute']),
+			family: id,
+			step: id,
+			setup,
+			loadKg: kg.exactOptional()
 		})
-	).max(40),
-	mend: z.strictObject({ kind: z.enum(['set-up', 'notch', 'substitute']), family: id, step: id, setup, loadKg: kg.exactOptional() }).nullable(),
+		.nullable(),
 	retry: z.boolean().exactOptional()
 });
 
@@ -119,12 +151,35 @@ export const decideInput = z.strictObject({
 	policy: policySchema,
 	client: z.strictObject({
 		screening: z.strictObject({ date: day, complete: z.boolean() }).exactOptional(),
-		flags: z.array(z.strictObject({ id, severity: z.enum(['red', 'review', 'caution']), urgency: z.enum(URGENCIES).exactOptional(), region: region.exactOptional(), open: z.boolean(), closedOn: day.exactOptional() })),
+		flags: z.array(
+			z.strictObject({
+				id,
+				severity: z.enum(['red', 'review', 'caution']),
+				urgency: z.enum(URGENCIES).exactOptional(),
+				region: region.exactOptional(),
+				open: z.boolean(),
+				closedOn: day.exactOptional()
+			})
+		),
 		surgery: z.array(z.strictObject({ region, date: day, limitsEntered: z.boolean() })),
-		usual: z.record(region, z.strictObject({ intake: score.exactOptional(), longStanding: z.boolean().exactOptional() })),
+		usual: z.record(
+			region,
+			z.strictObject({ intake: score.exactOptional(), longStanding: z.boolean().exactOptional() })
+		),
 		clearedOn: day.exactOptional(),
 		operationUnrecorded: z.boolean().exactOptional(),
-		arrivals: z.array(z.strictObject({ date: day, clean: z.boolean(), unwell: z.boolean(), fell: z.boolean(), closed: z.array(region).max(20) })).max(2000).exactOptional()
+		arrivals: z
+			.array(
+				z.strictObject({
+					date: day,
+					clean: z.boolean(),
+					unwell: z.boolean(),
+					fell: z.boolean(),
+					closed: z.array(region).max(20)
+				})
+			)
+			.max(2000)
+			.exactOptional()
 	}),
 	exercise: z.strictObject({
 		id,
@@ -138,7 +193,16 @@ export const decideInput = z.strictObject({
 		goalKept: z.boolean().exactOptional(),
 		rackKg: z.array(kg).max(100).exactOptional(),
 		frontOfKneeSore: z.boolean().exactOptional(),
-		gentler: z.array(z.strictObject({ dial: dials, to: z.union([z.string(), z.number()]), step: id.exactOptional(), setup: setup.exactOptional() })).exactOptional(),
+		gentler: z
+			.array(
+				z.strictObject({
+					dial: dials,
+					to: z.union([z.string(), z.number()]),
+					step: id.exactOptional(),
+					setup: setup.exactOptional()
+				})
+			)
+			.exactOptional(),
 		standing: standingSchema.exactOptional(),
 		faults: z.record(text(40), z.strictObject({ cause: z.enum(CAUSES), dial: text(20) })).exactOptional(),
 		capped: z.boolean().exactOptional(),
@@ -154,7 +218,15 @@ export const decideInput = z.strictObject({
 	sessions: z.array(sessionSchema).max(2000),
 	mornings: z.array(morningSchema).max(10_000),
 	events: z.array(z.strictObject({ date: day, kind: z.enum(EVENTS) })).exactOptional(),
-	others: z.array(z.strictObject({ id: id.exactOptional(), changedOn: day, peakMinusBefore: z.number().min(-10).max(10), demand: z.number(), symptomStop: z.boolean().exactOptional() })),
+	others: z.array(
+		z.strictObject({
+			id: id.exactOptional(),
+			changedOn: day,
+			peakMinusBefore: z.number().min(-10).max(10),
+			demand: z.number(),
+			symptomStop: z.boolean().exactOptional()
+		})
+	),
 	nextSteps: z.array(nextStep).exactOptional(),
 	demand: z.number().exactOptional(),
 	advancesUsed: z.number().int().min(0),

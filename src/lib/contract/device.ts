@@ -10,15 +10,32 @@ export const QUANTITIES = ['angle', 'force', 'press'] as const;
 export type Quantity = (typeof QUANTITIES)[number];
 export const UNIT: Readonly<Record<Quantity, string>> = { angle: 'deg', force: 'N', press: '' };
 
-const hello = z.strictObject({ hello: z.strictObject({ protocol: z.literal(PROTOCOL), device: z.string().max(60), quantity: z.enum(QUANTITIES), unit: z.string().max(8), hz: z.number().min(1).max(1000) }) });
-const sample = z.strictObject({ n: z.number().int().min(0), t: z.number().min(0), v: z.number().min(-10_000).max(10_000) });
+const hello = z.strictObject({
+	hello: z.strictObject({
+		protocol: z.literal(PROTOCOL),
+		device: z.string().max(60),
+		quantity: z.enum(QUANTITIES),
+		unit: z.string().max(8),
+		hz: z.number().min(1).max(1000)
+	})
+});
+const sample = z.strictObject({
+	n: z.number().int().min(0),
+	t: z.number().min(0),
+	v: z.number().min(-10_000).max(10_000)
+});
 const mark = z.strictObject({ mark: z.enum(['pain', 'press']), t: z.number().min(0) });
 const end = z.strictObject({ end: z.strictObject({ samples: z.number().int().min(0) }) });
 export const deviceLine = z.union([hello, sample, mark, end]);
 export type DeviceLine = z.infer<typeof deviceLine>;
 
 /** Gathers lines into a stream. `take` answers what was wrong with a line, or nothing. */
-export function gather(): { readonly take: (line: string) => string | undefined; readonly stream: () => Stream; readonly quantity: () => Quantity | undefined; readonly last: () => number | undefined } {
+export function gather(): {
+	readonly take: (line: string) => string | undefined;
+	readonly stream: () => Stream;
+	readonly quantity: () => Quantity | undefined;
+	readonly last: () => number | undefined;
+} {
 	let head: z.infer<typeof hello>['hello'] | undefined;
 	const samples: Sample[] = [];
 	const marks: Mark[] = [];

@@ -14,16 +14,35 @@ function tolerated(axis: Axis) {
 	const [low, high] = POSSIBLE_RANGE[axis];
 	const deg = z.number().min(low).max(high);
 	return z
-		.strictObject({ painFree: deg, tolerable: deg, end: deg, date: day, loaded: z.boolean(), endHurts: z.boolean().exactOptional(), realChangeDeg: z.number().min(0).max(60).exactOptional(), from: z.enum(['measured', 'observed', 'painful-set']).exactOptional() })
+		.strictObject({
+			painFree: deg,
+			tolerable: deg,
+			end: deg,
+			date: day,
+			loaded: z.boolean(),
+			endHurts: z.boolean().exactOptional(),
+			realChangeDeg: z.number().min(0).max(60).exactOptional(),
+			from: z.enum(['measured', 'observed', 'painful-set']).exactOptional()
+		})
 		.refine((t) => t.painFree <= t.tolerable && t.tolerable <= t.end, 'Ordered painFree ≤ tolerable ≤ end.');
 }
 
-const sides = (axis: Axis) => z.strictObject({ left: tolerated(axis).exactOptional(), right: tolerated(axis).exactOptional() });
+const sides = (axis: Axis) =>
+	z.strictObject({ left: tolerated(axis).exactOptional(), right: tolerated(axis).exactOptional() });
 
 const windowSchema = z
-	.strictObject({ axis: z.enum(AXES), side: z.enum(SIDES), minDeg: z.number().min(-60).max(180).exactOptional(), maxDeg: z.number().min(-60).max(180).exactOptional(), when: z.enum(PROTOCOL_WHEN).exactOptional() })
+	.strictObject({
+		axis: z.enum(AXES),
+		side: z.enum(SIDES),
+		minDeg: z.number().min(-60).max(180).exactOptional(),
+		maxDeg: z.number().min(-60).max(180).exactOptional(),
+		when: z.enum(PROTOCOL_WHEN).exactOptional()
+	})
 	.refine((w) => w.minDeg !== undefined || w.maxDeg !== undefined, 'A window needs minDeg or maxDeg.')
-	.refine((w) => w.minDeg === undefined || w.maxDeg === undefined || w.minDeg <= w.maxDeg, 'minDeg is above maxDeg.');
+	.refine(
+		(w) => w.minDeg === undefined || w.maxDeg === undefined || w.minDeg <= w.maxDeg,
+		'minDeg is above maxDeg.'
+	);
 const CAUTIONS = SCREENING.map((c) => c.id);
 
 export const fitInput = z.strictObject({
@@ -52,10 +71,33 @@ export const fitInput = z.strictObject({
 		bigToeExtension: sides('bigToeExtension').exactOptional(),
 		positions: z.partialRecord(z.enum(POSITIONS), z.enum(['yes', 'no', 'unknown'])).exactOptional()
 	}),
-	protocolLimits: z.array(z.strictObject({ axis: z.enum(AXES), side: z.enum(SIDES), maxDeg: z.number().min(0).max(180), source: text(200).exactOptional(), reviewOn: day.exactOptional() })).exactOptional(),
+	protocolLimits: z
+		.array(
+			z.strictObject({
+				axis: z.enum(AXES),
+				side: z.enum(SIDES),
+				maxDeg: z.number().min(0).max(180),
+				source: text(200).exactOptional(),
+				reviewOn: day.exactOptional()
+			})
+		)
+		.exactOptional(),
 	furniture: furnitureSchema.exactOptional(),
 	observed: z
-		.array(z.strictObject({ step: text(80), setup: z.strictObject({ seatCm: z.number().exactOptional(), thighDeg: z.number().exactOptional(), stepCm: z.number().exactOptional(), handleCm: z.number().exactOptional(), sledCm: z.number().exactOptional(), feetCm: z.number().exactOptional() }), date: day }))
+		.array(
+			z.strictObject({
+				step: text(80),
+				setup: z.strictObject({
+					seatCm: z.number().exactOptional(),
+					thighDeg: z.number().exactOptional(),
+					stepCm: z.number().exactOptional(),
+					handleCm: z.number().exactOptional(),
+					sledCm: z.number().exactOptional(),
+					feetCm: z.number().exactOptional()
+				}),
+				date: day
+			})
+		)
 		.exactOptional()
 });
 
@@ -64,11 +106,20 @@ const prescribedSchema = z.strictObject({
 	family: text(40).exactOptional(),
 	step: text(80),
 	setup: setup.exactOptional(),
-	dose: z.strictObject({ sets: z.number().int().min(1).max(50), reps: z.number().int().min(1).max(600), loadKg: z.number().min(0).max(400) }).exactOptional(),
+	dose: z
+		.strictObject({
+			sets: z.number().int().min(1).max(50),
+			reps: z.number().int().min(1).max(600),
+			loadKg: z.number().min(0).max(400)
+		})
+		.exactOptional(),
 	/** Day it was given; a measurement of that day or later can break it. */
 	since: day.exactOptional(),
 	passedOver: z.array(text(80)).max(40).exactOptional()
 });
 
 /** What `standing` takes: fit's input, and what is prescribed. */
-export const standingInput = z.strictObject({ ...fitInput.omit({ family: true }).shape, prescriptions: z.array(prescribedSchema).min(1).max(100) });
+export const standingInput = z.strictObject({
+	...fitInput.omit({ family: true }).shape,
+	prescriptions: z.array(prescribedSchema).min(1).max(100)
+});

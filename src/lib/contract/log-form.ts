@@ -4,7 +4,8 @@ import type { PrescribedDose } from '#lib/core/dose/dose.ts';
 import { INCOMPLETE, PAIN_AT, SYMPTOMS, type Session } from '#lib/core/session/record.ts';
 import { day, present, region, typed, uuid } from './basics.ts';
 
-const choice = <T extends readonly [string, ...string[]]>(values: T, label: string) => z.union([z.literal(''), z.enum(values)], `${label}: choose one of ${values.join(', ')}.`).optional();
+const choice = <T extends readonly [string, ...string[]]>(values: T, label: string) =>
+	z.union([z.literal(''), z.enum(values)], `${label}: choose one of ${values.join(', ')}.`).optional();
 const scored = (label: string) => typed(label, 0, 10).optional();
 const needed = (label: string) =>
 	z
@@ -52,7 +53,9 @@ export interface LogInput {
 	readonly session: Session;
 }
 
-export type LogParsed = { readonly ok: true; readonly value: LogInput } | { readonly ok: false; readonly field: string; readonly message: string };
+export type LogParsed =
+	| { readonly ok: true; readonly value: LogInput }
+	| { readonly ok: false; readonly field: string; readonly message: string };
 
 const bad = (field: string, message: string): LogParsed => ({ ok: false, field, message });
 
@@ -60,29 +63,67 @@ const bad = (field: string, message: string): LogParsed => ({ ok: false, field, 
 const mostOf = (unit: PrescribedDose['unit'] | undefined): number => (unit === 'sec' ? 600 : 100);
 
 /** Parses a log form against what was prescribed. */
-export function parseLog(form: FormData, prescribed: { sets: number; reps: number; loadKg: number; unit?: PrescribedDose['unit'] }): LogParsed {
-	const parsed = base.safeParse(Object.fromEntries([...form].filter(([k]) => k !== 'symptoms' && k !== 'asUsual')));
-	if (!parsed.success) return bad(String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? 'Check the form.');
+export function parseLog(
+	form: FormData,
+	prescribed: { sets: number; reps: number; loadKg: number; unit?: PrescribedDose['unit'] }
+): LogParsed {
+	const parsed = base.safeParse(
+		Object.fromEntries([...form].filter(([k]) => k !== 'symptoms' && k !== 'asUsual'))
+	);
+	if (!parsed.success)
+		return bad(
+			String(parsed.error.issues[0]?.path[0] ?? ''),
+			parsed.error.issues[0]?.message ?? 'Check the form.'
+		);
 	const v = parsed.data;
 	const sets: { reps: number; effort?: number; cleanReps?: number; otherClean?: number }[] = [];
 	const most = mostOf(prescribed.unit);
 	for (let i = 0; i < prescribed.sets; i++) {
-		const reps = typed(`Set ${i + 1} ${prescribed.unit ?? 'reps'}`, 0, most).safeParse(String(form.get(`set.${i}.reps`) ?? ''));
+		const reps = typed(`Set ${i + 1} ${prescribed.unit ?? 'reps'}`, 0, most).safeParse(
+			String(form.get(`set.${i}.reps`) ?? '')
+		);
 		const effort = typed(`Set ${i + 1} effort`, 0, 10).safeParse(String(form.get(`set.${i}.effort`) ?? ''));
 		const clean = typed(`Set ${i + 1} clean`, 0, most).safeParse(String(form.get(`set.${i}.clean`) ?? ''));
-		const other = typed(`Set ${i + 1} other leg`, 0, most).safeParse(String(form.get(`set.${i}.other`) ?? ''));
-		for (const [p, f] of [[reps, 'reps'], [effort, 'effort'], [clean, 'clean'], [other, 'other']] as const) if (!p.success) return bad(`set.${i}.${f}`, p.error.issues[0]?.message ?? '');
+		const other = typed(`Set ${i + 1} other leg`, 0, most).safeParse(
+			String(form.get(`set.${i}.other`) ?? '')
+		);
+		for (const [p, f] of [
+			[reps, 'reps'],
+			[effort, 'effort'],
+			[clean, 'clean'],
+			[other, 'other']
+		] as const)
+			if (!p.success) return bad(`set.${i}.${f}`, p.error.issues[0]?.message ?? '');
 		const done = reps.data ?? prescribed.reps;
-		if (!Number.isInteger(done)) return bad(`set.${i}.reps`, `Set ${i + 1}: whole ${prescribed.unit === 'sec' ? 'seconds' : 'repetitions'} only.`);
+		if (!Number.isInteger(done))
+			return bad(
+				`set.${i}.reps`,
+				`Set ${i + 1}: whole ${prescribed.unit === 'sec' ? 'seconds' : 'repetitions'} only.`
+			);
 		const cleanReps = clean.data ?? (v.observed && v.cleanThroughout ? done : undefined);
-		if (cleanReps !== undefined && cleanReps > done) return bad(`set.${i}.clean`, `Set ${i + 1}: ${cleanReps} clean of ${done} done is not possible.`);
-		if (other.data !== undefined && !v.observed) return bad(`set.${i}.other`, 'What the other leg did clean counts only when it was seen; tick “seen by me”.');
-		sets.push(present({ reps: done, effort: effort.data ?? v.effort, cleanReps, otherClean: other.data ?? (v.observed && v.otherSame ? cleanReps : undefined) }));
+		if (cleanReps !== undefined && cleanReps > done)
+			return bad(`set.${i}.clean`, `Set ${i + 1}: ${cleanReps} clean of ${done} done is not possible.`);
+		if (other.data !== undefined && !v.observed)
+			return bad(
+				`set.${i}.other`,
+				'What the other leg did clean counts only when it was seen; tick “seen by me”.'
+			);
+		sets.push(
+			present({
+				reps: done,
+				effort: effort.data ?? v.effort,
+				cleanReps,
+				otherClean: other.data ?? (v.observed && v.otherSame ? cleanReps : undefined)
+			})
+		);
 	}
 	const symptoms = form.getAll('symptoms').map(String);
 	const unknown = symptoms.find((s) => !(SYMPTOMS as readonly string[]).includes(s));
 	if (unknown !== undefined) return bad('symptoms', `${unknown} is not a symptom on the list.`);
-	const asUsual = form.getAll('asUsual').map(String).filter((s) => symptoms.includes(s)) as NonNullable<Session['asUsual']>;
+	const asUsual = form
+		.getAll('asUsual')
+		.map(String)
+		.filter((s) => symptoms.includes(s)) as NonNullable<Session['asUsual']>;
 	const faults: Record<string, number> = {};
 	for (const [k, x] of form) {
 		if (!k.startsWith('fault.') || x === '') continue;
@@ -90,9 +131,17 @@ export function parseLog(form: FormData, prescribed: { sets: number; reps: numbe
 		if (!(share >= 0 && share <= 1)) return bad(k, 'A fault is seen in none, some, half or all of the sets.');
 		if (share > 0) faults[k.slice(6)] = share;
 	}
-	if (v.peak < v.before && v.peak < v.after) return bad('peak', `Worst pain (${v.peak}) is below both before (${v.before}) and after (${v.after}); the worst is at least one of them.`);
-	const pains = [{ region: v.region, before: v.before, peak: v.peak, after: v.after }, ...(v.elseRegion ? [{ region: v.elseRegion, peak: v.elsePeak ?? 0, after: v.elsePeak ?? 0 }] : [])];
-	if (v.elseRegion && v.elsePeak === undefined) return bad('elsePeak', 'Say how much it hurt there, 0 to 10.');
+	if (v.peak < v.before && v.peak < v.after)
+		return bad(
+			'peak',
+			`Worst pain (${v.peak}) is below both before (${v.before}) and after (${v.after}); the worst is at least one of them.`
+		);
+	const pains = [
+		{ region: v.region, before: v.before, peak: v.peak, after: v.after },
+		...(v.elseRegion ? [{ region: v.elseRegion, peak: v.elsePeak ?? 0, after: v.elsePeak ?? 0 }] : [])
+	];
+	if (v.elseRegion && v.elsePeak === undefined)
+		return bad('elsePeak', 'Say how much it hurt there, 0 to 10.');
 	const session = present({
 		date: v.day,
 		observed: v.observed === 'on',
@@ -108,9 +157,24 @@ export function parseLog(form: FormData, prescribed: { sets: number; reps: numbe
 		incompleteBecause: v.incompleteBecause || undefined,
 		soreness: v.soreness,
 		confidence: v.confidence,
-		felt: v.feltMuscle || v.feltJoint ? present({ muscle: v.feltMuscle ? v.feltMuscle === 'yes' : undefined, joint: v.feltJoint || undefined }) : undefined,
+		felt:
+			v.feltMuscle || v.feltJoint
+				? present({
+						muscle: v.feltMuscle ? v.feltMuscle === 'yes' : undefined,
+						joint: v.feltJoint || undefined
+					})
+				: undefined,
 		asUsual: asUsual.length === 0 ? undefined : asUsual,
 		sorenessOver72h: v.sorenessOver72h ? v.sorenessOver72h === 'yes' : undefined
 	}) as Session;
-	return { ok: true, value: { id: v.id, visitId: v.visitId, exerciseId: v.exerciseId, prescriptionId: v.prescriptionId, session } };
+	return {
+		ok: true,
+		value: {
+			id: v.id,
+			visitId: v.visitId,
+			exerciseId: v.exerciseId,
+			prescriptionId: v.prescriptionId,
+			session
+		}
+	};
 }

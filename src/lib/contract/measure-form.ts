@@ -41,7 +41,12 @@ export interface Sheet {
 	readonly day: string;
 	readonly ranges: readonly SheetRange[];
 	readonly tests: readonly SheetTest[];
-	readonly totals: readonly { readonly id: string; readonly instrument: string; readonly version: string; readonly total: number }[];
+	readonly totals: readonly {
+		readonly id: string;
+		readonly instrument: string;
+		readonly version: string;
+		readonly total: number;
+	}[];
 	readonly confirmed: readonly RangeId[];
 }
 
@@ -53,19 +58,35 @@ export function degreesTyped(kind: RangeKind, text_: string, body: Body): Result
 	const label = kind.name;
 	const entered = text_.trim();
 	if (kind.signed === true && /^\d/.test(entered) && Number(entered.replace(',', '.')) !== 0)
-		return refuse(`${label}: −${entered} (lacks ${entered}°) or +${entered} (beyond straight)? Give the sign.`);
-	const parsed = (kind.readCm === true ? typed(label, -8, 25, 'cm') : typed(label, Math.min(0, kind.possible[0]), 180, 'degrees')).safeParse(entered.replace(/^\+/, '').replace('−', '-'));
+		return refuse(
+			`${label}: −${entered} (lacks ${entered}°) or +${entered} (beyond straight)? Give the sign.`
+		);
+	const parsed = (
+		kind.readCm === true
+			? typed(label, -8, 25, 'cm')
+			: typed(label, Math.min(0, kind.possible[0]), 180, 'degrees')
+	).safeParse(entered.replace(/^\+/, '').replace('−', '-'));
 	if (!parsed.success) return refuse(hinted(parsed.error.issues[0]?.message ?? label, kind, entered));
 	if (parsed.data === undefined || kind.readCm !== true) return ok(parsed.data);
 	const degrees = dorsiflexionFromWall(body, parsed.data);
-	return Number.isNaN(degrees) ? refuse(`${label}: ${parsed.data} cm is further than this shank reaches.`) : ok(Math.round(10 * degrees) / 10);
+	return Number.isNaN(degrees)
+		? refuse(`${label}: ${parsed.data} cm is further than this shank reaches.`)
+		: ok(Math.round(10 * degrees) / 10);
 }
 
 /** 115 for a toe to the wall is millimetres, most likely. */
-const hinted = (message: string, kind: RangeKind, entered: string): string => (kind.readCm === true && Number(entered) > 25 && Number(entered) <= 250 ? `${message} ${entered} mm would be ${Number(entered) / 10} cm.` : message);
+const hinted = (message: string, kind: RangeKind, entered: string): string =>
+	kind.readCm === true && Number(entered) > 25 && Number(entered) <= 250
+		? `${message} ${entered} mm would be ${Number(entered) / 10} cm.`
+		: message;
 
 /** Parses a sheet; the first thing that is wrong is refused with its field. */
-export function parseSheet(form: Form, body: Body, kinds: Readonly<Record<RangeId, RangeKind>>, tests: readonly TestSpec[]): Result<Sheet, Refusal> {
+export function parseSheet(
+	form: Form,
+	body: Body,
+	kinds: Readonly<Record<RangeId, RangeKind>>,
+	tests: readonly TestSpec[]
+): Result<Sheet, Refusal> {
 	const when = day.safeParse(form.get('day') ?? '');
 	if (!when.success) return no('day', 'Give a calendar day, YYYY-MM-DD.');
 	const ranges: SheetRange[] = [];
@@ -84,10 +105,21 @@ export function parseSheet(form: Form, body: Body, kinds: Readonly<Record<RangeI
 		}
 	const total = parseTotal(form);
 	if (!total.ok) return total;
-	return ok({ day: when.data, ranges, tests: taken, totals: total.value, confirmed: RANGE_IDS.filter((id) => form.get(`confirm.${id}`) === 'on') });
+	return ok({
+		day: when.data,
+		ranges,
+		tests: taken,
+		totals: total.value,
+		confirmed: RANGE_IDS.filter((id) => form.get(`confirm.${id}`) === 'on')
+	});
 }
 
-function parseRange(form: Form, kind: RangeKind, side: Side, body: Body): Result<SheetRange | undefined, Refusal> {
+function parseRange(
+	form: Form,
+	kind: RangeKind,
+	side: Side,
+	body: Body
+): Result<SheetRange | undefined, Refusal> {
 	const range: { onset?: number; tolerable?: number; end?: number; pain?: number } = {};
 	const at = (f: SheetField): string => `${kind.id}.${side}.${f}`;
 	for (const field of RANGE_FIELDS) {
@@ -98,17 +130,41 @@ function parseRange(form: Form, kind: RangeKind, side: Side, body: Body): Result
 	const pain = typed(`${kind.name} ${side} pain`, 0, 10).safeParse(form.get(at('pain')) ?? '');
 	if (!pain.success) return no(at('pain'), pain.error.issues[0]?.message ?? '');
 	if (pain.data !== undefined) range.pain = pain.data;
-	if (RANGE_FIELDS.every((f) => range[f] === undefined)) return range.pain === undefined ? ok(undefined) : no(at('end'), `${kind.name} ${side}: pain ${range.pain} without a range; give at least one of onset, tolerable, end.`);
+	if (RANGE_FIELDS.every((f) => range[f] === undefined))
+		return range.pain === undefined
+			? ok(undefined)
+			: no(
+					at('end'),
+					`${kind.name} ${side}: pain ${range.pain} without a range; give at least one of onset, tolerable, end.`
+				);
 	const id = uuid.safeParse(form.get(`${kind.id}.${side}.id`));
 	if (!id.success) return no('day', 'The form has lost its ids; reload the page.');
-	const raw = kind.readCm === true ? Number((form.get(at('end')) || form.get(at('tolerable')) || form.get(at('onset')) || '').replace(',', '.')) : undefined;
-	const method = METHOD_IDS.find((m) => m === form.get(`${kind.id}.method`) && kind.methods.includes(m)) ?? kind.methods[0] ?? 'goniometer';
-	return ok({ id: id.data, axis: kind.id, side, range, method, ...(raw === undefined ? {} : { rawCm: raw }), loaded: kind.readCm === true });
+	const raw =
+		kind.readCm === true
+			? Number(
+					(form.get(at('end')) || form.get(at('tolerable')) || form.get(at('onset')) || '').replace(',', '.')
+				)
+			: undefined;
+	const method =
+		METHOD_IDS.find((m) => m === form.get(`${kind.id}.method`) && kind.methods.includes(m)) ??
+		kind.methods[0] ??
+		'goniometer';
+	return ok({
+		id: id.data,
+		axis: kind.id,
+		side,
+		range,
+		method,
+		...(raw === undefined ? {} : { rawCm: raw }),
+		loaded: kind.readCm === true
+	});
 }
 
 function parseTest(form: Form, spec: TestSpec, side: Side | null): Result<SheetTest | undefined, Refusal> {
 	const prefix = side === null ? `test.${spec.id}` : `test.${spec.id}.${side}`;
-	const value = typed(spec.title, spec.possible[0], spec.possible[1], spec.unit).safeParse(form.get(`${prefix}.value`) ?? '');
+	const value = typed(spec.title, spec.possible[0], spec.possible[1], spec.unit).safeParse(
+		form.get(`${prefix}.value`) ?? ''
+	);
 	if (!value.success) return no(`${prefix}.value`, value.error.issues[0]?.message ?? '');
 	const extras: Record<string, number> = {};
 	for (const e of spec.extras) {
@@ -117,16 +173,29 @@ function parseTest(form: Form, spec: TestSpec, side: Side | null): Result<SheetT
 			if (form.get(at) === 'on') extras[e.id] = 1;
 			continue;
 		}
-		const x = typed(`${spec.title}, ${e.label}`, e.possible[0], e.possible[1], e.unit).safeParse(form.get(at) ?? '');
+		const x = typed(`${spec.title}, ${e.label}`, e.possible[0], e.possible[1], e.unit).safeParse(
+			form.get(at) ?? ''
+		);
 		if (!x.success) return no(at, x.error.issues[0]?.message ?? '');
 		if (x.data !== undefined) extras[e.id] = x.data;
 	}
 	if (value.data === undefined) {
 		const given = spec.extras.find((e) => e.tick !== true && extras[e.id] !== undefined);
-		return given === undefined ? ok(undefined) : no(`${prefix}.value`, `${spec.title}: ${given.label} is there, the result is not.`);
+		return given === undefined
+			? ok(undefined)
+			: no(`${prefix}.value`, `${spec.title}: ${given.label} is there, the result is not.`);
 	}
 	const id = uuid.safeParse(form.get(`${prefix}.id`));
-	return id.success ? ok({ id: id.data, test: spec.id, side, value: value.data, extras, method: form.get(`${prefix}.method`) === 'device' ? 'device' : 'by hand' }) : no('day', 'The form has lost its ids; reload the page.');
+	return id.success
+		? ok({
+				id: id.data,
+				test: spec.id,
+				side,
+				value: value.data,
+				extras,
+				method: form.get(`${prefix}.method`) === 'device' ? 'device' : 'by hand'
+			})
+		: no('day', 'The form has lost its ids; reload the page.');
 }
 
 function parseTotal(form: Form): Result<Sheet['totals'], Refusal> {
@@ -137,9 +206,12 @@ function parseTotal(form: Form): Result<Sheet['totals'], Refusal> {
 	if (instrument === '') return no('total.instrument', 'Which questionnaire is this the total of?');
 	if (value.data === undefined) return no('total.value', 'Give the total; items are not kept here.');
 	const version = text(60).safeParse(form.get('total.version') ?? '');
-	if (!version.success || version.data === '') return no('total.version', 'Name the version: language, year, subscale.');
+	if (!version.success || version.data === '')
+		return no('total.version', 'Name the version: language, year, subscale.');
 	const id = uuid.safeParse(form.get('total.id'));
-	return id.success ? ok([{ id: id.data, instrument, version: version.data, total: value.data }]) : no('day', 'The form has lost its ids; reload the page.');
+	return id.success
+		? ok([{ id: id.data, instrument, version: version.data, total: value.data }])
+		: no('day', 'The form has lost its ids; reload the page.');
 }
 
 /** Height, mass and the segments that may be measured. */

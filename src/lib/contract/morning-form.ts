@@ -7,14 +7,29 @@ export interface MorningInput {
 	readonly id: string;
 	readonly day: string;
 	readonly fever: boolean;
-	readonly regions: readonly { readonly id: string; readonly region: string; readonly pain: number; readonly swelling: Swelling; readonly stiffnessMin?: number; readonly provocation?: number; readonly calf?: boolean; readonly cannotStand?: boolean }[];
+	readonly regions: readonly {
+		readonly id: string;
+		readonly region: string;
+		readonly pain: number;
+		readonly swelling: Swelling;
+		readonly stiffnessMin?: number;
+		readonly provocation?: number;
+		readonly calf?: boolean;
+		readonly cannotStand?: boolean;
+	}[];
 	readonly events: readonly { readonly id: string; readonly kind: DayEvent }[];
 }
 
-export type MorningParsed = { readonly ok: true; readonly value: MorningInput } | { readonly ok: false; readonly field: string; readonly message: string };
+export type MorningParsed =
+	| { readonly ok: true; readonly value: MorningInput }
+	| { readonly ok: false; readonly field: string; readonly message: string };
 
 /** Parses the blocks of the named regions; every region needs pain and swelling. */
-export function parseMorning(form: FormData, regions: readonly string[], nameOf: (region: string) => string): MorningParsed {
+export function parseMorning(
+	form: FormData,
+	regions: readonly string[],
+	nameOf: (region: string) => string
+): MorningParsed {
 	const bad = (field: string, message: string): MorningParsed => ({ ok: false, field, message });
 	const when = day.safeParse(String(form.get('day') ?? ''));
 	if (!when.success) return bad('day', 'Give the day of the morning, YYYY-MM-DD.');
@@ -26,9 +41,14 @@ export function parseMorning(form: FormData, regions: readonly string[], nameOf:
 		if (!id.success) return bad('day', 'The form has lost its id; reload the page.');
 		const pain = typed(`Pain, ${name}`, 0, 10).safeParse(at('pain'));
 		if (!pain.success) return bad(`${region}.pain`, pain.error.issues[0]?.message ?? '');
-		if (pain.data === undefined) return bad(`${region}.pain`, `Pain of the ${name} this morning is needed, 0 to 10.`);
+		if (pain.data === undefined)
+			return bad(`${region}.pain`, `Pain of the ${name} this morning is needed, 0 to 10.`);
 		const swelling = z.enum(SWELLING).safeParse(at('swelling'));
-		if (!swelling.success) return bad(`${region}.swelling`, `Swelling of the ${name} against usual is needed: none is an answer too.`);
+		if (!swelling.success)
+			return bad(
+				`${region}.swelling`,
+				`Swelling of the ${name} against usual is needed: none is an answer too.`
+			);
 		const stiffness = typed('Stiffness', 0, 1440, 'minutes').safeParse(at('stiffness'));
 		if (!stiffness.success) return bad(`${region}.stiffness`, stiffness.error.issues[0]?.message ?? '');
 		const provocation = typed('Provocation test', 0, 10).safeParse(at('provocation'));
@@ -45,7 +65,10 @@ export function parseMorning(form: FormData, regions: readonly string[], nameOf:
 			...(swelling.data === 'hot' ? { cannotStand: at('cannotStand') !== 'no' } : {})
 		});
 	}
-	const kinds = form.getAll('events').map(String).filter((k) => k !== '');
+	const kinds = form
+		.getAll('events')
+		.map(String)
+		.filter((k) => k !== '');
 	const eventId = uuid.safeParse(String(form.get('eventId') ?? ''));
 	const id = uuid.safeParse(String(form.get('id') ?? ''));
 	if (!id.success) return bad('day', 'The form has lost its id; reload the page.');
@@ -55,5 +78,8 @@ export function parseMorning(form: FormData, regions: readonly string[], nameOf:
 		if (!known.success || !eventId.success) return bad('events', `${kind} is not on the list.`);
 		events.push({ id: eventId.data, kind: known.data });
 	}
-	return { ok: true, value: { id: id.data, day: when.data, fever: form.get('fever') === 'on', regions: out, events } };
+	return {
+		ok: true,
+		value: { id: id.data, day: when.data, fever: form.get('fever') === 'on', regions: out, events }
+	};
 }

@@ -5,14 +5,31 @@
 import { z } from 'zod';
 import { AXES, type Axis } from '#lib/core/body/axis.ts';
 import { DIAL_NOTCHES, DIALS, type Dial } from '#lib/core/exercise/dial.ts';
-import { CAUSES, CLEARANCES, COUNTS, EQUIPMENT, PURPOSES, TAGS, type ExerciseFamily } from '#lib/core/exercise/family.ts';
+import {
+	CAUSES,
+	CLEARANCES,
+	COUNTS,
+	EQUIPMENT,
+	PURPOSES,
+	TAGS,
+	type ExerciseFamily
+} from '#lib/core/exercise/family.ts';
 import { POSE_PROPS } from '#lib/core/figure/key-pose.ts';
 import { LOAD_PLACES, STANCES, TECHNIQUES } from '#lib/core/posture/problem.ts';
 import { firstIssue, text } from './basics.ts';
 
 /** Own ids never meet a catalogue id, today's or tomorrow's. */
-const ownId = z.string().regex(/^own-[a-z0-9]+(-[a-z0-9]+)*$/, 'An id of your own begins with “own-”, then small letters, digits and hyphens: own-sofa-rise.').max(60);
-const stepId = z.string().regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'A step id is small letters, digits and hyphens.').max(60);
+const ownId = z
+	.string()
+	.regex(
+		/^own-[a-z0-9]+(-[a-z0-9]+)*$/,
+		'An id of your own begins with “own-”, then small letters, digits and hyphens: own-sofa-rise.'
+	)
+	.max(60);
+const stepId = z
+	.string()
+	.regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'A step id is small letters, digits and hyphens.')
+	.max(60);
 const line = (max: number) => text(max).refine((s) => s !== '', 'Something is needed here.');
 const n = (low: number, high: number) => z.number().min(low).max(high);
 const load = z.strictObject({ kg: n(0, 300), at: z.enum(LOAD_PLACES) }).exactOptional();
@@ -20,27 +37,128 @@ const technique = z.enum(TECHNIQUES).exactOptional();
 const legs = z.union([z.literal(1), z.literal(2)]);
 
 const direction = n(-360, 360);
-const leg = z.strictObject({ thigh: direction, shank: direction, foot: direction.exactOptional(), short: z.tuple([n(0.1, 1), n(0.1, 1)]).exactOptional() });
-const pose = z.strictObject({ view: z.literal('front').exactOptional(), trunk: direction, near: leg, far: leg.exactOptional(), arm: direction.exactOptional(), forearm: direction.exactOptional(), head: direction.exactOptional(), seatCm: n(20, 90).exactOptional(), raisedCm: n(0, 60).exactOptional(), props: z.array(z.enum(POSE_PROPS)).max(6).exactOptional() });
+const leg = z.strictObject({
+	thigh: direction,
+	shank: direction,
+	foot: direction.exactOptional(),
+	short: z.tuple([n(0.1, 1), n(0.1, 1)]).exactOptional()
+});
+const pose = z.strictObject({
+	view: z.literal('front').exactOptional(),
+	trunk: direction,
+	near: leg,
+	far: leg.exactOptional(),
+	arm: direction.exactOptional(),
+	forearm: direction.exactOptional(),
+	head: direction.exactOptional(),
+	seatCm: n(20, 90).exactOptional(),
+	raisedCm: n(0, 60).exactOptional(),
+	props: z.array(z.enum(POSE_PROPS)).max(6).exactOptional()
+});
 
-const depth = z.union([z.strictObject({ thighDeg: n(10, 130) }), z.strictObject({ seatCm: n(20, 80) }), z.strictObject({ kneeFlexionDeg: n(5, 150) })]);
-const asks = z.partialRecord(z.enum(AXES), n(-30, 165)) as unknown as z.ZodType<Partial<Record<Axis, number>>>;
+const depth = z.union([
+	z.strictObject({ thighDeg: n(10, 130) }),
+	z.strictObject({ seatCm: n(20, 80) }),
+	z.strictObject({ kneeFlexionDeg: n(5, 150) })
+]);
+const asks = z.partialRecord(z.enum(AXES), n(-30, 165)) as unknown as z.ZodType<
+	Partial<Record<Axis, number>>
+>;
 const posture = z.discriminatedUnion('movement', [
-	z.strictObject({ movement: z.enum(['squat', 'sit-to-stand']), stance: z.enum(STANCES), depth, adjust: z.enum(['seat', 'depth']), heelWedgeCm: n(0, 10).exactOptional(), toeOutDeg: n(0, 45).exactOptional(), load, technique, everyday: z.boolean().exactOptional() }),
+	z.strictObject({
+		movement: z.enum(['squat', 'sit-to-stand']),
+		stance: z.enum(STANCES),
+		depth,
+		adjust: z.enum(['seat', 'depth']),
+		heelWedgeCm: n(0, 10).exactOptional(),
+		toeOutDeg: n(0, 45).exactOptional(),
+		load,
+		technique,
+		everyday: z.boolean().exactOptional()
+	}),
 	z.strictObject({ movement: z.literal('step-up'), stepCm: n(2, 60), load }),
-	z.strictObject({ movement: z.literal('step-down'), stepCm: n(2, 60), freeLegDeg: n(0, 45), heelWedgeCm: n(0, 10).exactOptional(), load }),
-	z.strictObject({ movement: z.literal('split-squat'), thighDeg: n(10, 130).exactOptional(), stride: n(0.2, 0.7).exactOptional(), frontElevationCm: n(0, 30).exactOptional(), load, technique }),
-	z.strictObject({ movement: z.literal('hinge'), handleCm: n(0, 110), scales: z.literal(true).exactOptional(), close: z.union([z.strictObject({ kneeDeg: n(0, 120) }), z.strictObject({ shankDeg: n(-20, 45) }), z.strictObject({ leanDeg: n(0, 100) })]), bar: z.enum(['hang', 'midfoot']).exactOptional(), oneLeg: z.literal(true).exactOptional(), load }),
-	z.strictObject({ movement: z.literal('bridge'), kneeDeg: n(10, 130), legs, shoulderCm: n(20, 60).exactOptional(), footCm: n(0, 60).exactOptional(), load }),
-	z.strictObject({ movement: z.literal('knee-extension'), fromDeg: n(0, 120), toDeg: n(0, 120), by: z.enum(['limb', 'cuff', 'machine']), load }),
-	z.strictObject({ movement: z.literal('leg-press'), sledCm: n(15, 100), railDeg: n(0, 60), backDeg: n(-10, 80), legs, load }),
-	z.strictObject({ movement: z.literal('heel-raise'), pitchDeg: n(0, 60), legs, kneeDeg: n(0, 90).exactOptional(), dropDeg: n(0, 40).exactOptional(), load }),
-	z.strictObject({ movement: z.literal('pose'), from: pose, to: pose, oneSided: z.literal(true).exactOptional(), load, asks: asks.optional() })
+	z.strictObject({
+		movement: z.literal('step-down'),
+		stepCm: n(2, 60),
+		freeLegDeg: n(0, 45),
+		heelWedgeCm: n(0, 10).exactOptional(),
+		load
+	}),
+	z.strictObject({
+		movement: z.literal('split-squat'),
+		thighDeg: n(10, 130).exactOptional(),
+		stride: n(0.2, 0.7).exactOptional(),
+		frontElevationCm: n(0, 30).exactOptional(),
+		load,
+		technique
+	}),
+	z.strictObject({
+		movement: z.literal('hinge'),
+		handleCm: n(0, 110),
+		scales: z.literal(true).exactOptional(),
+		close: z.union([
+			z.strictObject({ kneeDeg: n(0, 120) }),
+			z.strictObject({ shankDeg: n(-20, 45) }),
+			z.strictObject({ leanDeg: n(0, 100) })
+		]),
+		bar: z.enum(['hang', 'midfoot']).exactOptional(),
+		oneLeg: z.literal(true).exactOptional(),
+		load
+	}),
+	z.strictObject({
+		movement: z.literal('bridge'),
+		kneeDeg: n(10, 130),
+		legs,
+		shoulderCm: n(20, 60).exactOptional(),
+		footCm: n(0, 60).exactOptional(),
+		load
+	}),
+	z.strictObject({
+		movement: z.literal('knee-extension'),
+		fromDeg: n(0, 120),
+		toDeg: n(0, 120),
+		by: z.enum(['limb', 'cuff', 'machine']),
+		load
+	}),
+	z.strictObject({
+		movement: z.literal('leg-press'),
+		sledCm: n(15, 100),
+		railDeg: n(0, 60),
+		backDeg: n(-10, 80),
+		legs,
+		load
+	}),
+	z.strictObject({
+		movement: z.literal('heel-raise'),
+		pitchDeg: n(0, 60),
+		legs,
+		kneeDeg: n(0, 90).exactOptional(),
+		dropDeg: n(0, 40).exactOptional(),
+		load
+	}),
+	z.strictObject({
+		movement: z.literal('pose'),
+		from: pose,
+		to: pose,
+		oneSided: z.literal(true).exactOptional(),
+		load,
+		asks: asks.optional()
+	})
 ]);
 
 const gate = z.discriminatedUnion('kind', [
-	z.strictObject({ kind: z.literal('clean-reps'), step: stepId, sets: z.int().min(1).max(10), reps: z.int().min(1).max(100) }),
-	z.strictObject({ kind: z.literal('easy-reps'), step: stepId, reps: z.int().min(1).max(100), effortMax: n(0, 10) }),
+	z.strictObject({
+		kind: z.literal('clean-reps'),
+		step: stepId,
+		sets: z.int().min(1).max(10),
+		reps: z.int().min(1).max(100)
+	}),
+	z.strictObject({
+		kind: z.literal('easy-reps'),
+		step: stepId,
+		reps: z.int().min(1).max(100),
+		effortMax: n(0, 10)
+	}),
 	z.strictObject({ kind: z.literal('held'), step: stepId, sec: z.int().min(1).max(300) }),
 	z.strictObject({ kind: z.literal('mastered'), step: stepId }),
 	z.strictObject({ kind: z.literal('sides-within'), step: stepId, share: n(0.05, 1) }),
@@ -51,7 +169,14 @@ const gate = z.discriminatedUnion('kind', [
 	z.strictObject({ kind: z.literal('technique'), technique: z.enum(TECHNIQUES) })
 ]);
 
-const dials = z.strictObject(Object.fromEntries(DIALS.map((d) => [d, z.enum(DIAL_NOTCHES[d] as unknown as readonly [string, ...string[]]).exactOptional()])));
+const dials = z.strictObject(
+	Object.fromEntries(
+		DIALS.map((d) => [
+			d,
+			z.enum(DIAL_NOTCHES[d] as unknown as readonly [string, ...string[]]).exactOptional()
+		])
+	)
+);
 const dose = z.strictObject({ sets: z.int().min(1).max(10), reps: z.int().min(1).max(180) });
 const dial = z.enum(DIALS as readonly [Dial, ...Dial[]]);
 const equipment = z.enum(EQUIPMENT);
@@ -70,7 +195,10 @@ const step = z.strictObject({
 	easier: ownId.nullable(),
 	next: z.array(z.strictObject({ to: ownId, dial })).max(8),
 	tags: z.array(z.enum(TAGS)).max(16),
-	equipment: z.array(z.union([equipment, z.array(equipment).min(1)])).max(8).exactOptional(),
+	equipment: z
+		.array(z.union([equipment, z.array(equipment).min(1)]))
+		.max(8)
+		.exactOptional(),
 	serves: z.array(z.enum(PURPOSES)).min(1).max(8).exactOptional(),
 	cautions: z.array(line(300)).max(6),
 	faults: z.array(stepId).min(1).max(10),
@@ -79,11 +207,26 @@ const step = z.strictObject({
 	sources: z.array(z.string().max(60)).min(1).max(6),
 	liesOn: z.enum(['own', 'other']).exactOptional(),
 	onBed: z.boolean().exactOptional(),
-	needs: z.strictObject({ working: asks, other: asks, end: z.array(z.enum(AXES)).max(6), bothEnd: z.boolean(), scales: z.array(z.enum(AXES)).max(6) }).exactOptional(),
+	needs: z
+		.strictObject({
+			working: asks,
+			other: asks,
+			end: z.array(z.enum(AXES)).max(6),
+			bothEnd: z.boolean(),
+			scales: z.array(z.enum(AXES)).max(6)
+		})
+		.exactOptional(),
 	retired: z.strictObject({ replacedBy: stepId.nullable() }).exactOptional()
 });
 
-const fault = z.strictObject({ id: stepId, title: line(60), seenFrom: line(120), dial: z.union([dial, z.enum(['cue', 'dose'])]), cause: z.enum(CAUSES).default('form'), techniques: z.array(z.enum([...TECHNIQUES, 'ordinary'])).exactOptional() });
+const fault = z.strictObject({
+	id: stepId,
+	title: line(60),
+	seenFrom: line(120),
+	dial: z.union([dial, z.enum(['cue', 'dose'])]),
+	cause: z.enum(CAUSES).default('form'),
+	techniques: z.array(z.enum([...TECHNIQUES, 'ordinary'])).exactOptional()
+});
 const cues = z.array(line(120)).min(2).max(3);
 
 export const ownFamily = z.strictObject({
@@ -92,7 +235,10 @@ export const ownFamily = z.strictObject({
 	purposes: z.array(z.enum(PURPOSES)).min(1).max(8),
 	steps: z.array(step).min(1).max(60),
 	faults: z.array(fault).max(40),
-	cues: z.strictObject({ ordinary: cues, ...Object.fromEntries(TECHNIQUES.map((t) => [t, cues.exactOptional()])) }),
+	cues: z.strictObject({
+		ordinary: cues,
+		...Object.fromEntries(TECHNIQUES.map((t) => [t, cues.exactOptional()]))
+	}),
 	cautions: z.array(line(300)).max(6)
 });
 
@@ -108,7 +254,9 @@ const MOST_FAMILIES = 60;
 /** Shown at once; the rest comes when these are mended. */
 export const MOST_FAULTS = 40;
 
-export type Read = { readonly ok: true; readonly families: readonly ExerciseFamily[] } | { readonly ok: false; readonly faults: readonly ReadFault[] };
+export type Read =
+	| { readonly ok: true; readonly families: readonly ExerciseFamily[] }
+	| { readonly ok: false; readonly faults: readonly ReadFault[] };
 
 /** Reads a file of one family or a list; every family must hold, or none is taken. */
 export function readFamilies(file: string): Read {
@@ -117,11 +265,27 @@ export function readFamilies(file: string): Read {
 		value = JSON.parse(file);
 	} catch (e) {
 		const at = /position (\d+)/.exec(String(e));
-		return { ok: false, faults: [{ line: at === null ? null : lineAt(file, Number(at[1])), place: '', message: 'This is not JSON: a bracket, quote or comma is missing or too many near here.' }] };
+		return {
+			ok: false,
+			faults: [
+				{
+					line: at === null ? null : lineAt(file, Number(at[1])),
+					place: '',
+					message: 'This is not JSON: a bracket, quote or comma is missing or too many near here.'
+				}
+			]
+		};
 	}
 	const list = Array.isArray(value) ? value : [value];
-	if (list.length === 0) return { ok: false, faults: [{ line: 1, place: '', message: 'There is no family in this file.' }] };
-	if (list.length > MOST_FAMILIES) return { ok: false, faults: [{ line: 1, place: '', message: `${list.length} families in one file; at most ${MOST_FAMILIES}.` }] };
+	if (list.length === 0)
+		return { ok: false, faults: [{ line: 1, place: '', message: 'There is no family in this file.' }] };
+	if (list.length > MOST_FAMILIES)
+		return {
+			ok: false,
+			faults: [
+				{ line: 1, place: '', message: `${list.length} families in one file; at most ${MOST_FAMILIES}.` }
+			]
+		};
 	const faults: ReadFault[] = [];
 	const families: ExerciseFamily[] = [];
 	for (const [i, one] of list.entries()) {
@@ -133,7 +297,11 @@ export function readFamilies(file: string): Read {
 		}
 		const issue = firstIssue(parsed.error);
 		const keys = issue.path === '' ? [] : issue.path.split('.');
-		faults.push({ line: lineOf(file, Array.isArray(value) ? [String(i), ...keys] : keys), place: placeOf(one, keys), message: issue.message });
+		faults.push({
+			line: lineOf(file, Array.isArray(value) ? [String(i), ...keys] : keys),
+			place: placeOf(one, keys),
+			message: issue.message
+		});
 	}
 	return faults.length === 0 ? { ok: true, families } : { ok: false, faults };
 }
@@ -142,9 +310,17 @@ const lineAt = (file: string, position: number): number => file.slice(0, positio
 
 /** "own-sofa/own-sofa-rise: posture.seatCm", as far as the ids are there. */
 function placeOf(family: unknown, keys: readonly string[]): string {
-	const id = (v: unknown): string => (typeof v === 'object' && v !== null && typeof (v as { id?: unknown }).id === 'string' ? (v as { id: string }).id : '?');
-	const step = keys[0] === 'steps' && keys[1] !== undefined ? (family as { steps?: unknown[] }).steps?.[Number(keys[1])] : undefined;
-	return step === undefined ? `${id(family)}: ${keys.join('.')}` : `${id(family)}/${id(step)}: ${keys.slice(2).join('.')}`;
+	const id = (v: unknown): string =>
+		typeof v === 'object' && v !== null && typeof (v as { id?: unknown }).id === 'string'
+			? (v as { id: string }).id
+			: '?';
+	const step =
+		keys[0] === 'steps' && keys[1] !== undefined
+			? (family as { steps?: unknown[] }).steps?.[Number(keys[1])]
+			: undefined;
+	return step === undefined
+		? `${id(family)}: ${keys.join('.')}`
+		: `${id(family)}/${id(step)}: ${keys.slice(2).join('.')}`;
 }
 
 /**

@@ -37,11 +37,18 @@ export const policyChanges = z.strictObject({
 
 /** Parses to the whole policy; refuses one that does not hold together, saying where. */
 export const policySchema = z
-	.union([z.enum(POLICY_IDS as [PolicyId, ...PolicyId[]]), policyChanges], `A policy id (${POLICY_IDS.join(', ')}) or {"base": id, …}.`)
+	.union(
+		[z.enum(POLICY_IDS as [PolicyId, ...PolicyId[]]), policyChanges],
+		`A policy id (${POLICY_IDS.join(', ')}) or {"base": id, …}.`
+	)
 	.transform((p, ctx): Policy => {
 		if (typeof p === 'string') return POLICIES[p];
 		const { base, ...changes } = p;
-		const policy: Policy = { ...POLICIES[base], ...changes, version: Object.keys(changes).length === 0 ? '1' : '1+changed' };
+		const policy: Policy = {
+			...POLICIES[base],
+			...changes,
+			version: Object.keys(changes).length === 0 ? '1' : '1+changed'
+		};
 		for (const message of policyFaults(policy)) ctx.addIssue({ code: 'custom', message });
 		return policy;
 	});

@@ -2,7 +2,18 @@
 import { z } from 'zod';
 import { day, text, typed, uuid } from './basics.ts';
 
-export const HOME_KIT = ['chair', 'counter', 'step', 'band', 'book-bag', 'bottles', 'towel', 'pillow', 'stick', 'bed'] as const;
+export const HOME_KIT = [
+	'chair',
+	'counter',
+	'step',
+	'band',
+	'book-bag',
+	'bottles',
+	'towel',
+	'pillow',
+	'stick',
+	'bed'
+] as const;
 export const LANGUAGES = ['en'] as const;
 
 const metric = z.object({
@@ -27,8 +38,15 @@ export interface Build {
 /** Height and mass in the units of the form, as metric. A height of 1.68 is refused with its bounds: it is not in cm. */
 export function parseBuild(form: Readonly<Record<string, unknown>>): z.ZodSafeParseResult<Build> {
 	return form.units === 'imperial'
-		? imperial.transform((f) => ({ heightCm: tenth(((f.feet as number) * 12 + (f.inches ?? 0)) * CM_PER_INCH), massKg: tenth((f.pounds as number) * KG_PER_POUND) })).safeParse(form)
-		: metric.transform((f) => ({ heightCm: f.heightCm as number, massKg: f.massKg as number })).safeParse(form);
+		? imperial
+				.transform((f) => ({
+					heightCm: tenth(((f.feet as number) * 12 + (f.inches ?? 0)) * CM_PER_INCH),
+					massKg: tenth((f.pounds as number) * KG_PER_POUND)
+				}))
+				.safeParse(form)
+		: metric
+				.transform((f) => ({ heightCm: f.heightCm as number, massKg: f.massKg as number }))
+				.safeParse(form);
 }
 
 export const registerForm = z.object({

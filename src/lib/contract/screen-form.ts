@@ -6,16 +6,21 @@ import { SYMPTOMS } from '#lib/core/session/record.ts';
 import { day, region, text, uuid } from './basics.ts';
 
 /** Answers of the categories that were answered; an empty one is left out, so that it stays unanswered. */
-export function parseAnswers(form: ReadonlyMap<string, string>, categories: readonly ScreenCategory[]): Result<Record<string, ScreenAnswer>, Refusal> {
+export function parseAnswers(
+	form: ReadonlyMap<string, string>,
+	categories: readonly ScreenCategory[]
+): Result<Record<string, ScreenAnswer>, Refusal> {
 	const answers: Record<string, ScreenAnswer> = {};
 	for (const { id } of categories) {
 		const given = form.get(`answer.${id}`);
 		if (given === undefined || given === '') continue;
 		const answer = ANSWERS.find((a) => a === given);
-		if (answer === undefined) return refuse({ reason: 'answer', field: `answer.${id}`, message: 'Answer yes, no or unknown.' });
+		if (answer === undefined)
+			return refuse({ reason: 'answer', field: `answer.${id}`, message: 'Answer yes, no or unknown.' });
 		answers[id] = answer;
 	}
-	if (Object.keys(answers).length === 0) return refuse({ reason: 'empty', field: '', message: 'Nothing was answered yet.' });
+	if (Object.keys(answers).length === 0)
+		return refuse({ reason: 'empty', field: '', message: 'Nothing was answered yet.' });
 	return ok(answers);
 }
 
@@ -29,5 +34,9 @@ export const closeFlagForm = z.object({
 	document: text(160).default('')
 });
 
-
-export const knownForm = z.object({ id: uuid, region, symptom: z.enum(SYMPTOMS, 'Choose a symptom.'), until: z.union([day, z.literal('')], 'Known until which day, YYYY-MM-DD?') });
+export const knownForm = z.object({
+	id: uuid,
+	region,
+	symptom: z.enum(SYMPTOMS, 'Choose a symptom.'),
+	until: z.union([day, z.literal('')], 'Known until which day, YYYY-MM-DD?')
+});

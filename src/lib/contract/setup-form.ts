@@ -3,8 +3,12 @@ import { z } from 'zod';
 import { findStep } from '#lib/catalogue/families.ts';
 import { present, text, typed, uuid } from './basics.ts';
 
-const needed = (label: string, low: number, high: number, unit = '') => typed(label, low, high, unit).refine((v) => v !== undefined, `${label} is needed: ${low} to ${high}.`).transform((v) => v as number);
-const whole = (label: string, low: number, high: number) => needed(label, low, high).refine(Number.isInteger, `${label} is a whole number.`);
+const needed = (label: string, low: number, high: number, unit = '') =>
+	typed(label, low, high, unit)
+		.refine((v) => v !== undefined, `${label} is needed: ${low} to ${high}.`)
+		.transform((v) => v as number);
+const whole = (label: string, low: number, high: number) =>
+	needed(label, low, high).refine(Number.isInteger, `${label} is a whole number.`);
 
 /** A field the page may leave out altogether. */
 const absent = (field: ReturnType<typeof typed>) => z.string().default('').pipe(field);
@@ -32,19 +36,22 @@ const MOST_REPS = 30;
 function countedRight(v: { readonly step: string; readonly reps: number }, ctx: z.RefinementCtx): void {
 	// A practice's own step may count anything; the use-case knows it.
 	const counts = v.step.startsWith('own-') ? 'sec' : (findStep(v.step)?.step.counts ?? 'reps');
-	if (counts === 'reps' && v.reps > MOST_REPS) ctx.addIssue({ code: 'custom', path: ['reps'], message: `Reps is ${v.reps}; 1 to ${MOST_REPS}.` });
+	if (counts === 'reps' && v.reps > MOST_REPS)
+		ctx.addIssue({ code: 'custom', path: ['reps'], message: `Reps is ${v.reps}; 1 to ${MOST_REPS}.` });
 }
 
-export const prescribeForm = z.object({
-	id: uuid,
-	exerciseId: uuid,
-	family: text(40).min(1, 'Choose a family.'),
-	step: text(60).min(1, 'Choose a step.'),
-	region: text(40).min(1, 'Choose the region it is for.'),
-	...doseFields,
-	...setupFields,
-	reason: text(300).optional()
-}).superRefine(countedRight);
+export const prescribeForm = z
+	.object({
+		id: uuid,
+		exerciseId: uuid,
+		family: text(40).min(1, 'Choose a family.'),
+		step: text(60).min(1, 'Choose a step.'),
+		region: text(40).min(1, 'Choose the region it is for.'),
+		...doseFields,
+		...setupFields,
+		reason: text(300).optional()
+	})
+	.superRefine(countedRight);
 
 export const answerForm = z.object({
 	id: uuid,
@@ -56,7 +63,18 @@ export const answerForm = z.object({
 	reason: text(300).optional()
 });
 
-export const insteadForm = z.object({ step: text(60).min(1), ...doseFields, ...setupFields }).superRefine(countedRight);
+export const insteadForm = z
+	.object({ step: text(60).min(1), ...doseFields, ...setupFields })
+	.superRefine(countedRight);
 
 type Lengths = { readonly [K in keyof typeof setupFields]?: number | undefined };
-export const setupOf = (v: Lengths) => present({ seatCm: v.seatCm, thighDeg: v.thighDeg, stepCm: v.stepCm, handleCm: v.handleCm, sledCm: v.sledCm, feetCm: v.feetCm, heelWedgeCm: v.heelWedgeCm });
+export const setupOf = (v: Lengths) =>
+	present({
+		seatCm: v.seatCm,
+		thighDeg: v.thighDeg,
+		stepCm: v.stepCm,
+		handleCm: v.handleCm,
+		sledCm: v.sledCm,
+		feetCm: v.feetCm,
+		heelWedgeCm: v.heelWedgeCm
+	});

@@ -25,7 +25,33 @@ export interface Surgery {
 	readonly limitsEntered: boolean;
 	/** Who said, and when, that no limits hold. */
 	readonly noLimits: string | null;
-	readonly protocol: { readonly source: string; readonly reviewOn: Day | null; readonly phases: readonly Phase[] } | null;
+	readonly protocol: {
+		readonly source: string;
+		readonly reviewOn: Day | null;
+		readonly phases: readonly Phase[];
+	} | null;
+}
+
+export type WorkPlace =
+	'screen' | 'ask' | 'measure' | 'envelope' | 'ladders' | 'arrive' | 'log' | 'morning' | 'decide' | 'trend';
+export const WORK_GROUPS = ['know', 'plan', 'do', 'judge'] as const;
+export type WorkGroup = (typeof WORK_GROUPS)[number];
+
+/** One place of the work on a client: its name, its key, and where it stands. */
+export interface WorkEntry {
+	readonly to: WorkPlace;
+	readonly label: string;
+	readonly key: string;
+	readonly group: WorkGroup;
+	/** "3 unanswered", "due 2 Mar", "1 to sign"; empty where there is nothing to say. */
+	readonly state: string;
+	readonly tone: 'plain' | 'due' | 'stop' | 'act';
+}
+
+export interface WorkView {
+	readonly entries: readonly WorkEntry[];
+	/** Where the next thing is done, from the client's own address on, and what it is. */
+	readonly next: { readonly to: string; readonly text: string } | null;
 }
 
 export interface HeadView {
@@ -39,12 +65,25 @@ export interface HeadView {
 	readonly technique: string | null;
 	readonly policy: string;
 	readonly goal: string | null;
-	readonly flags: readonly { readonly id: string; readonly name: string; readonly action: string; readonly severity: Severity; readonly urgency: Urgency; readonly day: Day }[];
-	readonly limits: readonly { readonly id: string; readonly text: string; readonly review: string | null; readonly overdue: boolean }[];
+	readonly flags: readonly {
+		readonly id: string;
+		readonly name: string;
+		readonly action: string;
+		readonly severity: Severity;
+		readonly urgency: Urgency;
+		readonly day: Day;
+	}[];
+	readonly limits: readonly {
+		readonly id: string;
+		readonly text: string;
+		readonly review: string | null;
+		readonly overdue: boolean;
+	}[];
 	/** Operations: where in its protocol each is, or that it waits for one. */
 	readonly operations: readonly { readonly id: string; readonly text: string; readonly waits: boolean }[];
 	/** What is prescribed and held now: why, and where its mend is signed. */
-	readonly held: readonly { readonly exerciseId: string; readonly text: string }[];
+	readonly held: readonly { readonly exerciseId: string; readonly title: string; readonly text: string }[];
+	readonly work: WorkView;
 	readonly limitingJoint: string | null;
 	readonly screening: string | null;
 	readonly licensed: boolean;
@@ -57,7 +96,11 @@ export interface GoalView extends Goal {
 	/** By the ladder, where its family is here. */
 	readonly distance: GoalDistance | null;
 	/** By what daily life asks, source by source. */
-	readonly ranges: readonly { readonly source: string; readonly answer: Availability; readonly worst: TaskRange | null }[];
+	readonly ranges: readonly {
+		readonly source: string;
+		readonly answer: Availability;
+		readonly worst: TaskRange | null;
+	}[];
 }
 
 export interface MeanView {
@@ -87,7 +130,15 @@ export interface LastTest {
 export interface EnvelopeRow {
 	readonly axis: Axis;
 	readonly side: Side;
-	readonly known: { readonly painFree: number; readonly tolerable: number; readonly end: number; readonly from: 'measured' | 'observed' | 'painful-set'; readonly day: Day; readonly ageDays: number; readonly stale: boolean } | null;
+	readonly known: {
+		readonly painFree: number;
+		readonly tolerable: number;
+		readonly end: number;
+		readonly from: 'measured' | 'observed' | 'painful-set';
+		readonly day: Day;
+		readonly ageDays: number;
+		readonly stale: boolean;
+	} | null;
 	/** After the margin and any protocol limit. */
 	readonly usable: number | null;
 	readonly protocolMax: number | null;

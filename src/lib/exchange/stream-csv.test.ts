@@ -5,7 +5,11 @@ import { repetitionsIn } from '../core/measure/repetitions.ts';
 import { angleStream } from '../core/measure/simulated-device.ts';
 import { streamCsv, streamFromCsv } from './stream-csv.ts';
 
-const stream = angleStream({ reps: 4, startDeg: 3, peakDeg: 80, downSec: 1.8, pauseSec: 0.5, upSec: 1.5, restSec: 0.8, painAtDeg: 60 }, { noise: 0.4, driftPerMin: 2, lostShare: 0.03 }, 9);
+const stream = angleStream(
+	{ reps: 4, startDeg: 3, peakDeg: 80, downSec: 1.8, pauseSec: 0.5, upSec: 1.5, restSec: 0.8, painAtDeg: 60 },
+	{ noise: 0.4, driftPerMin: 2, lostShare: 0.03 },
+	9
+);
 const csv = streamCsv('angle', stream);
 
 describe('a recorded stream', () => {
@@ -28,7 +32,10 @@ describe('a recorded stream', () => {
 		expect(csv.endsWith('\r\n')).toBe(true);
 	});
 	it('takes a byte-order mark, plain line ends and a force', () => {
-		expect(streamFromCsv('\uFEFFn,t_ms,force_n,mark\n0,0,1,\n1,20,2,press\n')).toMatchObject({ ok: true, value: { quantity: 'force', stream: { hz: 50, marks: [{ kind: 'press', tMs: 20 }] } } });
+		expect(streamFromCsv('\uFEFFn,t_ms,force_n,mark\n0,0,1,\n1,20,2,press\n')).toMatchObject({
+			ok: true,
+			value: { quantity: 'force', stream: { hz: 50, marks: [{ kind: 'press', tMs: 20 }] } }
+		});
 	});
 	it.each([
 		['the wrong columns', 'time;angle\n0;1\n', 1, 'should be n, t_ms'],

@@ -18,36 +18,69 @@ export interface CsvTrouble {
 export function streamCsv(quantity: Recorded, stream: Stream): string {
 	if (stream.samples.length === 0) return `n,t_ms,${VALUE[quantity]},mark\r\n`;
 	// A mark whose own packet was lost stands with the nearest sample that came.
-	const marked = new Map(stream.marks.map((m) => [stream.samples.reduce((best, s) => (Math.abs(s.tMs - m.tMs) < Math.abs(best.tMs - m.tMs) ? s : best), stream.samples[0] as Sample).n, m.kind]));
+	const marked = new Map(
+		stream.marks.map((m) => [
+			stream.samples.reduce(
+				(best, s) => (Math.abs(s.tMs - m.tMs) < Math.abs(best.tMs - m.tMs) ? s : best),
+				stream.samples[0] as Sample
+			).n,
+			m.kind
+		])
+	);
 	const rows = stream.samples.map((s) => `${s.n},${s.tMs},${s.value},${marked.get(s.n) ?? ''}`);
 	return [`n,t_ms,${VALUE[quantity]},mark`, ...rows, ''].join('\r\n');
 }
 
-export function streamFromCsv(text: string): Result<{ readonly quantity: Recorded; readonly stream: Stream }, CsvTrouble> {
+export function streamFromCsv(
+	text: string
+): Result<{ readonly quantity: Recorded; readonly stream: Stream }, CsvTrouble> {
 	let rows: string[][];
 	try {
 		rows = parse(text, { bom: true, skip_empty_lines: true });
 	} catch (e) {
-		return refuse({ line: e instanceof CsvError && typeof e.lines === 'number' ? e.lines : 1, message: 'This is not a table of comma-separated values with the same columns in every row.' });
+		return refuse({
+			line: e instanceof CsvError && typeof e.lines === 'number' ? e.lines : 1,
+			message: 'This is not a table of comma-separated values with the same columns in every row.'
+		});
 	}
 	const header = (rows[0] ?? []).map((h) => h.trim());
 	const quantity = (['angle', 'force'] as const).find((q) => header.join() === `n,t_ms,${VALUE[q]},mark`);
-	if (quantity === undefined) return refuse({ line: 1, message: `The columns are “${header.join(', ').slice(0, 80)}”; they should be n, t_ms, angle_deg, mark or n, t_ms, force_n, mark.` });
-	if (rows.length - 1 > MOST_ROWS) return refuse({ line: MOST_ROWS, message: `At most ${MOST_ROWS} samples.` });
+	if (quantity === undefined)
+		return refuse({
+			line: 1,
+			message: `The columns are “${header.join(', ').slice(0, 80)}”; they should be n, t_ms, angle_deg, mark or n, t_ms, force_n, mark.`
+		});
+	if (rows.length - 1 > MOST_ROWS)
+		return refuse({ line: MOST_ROWS, message: `At most ${MOST_ROWS} samples.` });
 	const samples: Sample[] = [];
 	const marks: Mark[] = [];
 	for (const [i, row] of rows.slice(1).entries()) {
 		const line = i + 2;
 		const [n, tMs, value] = row.slice(0, 3).map((c) => (c.trim() === '' ? NaN : Number(c)));
-		if (n === undefined || tMs === undefined || value === undefined || ![n, tMs, value].every(Number.isFinite)) return refuse({ line, message: `“${row.join(',').slice(0, 60)}” holds a word where a number should be.` });
+		if (
+			n === undefined ||
+			tMs === undefined ||
+			value === undefined ||
+			![n, tMs, value].every(Number.isFinite)
+		)
+			return refuse({
+				line,
+				message: `“${row.join(',').slice(0, 60)}” holds a word where a number should be.`
+			});
 		const before = samples[samples.length - 1];
-		if (before !== undefined && (n <= before.n || tMs <= before.tMs)) return refuse({ line, message: 'The samples are not in order of their number and time.' });
+		if (before !== undefined && (n <= before.n || tMs <= before.tMs))
+			return refuse({ line, message: 'The samples are not in order of their number and time.' });
 		const kind = row[3]?.trim() ?? '';
-		if (kind !== '' && kind !== 'pain' && kind !== 'press') return refuse({ line, message: `“${kind.slice(0, 20)}” is no mark; pain, press or nothing.` });
+		if (kind !== '' && kind !== 'pain' && kind !== 'press')
+			return refuse({ line, message: `“${kind.slice(0, 20)}” is no mark; pain, press or nothing.` });
 		samples.push({ n, tMs, value });
 		if (kind !== '') marks.push({ tMs, kind });
 	}
 	const [first, last] = [samples[0], samples[samples.length - 1]];
-	if (first === undefined || last === undefined || last.n === first.n) return refuse({ line: 1, message: 'There are no samples in this file.' });
-	return ok({ quantity, stream: { hz: (1000 * (last.n - first.n)) / (last.tMs - first.tMs), samples, marks, complete: true } });
+	if (first === undefined || last === undefined || last.n === first.n)
+		return refuse({ line: 1, message: 'There are no samples in this file.' });
+	return ok({
+		quantity,
+		stream: { hz: (1000 * (last.n - first.n)) / (last.tMs - first.tMs), samples, marks, complete: true }
+	});
 }

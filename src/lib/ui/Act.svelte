@@ -18,4 +18,9 @@
 	const size = $derived(big ? 'min-h-13 px-5 text-lg' : 'min-h-10 px-4 text-base');
 </script>
 
-<Button type="submit" {...rest} class="rounded-md font-semibold shadow-none focus:ring-0 dark:bg-transparent {size} {DRESS[kind]}">{@render children()}</Button>
+<Button
+	type="submit"
+	{...rest}
+	class="rounded-md font-semibold shadow-none focus:ring-0 dark:bg-transparent {size} {DRESS[kind]}"
+	>{@render children()}</Button
+>

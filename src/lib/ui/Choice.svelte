@@ -18,5 +18,16 @@
 
 <div>
 	<label for={id} class={hideLabel ? 'sr-only' : 'label block'}>{label}</label>
-	<Select {id} {name} items={[...items]} bind:value placeholder="" {...rest} classes={{ select: 'rounded-md border border-edge bg-sheet py-1.5 pl-2 text-base text-ink focus:border-accent focus:ring-0 dark:bg-sheet dark:text-ink' }} />
+	<Select
+		{id}
+		{name}
+		items={[...items]}
+		bind:value
+		placeholder=""
+		{...rest}
+		classes={{
+			select:
+				'rounded-md border border-edge bg-sheet py-1.5 pl-2 text-base text-ink focus:border-accent focus:ring-0 dark:bg-sheet dark:text-ink'
+		}}
+	/>
 </div>

@@ -11,7 +11,9 @@
 		readonly about: number;
 		readonly wants: Quantity;
 		readonly seed: number;
-		readonly analyse: (question: { quantity: 'angle' | 'force'; stream: Stream } | { csv: string }) => Promise<StreamOutcome>;
+		readonly analyse: (
+			question: { quantity: 'angle' | 'force'; stream: Stream } | { csv: string }
+		) => Promise<StreamOutcome>;
 		readonly csvOf: (quantity: 'angle' | 'force', stream: Stream) => string;
 		readonly put: (outcome: StreamOutcome) => void;
 		readonly putSeconds: (seconds: number) => void;
@@ -23,7 +25,9 @@
 		{ id: 'sim-pedal', quantity: 'press', name: 'Stopwatch pedal (simulated)' }
 	] as const;
 	let chosen = $state('');
-	const device = $derived(DEVICES.find((d) => d.id === chosen) ?? DEVICES.find((d) => d.quantity === wants) ?? DEVICES[0]);
+	const device = $derived(
+		DEVICES.find((d) => d.id === chosen) ?? DEVICES.find((d) => d.quantity === wants) ?? DEVICES[0]
+	);
 	let pace = $state('1');
 	let live: string | undefined = $state();
 	let said = $state('');
@@ -36,7 +40,10 @@
 		[said, outcome, trace, live] = ['', undefined, '', 'waiting for the device'];
 		const got = gather();
 		try {
-			const answer = await fetch(`/devices/${device.id}/stream?${new URLSearchParams({ about: String(Math.round(about)), seed: String(seed), pace })}`, { signal: stop.signal });
+			const answer = await fetch(
+				`/devices/${device.id}/stream?${new URLSearchParams({ about: String(Math.round(about)), seed: String(seed), pace })}`,
+				{ signal: stop.signal }
+			);
 			if (!answer.ok || answer.body === null) throw new Error('refused');
 			const text = answer.body.pipeThrough(new TextDecoderStream()).getReader();
 			let rest = '';
@@ -49,17 +56,26 @@
 				show(got.stream(), got.last());
 			}
 		} catch (e) {
-			if (!(e instanceof DOMException && e.name === 'AbortError')) said = 'The device does not answer. What was measured so far is kept; start it again.';
+			if (!(e instanceof DOMException && e.name === 'AbortError'))
+				said = 'The device does not answer. What was measured so far is kept; start it again.';
 		}
 		stop = undefined;
 		await finish(got.stream(), got.quantity());
 	}
 
 	function show(stream: Stream, last: number | undefined): void {
-		live = last === undefined ? `${stream.marks.length} presses` : `${last.toFixed(1)}${device.quantity === 'angle' ? '°' : ' N'}`;
+		live =
+			last === undefined
+				? `${stream.marks.length} presses`
+				: `${last.toFixed(1)}${device.quantity === 'angle' ? '°' : ' N'}`;
 		const tail = stream.samples.slice(-300);
 		const top = Math.max(1, ...tail.map((s) => s.value));
-		trace = tail.map((s, i) => `${i === 0 ? 'M' : 'L'}${((i / 300) * 260).toFixed(0)} ${(58 - (54 * Math.max(0, s.value)) / top).toFixed(0)}`).join('');
+		trace = tail
+			.map(
+				(s, i) =>
+					`${i === 0 ? 'M' : 'L'}${((i / 300) * 260).toFixed(0)} ${(58 - (54 * Math.max(0, s.value)) / top).toFixed(0)}`
+			)
+			.join('');
 	}
 
 	async function finish(stream: Stream, quantity: Quantity | undefined): Promise<void> {
@@ -87,42 +103,95 @@
 	function save(): void {
 		if (outcome === undefined || outcome.kind === 'refused') return;
 		const link = document.createElement('a');
-		link.href = URL.createObjectURL(new Blob([csvOf(outcome.quantity, outcome.stream)], { type: 'text/csv' }));
+		link.href = URL.createObjectURL(
+			new Blob([csvOf(outcome.quantity, outcome.stream)], { type: 'text/csv' })
+		);
 		link.download = `stream-${outcome.quantity}.csv`;
 		link.click();
 		URL.revokeObjectURL(link.href);
 	}
-	const told = $derived(outcome === undefined || outcome.kind === 'refused' ? '' : outcome.answer.kind === 'cannot-tell' ? cannotText(outcome.answer) : outcome.answer.kind === 'movement' ? movementText(outcome.answer) : forceText(outcome.answer));
+	const told = $derived(
+		outcome === undefined || outcome.kind === 'refused'
+			? ''
+			: outcome.answer.kind === 'cannot-tell'
+				? cannotText(outcome.answer)
+				: outcome.answer.kind === 'movement'
+					? movementText(outcome.answer)
+					: forceText(outcome.answer)
+	);
 </script>
 
 <section class="sheet p-4" aria-label="Device">
 	<h3>Device</h3>
 	<div class="mt-1 flex flex-wrap items-center gap-2">
-		<select aria-label="Device" bind:value={chosen} disabled={stop !== undefined} class="max-w-full rounded-md border border-edge bg-sheet py-1 pr-7 pl-2 text-sm text-ink">
+		<select
+			aria-label="Device"
+			bind:value={chosen}
+			disabled={stop !== undefined}
+			class="max-w-full rounded-md border border-edge bg-sheet py-1 pr-7 pl-2 text-sm text-ink"
+		>
 			<option value="">{DEVICES.find((d) => d.quantity === wants)?.name}</option>
-			{#each DEVICES.filter((d) => d.quantity !== wants) as d (d.id)}<option value={d.id}>{d.name}</option>{/each}
+			{#each DEVICES.filter((d) => d.quantity !== wants) as d (d.id)}<option value={d.id}>{d.name}</option
+				>{/each}
 		</select>
-		<select aria-label="Pace of the stand-in" bind:value={pace} disabled={stop !== undefined} class="rounded-md border border-edge bg-sheet py-1 pr-7 pl-2 text-sm text-ink"><option value="1">real time</option><option value="5">5×</option><option value="20">20×</option></select>
+		<select
+			aria-label="Pace of the stand-in"
+			bind:value={pace}
+			disabled={stop !== undefined}
+			class="rounded-md border border-edge bg-sheet py-1 pr-7 pl-2 text-sm text-ink"
+			><option value="1">real time</option><option value="5">5×</option><option value="20">20×</option
+			></select
+		>
 	</div>
 	<p class="label mt-1">for {target}</p>
 	<div class="mt-2 flex items-center gap-3">
 		{#if stop === undefined}
-			<button type="button" onclick={start} class="min-h-10 cursor-pointer rounded-md border border-edge px-3 font-semibold text-accent">Start the device</button>
+			<button
+				type="button"
+				onclick={start}
+				class="min-h-10 cursor-pointer rounded-md border border-edge px-3 font-semibold text-accent"
+				>Start the device</button
+			>
 		{:else}
-			<button type="button" onclick={() => stop?.abort()} class="min-h-10 cursor-pointer rounded-md border border-stop px-3 font-semibold text-stop">Stop</button>
+			<button
+				type="button"
+				onclick={() => stop?.abort()}
+				class="min-h-10 cursor-pointer rounded-md border border-stop px-3 font-semibold text-stop"
+				>Stop</button
+			>
 			<span class="text-xl font-bold" aria-live="off">{live}</span>
 		{/if}
 	</div>
-	{#if trace !== ''}<svg viewBox="0 0 260 60" class="mt-2 w-full" aria-hidden="true"><path d="M0 58H260" stroke="var(--hairline)" /><path d={trace} fill="none" stroke="var(--limb)" stroke-width="1.6" /></svg>{/if}
+	{#if trace !== ''}<svg viewBox="0 0 260 60" class="mt-2 w-full" aria-hidden="true"
+			><path d="M0 58H260" stroke="var(--hairline)" /><path
+				d={trace}
+				fill="none"
+				stroke="var(--limb)"
+				stroke-width="1.6"
+			/></svg
+		>{/if}
 	<div role="status" aria-live="polite">
 		{#if said}<p class="mt-2 text-sm text-stop" data-testid="device-said">{said}</p>{/if}
 		{#if told && outcome !== undefined && outcome.kind !== 'refused'}
-			<p class="mt-2 text-sm {outcome.answer.kind === 'cannot-tell' ? 'text-caution' : ''}" data-testid="device-told">{told}</p>
+			<p
+				class="mt-2 text-sm {outcome.answer.kind === 'cannot-tell' ? 'text-caution' : ''}"
+				data-testid="device-told"
+			>
+				{told}
+			</p>
 			<div class="mt-1 flex flex-wrap gap-3">
-				{#if outcome.answer.kind !== 'cannot-tell'}<button type="button" onclick={() => outcome && put(outcome)} class="cursor-pointer text-sm font-semibold text-accent underline">Put into {target}</button>{/if}
-				<button type="button" onclick={save} class="cursor-pointer text-sm text-accent underline">Save as CSV</button>
+				{#if outcome.answer.kind !== 'cannot-tell'}<button
+						type="button"
+						onclick={() => outcome && put(outcome)}
+						class="cursor-pointer text-sm font-semibold text-accent underline">Put into {target}</button
+					>{/if}
+				<button type="button" onclick={save} class="cursor-pointer text-sm text-accent underline"
+					>Save as CSV</button
+				>
 			</div>
 		{/if}
 	</div>
-	<label class="mt-2 block cursor-pointer text-sm text-accent underline">Open a recorded CSV<input type="file" accept=".csv,text/csv" onchange={load} class="sr-only" /></label>
+	<label class="mt-2 block cursor-pointer text-sm text-accent underline"
+		>Open a recorded CSV<input type="file" accept=".csv,text/csv" onchange={load} class="sr-only" /></label
+	>
 </section>

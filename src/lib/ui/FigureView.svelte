@@ -30,20 +30,42 @@
 	const h = $derived(tall - (y - full));
 </script>
 
-<svg viewBox="{x} {y} {w} {h}" {height} role={label === '' ? undefined : 'img'} aria-label={label === '' ? undefined : label} aria-hidden={label === '' ? 'true' : undefined} class="block max-w-full" preserveAspectRatio="xMidYMax meet">
+<svg
+	viewBox="{x} {y} {w} {h}"
+	{height}
+	role={label === '' ? undefined : 'img'}
+	aria-label={label === '' ? undefined : label}
+	aria-hidden={label === '' ? 'true' : undefined}
+	class="block max-w-full"
+	preserveAspectRatio="xMidYMax meet"
+>
 	<g transform={mirror ? `scale(-1 1) translate(${-(2 * x + w)} 0)` : undefined}>
 		<path d="M{x} 0.6H{x + w}" stroke="var(--edge)" stroke-width="1.2" />
 		{#each figure.shapes as s (s.id)}
 			<path d={s.d} fill={FILL[s.role]} stroke="var(--sheet)" stroke-width="0.9" stroke-linejoin="round" />
 		{/each}
 		{#each figure.joints as j (j.id)}
-			{#if j.ringed}<circle cx={j.x} cy={j.y} r="8.5" fill="none" stroke="var(--stop)" stroke-width="2.4" />{/if}
+			{#if j.ringed}<circle
+					cx={j.x}
+					cy={j.y}
+					r="8.5"
+					fill="none"
+					stroke="var(--stop)"
+					stroke-width="2.4"
+				/>{/if}
 			<circle cx={j.x} cy={j.y} r="1.7" fill="var(--sheet)" stroke="var(--shoe)" stroke-width="0.7" />
 		{/each}
 	</g>
 	{#if heights}
 		{#each figure.labels as l (`${l.of}-${l.x}`)}
-			<text x={mirror ? 2 * x + w - l.x : l.x} y={l.y} font-size="9" fill="var(--ink)" text-anchor="middle" font-weight="600">{Math.round(l.cm * 10) / 10} cm</text>
+			<text
+				x={mirror ? 2 * x + w - l.x : l.x}
+				y={l.y}
+				font-size="9"
+				fill="var(--ink)"
+				text-anchor="middle"
+				font-weight="600">{Math.round(l.cm * 10) / 10} cm</text
+			>
 		{/each}
 	{/if}
 </svg>

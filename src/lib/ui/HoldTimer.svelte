@@ -25,4 +25,10 @@
 	});
 </script>
 
-<button type="button" onclick={tap} aria-label="{began === undefined ? 'Start' : 'Stop'} the timer, {label}" class="min-h-12 min-w-16 cursor-pointer rounded-md border border-edge px-2 text-accent tabular-nums">{began === undefined ? `▶ ${short}` : `■ ${held} s`}</button>
+<button
+	type="button"
+	onclick={tap}
+	aria-label="{began === undefined ? 'Start' : 'Stop'} the timer, {label}"
+	class="min-h-12 min-w-16 cursor-pointer rounded-md border border-edge px-2 text-accent tabular-nums"
+	>{began === undefined ? `▶ ${short}` : `■ ${held} s`}</button
+>

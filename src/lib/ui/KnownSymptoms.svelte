@@ -26,14 +26,45 @@
 
 <section aria-label="Known symptoms">
 	<h2>As usual</h2>
-	{#each known as k (k.region + k.symptom + k.until)}<p class="rule py-1.5 text-sm">{regionName(k.region)}: {SYMPTOM_NAME[k.symptom]}, known until {shortDay(k.until)}</p>{:else}<p class="label">No symptom is agreed to be as usual: each one reported is new.</p>{/each}
+	{#each known as k (k.region + k.symptom + k.until)}<p class="rule py-1.5 text-sm">
+			{regionName(k.region)}: {SYMPTOM_NAME[k.symptom]}, known until {shortDay(k.until)}
+		</p>{:else}<p class="label">No symptom is agreed to be as usual: each one reported is new.</p>{/each}
 	{#if licensed && regions.length > 0}
-		<Fold title="Agree one" needed={at('until') !== undefined || at('symptom') !== undefined} class="cursor-pointer text-sm text-accent">
-			<form method="POST" action="?/known" class="mt-2 flex flex-wrap items-end gap-2" use:enhance={sending(say)}>
+		<Fold
+			title="Agree one"
+			needed={at('until') !== undefined || at('symptom') !== undefined}
+			class="cursor-pointer text-sm text-accent"
+		>
+			<form
+				method="POST"
+				action="?/known"
+				class="mt-2 flex flex-wrap items-end gap-2"
+				use:enhance={sending(say)}
+			>
 				<input type="hidden" name="id" value={id} />
-				<Choice of="k" name="region" label="Where" value={regions[0] ?? ''} items={regions.map((r) => ({ value: r, name: regionName(r) }))} />
-				<Choice of="k" name="symptom" label="Symptom" value="giving-way" items={may.map((s) => ({ value: s, name: SYMPTOM_NAME[s] ?? s }))} />
-				<Field of="k" name="until" label="Known until" type="date" min={today} wrong={at('until') ?? at('symptom')} width="w-38" />
+				<Choice
+					of="k"
+					name="region"
+					label="Where"
+					value={regions[0] ?? ''}
+					items={regions.map((r) => ({ value: r, name: regionName(r) }))}
+				/>
+				<Choice
+					of="k"
+					name="symptom"
+					label="Symptom"
+					value="giving-way"
+					items={may.map((s) => ({ value: s, name: SYMPTOM_NAME[s] ?? s }))}
+				/>
+				<Field
+					of="k"
+					name="until"
+					label="Known until"
+					type="date"
+					min={today}
+					wrong={at('until') ?? at('symptom')}
+					width="w-38"
+				/>
 				<Act kind="quiet">Agree</Act>
 			</form>
 		</Fold>

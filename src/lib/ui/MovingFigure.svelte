@@ -45,8 +45,15 @@
 <div class="relative">
 	<div class="flex items-end justify-center">
 		<!-- Paper and those who want less motion get both ends. -->
-		<span class={still ? '' : 'hidden print:block'}><FigureView figure={picture.at(0)} label="" {mirror} height={height * 0.8} tight /></span>
+		<span class={still ? '' : 'hidden print:block'}
+			><FigureView figure={picture.at(0)} label="" {mirror} height={height * 0.8} tight /></span
+		>
 		<FigureView figure={picture.at(t)} heights {mirror} {height} tight {label} />
 	</div>
-	{#if !still}<button type="button" onclick={() => (playing = !playing)} class="no-print absolute top-0 right-0 min-h-9 cursor-pointer rounded-md px-2 text-sm text-accent underline" aria-pressed={playing}>{playing ? 'Stop' : `Move, ${tempo.join('–')} s`}</button>{/if}
+	{#if !still}<button
+			type="button"
+			onclick={() => (playing = !playing)}
+			class="no-print absolute top-0 right-0 min-h-9 cursor-pointer rounded-md px-2 text-sm text-accent underline"
+			aria-pressed={playing}>{playing ? 'Stop' : `Move, ${tempo.join('–')} s`}</button
+		>{/if}
 </div>

@@ -42,8 +42,14 @@
 			{#if licensed}
 				<Fold title="Lift it" needed={at('reason') !== undefined} class="cursor-pointer text-accent">
 					<form method="POST" action="?/lift" class="mt-1 flex items-end gap-2" use:enhance={sending(say)}>
-						<input type="hidden" name="id" value={ids[0]} /><input type="hidden" name="limitId" value={l.id} />
-						<Field of={l.id} name="reason" label="On whose word" wrong={at('reason')} width="w-44" /><Act kind="quiet">Lift</Act>
+						<input type="hidden" name="id" value={ids[0]} /><input
+							type="hidden"
+							name="limitId"
+							value={l.id}
+						/>
+						<Field of={l.id} name="reason" label="On whose word" wrong={at('reason')} width="w-44" /><Act
+							kind="quiet">Lift</Act
+						>
 					</form>
 				</Fold>
 			{/if}
@@ -51,18 +57,33 @@
 	{/each}
 	{#each surgery as s (s.id)}
 		<div class="rule py-2" data-testid="operation">
-			<p class={s.limitsEntered ? 'font-semibold' : 'font-semibold text-caution'}>{regionName(s.region)}{s.operation ? `, ${s.operation}` : ''}, operated {shortDay(s.date)}{s.limitsEntered ? '' : ': protocol not entered. Everything waits for it.'}</p>
+			<p class={s.limitsEntered ? 'font-semibold' : 'font-semibold text-caution'}>
+				{regionName(s.region)}{s.operation ? `, ${s.operation}` : ''}, operated {shortDay(
+					s.date
+				)}{s.limitsEntered ? '' : ': protocol not entered. Everything waits for it.'}
+			</p>
 			{#if s.noLimits}<p class="text-sm">No limits hold: {s.noLimits}.</p>{/if}
 			{#if s.protocol && s.now}
 				<p class="text-sm">{phaseText(s.now)} ({s.protocol.source})</p>
 				<ol class="text-sm">
-					{#each s.protocol.phases as p, i (i)}<li class="ml-4 list-decimal {s.now.phase === i + 1 ? 'font-semibold' : 'text-quiet'}">{phaseWords(p)}{p.confirmedOn && i > 0 ? `, confirmed ${shortDay(p.confirmedOn)}` : ''}</li>{/each}
+					{#each s.protocol.phases as p, i (i)}<li
+							class="ml-4 list-decimal {s.now.phase === i + 1 ? 'font-semibold' : 'text-quiet'}"
+						>
+							{phaseWords(p)}{p.confirmedOn && i > 0 ? `, confirmed ${shortDay(p.confirmedOn)}` : ''}
+						</li>{/each}
 				</ol>
 				{#if s.now.overdue !== null}
-					<p class="text-sm text-caution">Phase {s.now.overdue} has come by the calendar and waits to be confirmed; the one before it goes on holding.</p>
+					<p class="text-sm text-caution">
+						Phase {s.now.overdue} has come by the calendar and waits to be confirmed; the one before it goes on
+						holding.
+					</p>
 					{#if licensed}
 						<form method="POST" action="?/confirm" use:enhance={sending(say)} class="mt-1">
-							<input type="hidden" name="id" value={ids[0]} /><input type="hidden" name="surgeryId" value={s.id} /><input type="hidden" name="phase" value={s.now.overdue} />
+							<input type="hidden" name="id" value={ids[0]} /><input
+								type="hidden"
+								name="surgeryId"
+								value={s.id}
+							/><input type="hidden" name="phase" value={s.now.overdue} />
 							<Act kind="quiet">Confirm phase {s.now.overdue}</Act>
 						</form>
 					{/if}
@@ -70,57 +91,198 @@
 				{#if at('phase')}<p class="text-sm text-stop">{at('phase')}</p>{/if}
 			{/if}
 			{#if licensed}
-				<Fold title={s.protocol ? 'Correct the protocol' : 'Enter the protocol'} needed={!s.limitsEntered || (wrong?.field.startsWith('phase.') ?? false) || at('source') !== undefined} class="mt-1 cursor-pointer text-sm text-accent">
+				<Fold
+					title={s.protocol ? 'Correct the protocol' : 'Enter the protocol'}
+					needed={!s.limitsEntered ||
+						(wrong?.field.startsWith('phase.') ?? false) ||
+						at('source') !== undefined}
+					class="mt-1 cursor-pointer text-sm text-accent"
+				>
 					<form method="POST" action="?/protocol" class="mt-2 grid gap-2" use:enhance={sending(say)}>
-						<input type="hidden" name="id" value={ids[0]} /><input type="hidden" name="surgeryId" value={s.id} />
-						<Field of={s.id} name="source" label="Whose protocol, of which day" value={s.protocol?.source ?? ''} wrong={at('source')} width="w-72" />
-						<Field of={s.id} name="reviewOn" label="Review on" type="date" min={today} value={s.protocol?.reviewOn ?? ''} wrong={at('reviewOn')} width="w-38" />
+						<input type="hidden" name="id" value={ids[0]} /><input
+							type="hidden"
+							name="surgeryId"
+							value={s.id}
+						/>
+						<Field
+							of={s.id}
+							name="source"
+							label="Whose protocol, of which day"
+							value={s.protocol?.source ?? ''}
+							wrong={at('source')}
+							width="w-72"
+						/>
+						<Field
+							of={s.id}
+							name="reviewOn"
+							label="Review on"
+							type="date"
+							min={today}
+							value={s.protocol?.reviewOn ?? ''}
+							wrong={at('reviewOn')}
+							width="w-38"
+						/>
 						{#each { length: Math.max(phases[s.id] ?? 1, s.protocol?.phases.length ?? 1) }, i (i)}
-							<PhaseFields n={i} of={s.id} phase={s.protocol?.phases[i]} side={sideOf(s.region) ?? 'right'} {wrong} />
+							<PhaseFields
+								n={i}
+								of={s.id}
+								phase={s.protocol?.phases[i]}
+								side={sideOf(s.region) ?? 'right'}
+								{wrong}
+							/>
 						{/each}
-						{#if Math.max(phases[s.id] ?? 1, s.protocol?.phases.length ?? 1) < MOST}<div><Act kind="quiet" type="button" onclick={() => (phases[s.id] = Math.max(phases[s.id] ?? 1, s.protocol?.phases.length ?? 1) + 1)}>Another phase</Act></div>{/if}
-						<p class="label">Only what the protocol says. Nothing is assumed, and the calendar alone opens nothing.</p>
-						<div><Act kind="quiet">{s.protocol ? 'Save the corrected protocol' : 'Enter the protocol'}</Act></div>
+						{#if Math.max(phases[s.id] ?? 1, s.protocol?.phases.length ?? 1) < MOST}<div>
+								<Act
+									kind="quiet"
+									type="button"
+									onclick={() =>
+										(phases[s.id] = Math.max(phases[s.id] ?? 1, s.protocol?.phases.length ?? 1) + 1)}
+									>Another phase</Act
+								>
+							</div>{/if}
+						<p class="label">
+							Only what the protocol says. Nothing is assumed, and the calendar alone opens nothing.
+						</p>
+						<div>
+							<Act kind="quiet">{s.protocol ? 'Save the corrected protocol' : 'Enter the protocol'}</Act>
+						</div>
 					</form>
 				</Fold>
 				{#if !s.limitsEntered}
-					<Fold title="No limits hold" needed={at('by') !== undefined || at('on') !== undefined} class="cursor-pointer text-sm text-accent">
-						<form method="POST" action="?/no-limits" class="mt-2 flex flex-wrap items-end gap-2" use:enhance={sending(say)}>
-							<input type="hidden" name="id" value={ids[0]} /><input type="hidden" name="surgeryId" value={s.id} />
-							<Field of={s.id} name="by" label="Who said so (name, role)" wrong={at('by')} width="w-52" /><Field of={s.id} name="on" label="On" type="date" max={today} wrong={at('on')} width="w-38" /><Act kind="quiet">Record</Act>
+					<Fold
+						title="No limits hold"
+						needed={at('by') !== undefined || at('on') !== undefined}
+						class="cursor-pointer text-sm text-accent"
+					>
+						<form
+							method="POST"
+							action="?/no-limits"
+							class="mt-2 flex flex-wrap items-end gap-2"
+							use:enhance={sending(say)}
+						>
+							<input type="hidden" name="id" value={ids[0]} /><input
+								type="hidden"
+								name="surgeryId"
+								value={s.id}
+							/>
+							<Field
+								of={s.id}
+								name="by"
+								label="Who said so (name, role)"
+								wrong={at('by')}
+								width="w-52"
+							/><Field
+								of={s.id}
+								name="on"
+								label="On"
+								type="date"
+								max={today}
+								wrong={at('on')}
+								width="w-38"
+							/><Act kind="quiet">Record</Act>
 						</form>
 					</Fold>
 				{/if}
 				<Fold title="Recorded in error" needed={false} class="cursor-pointer text-sm text-accent">
-					<form method="POST" action="?/withdraw" class="mt-2 flex items-end gap-2" use:enhance={sending(say)}>
-						<input type="hidden" name="id" value={ids[0]} /><input type="hidden" name="surgeryId" value={s.id} />
-						<Field of="w{s.id}" name="reason" label="What was wrong with it" wrong={at('reason')} width="w-52" /><Act kind="danger">Withdraw</Act>
+					<form
+						method="POST"
+						action="?/withdraw"
+						class="mt-2 flex items-end gap-2"
+						use:enhance={sending(say)}
+					>
+						<input type="hidden" name="id" value={ids[0]} /><input
+							type="hidden"
+							name="surgeryId"
+							value={s.id}
+						/>
+						<Field
+							of="w{s.id}"
+							name="reason"
+							label="What was wrong with it"
+							wrong={at('reason')}
+							width="w-52"
+						/><Act kind="danger">Withdraw</Act>
 					</form>
 				</Fold>
 			{:else if !s.limitsEntered}<p class="label">A licensed user enters it.</p>{/if}
 		</div>
 	{/each}
-	<Fold title="Record an operation" needed={wrong?.field === 'operatedOn' || wrong?.field === 'region'} class="cursor-pointer text-sm text-accent">
-		<form method="POST" action="?/surgery" class="mt-2 flex flex-wrap items-end gap-2" use:enhance={sending(say)}>
+	<Fold
+		title="Record an operation"
+		needed={wrong?.field === 'operatedOn' || wrong?.field === 'region'}
+		class="cursor-pointer text-sm text-accent"
+	>
+		<form
+			method="POST"
+			action="?/surgery"
+			class="mt-2 flex flex-wrap items-end gap-2"
+			use:enhance={sending(say)}
+		>
 			<input type="hidden" name="id" value={ids[1]} />
-			<Choice name="region" label="Where" items={REGIONS.map((r) => ({ value: r, name: regionName(r) }))} value="knee-right" />
+			<Choice
+				name="region"
+				label="Where"
+				items={REGIONS.map((r) => ({ value: r, name: regionName(r) }))}
+				value="knee-right"
+			/>
 			<Field name="operation" label="What, in own words" width="w-44" />
 			<Field name="operatedOn" label="On" type="date" max={today} wrong={at('operatedOn')} width="w-38" />
 			<Act kind="quiet">Record</Act>
 		</form>
 	</Fold>
 	{#if licensed}
-		<Fold title="A limit without an operation" needed={wrong?.field.startsWith('limit.') ?? false} class="cursor-pointer text-sm text-accent">
+		<Fold
+			title="A limit without an operation"
+			needed={wrong?.field.startsWith('limit.') ?? false}
+			class="cursor-pointer text-sm text-accent"
+		>
 			<form method="POST" action="?/limit" class="mt-2 grid gap-2" use:enhance={sending(say)}>
 				<input type="hidden" name="id" value={ids[2]} />
 				<div class="flex flex-wrap items-end gap-2">
 					<Choice of="l" name="axis" label="Movement" value="kneeFlexion" items={AXES} />
-					<Choice of="l" name="side" label="Side" value="right" items={SIDES.map((x) => ({ value: x, name: x }))} />
-					<Field of="l" name="minDeg" label="From" unit="°" inputmode="numeric" wrong={at('limit.minDeg')} width="w-14" />
-					<Field of="l" name="maxDeg" label="To" unit="°" inputmode="numeric" wrong={at('limit.maxDeg')} width="w-14" />
-					<Choice of="l" name="when" label="In" value="always" items={Object.entries(WHEN_NAME).map(([value, name]) => ({ value, name }))} />
+					<Choice
+						of="l"
+						name="side"
+						label="Side"
+						value="right"
+						items={SIDES.map((x) => ({ value: x, name: x }))}
+					/>
+					<Field
+						of="l"
+						name="minDeg"
+						label="From"
+						unit="°"
+						inputmode="numeric"
+						wrong={at('limit.minDeg')}
+						width="w-14"
+					/>
+					<Field
+						of="l"
+						name="maxDeg"
+						label="To"
+						unit="°"
+						inputmode="numeric"
+						wrong={at('limit.maxDeg')}
+						width="w-14"
+					/>
+					<Choice
+						of="l"
+						name="when"
+						label="In"
+						value="always"
+						items={Object.entries(WHEN_NAME).map(([value, name]) => ({ value, name }))}
+					/>
 				</div>
-				<div class="flex flex-wrap items-end gap-2"><Field of="l" name="source" label="On whose word" wrong={at('limit.source')} width="w-52" /><Field of="l" name="reviewOn" label="Review on" type="date" min={today} width="w-38" /><Act kind="quiet">Set the limit</Act></div>
+				<div class="flex flex-wrap items-end gap-2">
+					<Field of="l" name="source" label="On whose word" wrong={at('limit.source')} width="w-52" /><Field
+						of="l"
+						name="reviewOn"
+						label="Review on"
+						type="date"
+						min={today}
+						width="w-38"
+					/><Act kind="quiet">Set the limit</Act>
+				</div>
 			</form>
 		</Fold>
 	{/if}

@@ -4,7 +4,14 @@
 	import { SIDES, type Side } from '#lib/core/body/axis.ts';
 	import type { Body } from '#lib/core/body/body.ts';
 	import { measuredRange, RANGE_FIELDS, type RangeInput } from '#lib/core/measure/range.ts';
-	import { sideDifference, usualFor, usualSpan, type MethodId, type RangeKind, type Sex } from '#lib/core/measure/range-kind.ts';
+	import {
+		sideDifference,
+		usualFor,
+		usualSpan,
+		type MethodId,
+		type RangeKind,
+		type Sex
+	} from '#lib/core/measure/range-kind.ts';
 	import { degreesTyped, FIELDS, type SheetField } from '#lib/contract/measure-form.ts';
 	import type { LastRange } from '#lib/contract/view.ts';
 	import { ago } from '#lib/wording/days.ts';
@@ -28,7 +35,13 @@
 	let method = $derived<MethodId>(kind.methods[0] ?? 'goniometer');
 	const usual = $derived(usualFor(kind, age, sex));
 	const span = $derived(usualSpan(usual));
-	const spanText = $derived(span === undefined ? '' : span.low === span.high ? `${Math.round(span.low)}°` : `${Math.round(span.low)}–${Math.round(span.high)}°`);
+	const spanText = $derived(
+		span === undefined
+			? ''
+			: span.low === span.high
+				? `${Math.round(span.low)}°`
+				: `${Math.round(span.low)}–${Math.round(span.high)}°`
+	);
 	/** Degrees of a side as typed, and what is wrong with them; a half-typed number is not scolded. */
 	function read(side: Side): { readonly range: RangeInput; readonly trouble: string | undefined } {
 		const range: { onset?: number; tolerable?: number; end?: number } = {};
@@ -45,52 +58,92 @@
 		return { range, trouble };
 	}
 	const sides = $derived({ left: read('left'), right: read('right') });
-	const reach = (side: Side): number | undefined => sides[side].range.end ?? sides[side].range.tolerable ?? sides[side].range.onset ?? last[side]?.end;
+	const reach = (side: Side): number | undefined =>
+		sides[side].range.end ?? sides[side].range.tolerable ?? sides[side].range.onset ?? last[side]?.end;
 	const difference = $derived.by(() => {
 		const [l, r] = [reach('left'), reach('right')];
 		if (l === undefined || r === undefined) return '';
 		const d = sideDifference(l, r, METHODS[method]);
-		return d.less === null ? 'equal' : `${d.less} ${Math.round(Math.abs(d.degrees))}° less${d.beyondError ? '' : ', inside error'}`;
+		return d.less === null
+			? 'equal'
+			: `${d.less} ${Math.round(Math.abs(d.degrees))}° less${d.beyondError ? '' : ', inside error'}`;
 	});
 	const swapped = $derived(wrong?.field === `${kind.id}.swap`);
 	const troubles = $derived([...new Set(SIDES.flatMap((s) => sides[s].trouble ?? []))]);
-	const refused = $derived(wrong !== undefined && wrong.field.startsWith(`${kind.id}.`) ? wrong.message : undefined);
+	const refused = $derived(
+		wrong !== undefined && wrong.field.startsWith(`${kind.id}.`) ? wrong.message : undefined
+	);
 	/** What was read last stands faintly in the empty field; knee to wall was kept as degrees, and as the cm of its end. */
 	function faint(side: Side, field: SheetField): string {
 		const m = last[side];
 		if (m === undefined) return '';
-		if (kind.readCm === true && field !== 'pain') return field === 'end' && m.rawCm !== null ? String(m.rawCm) : '';
+		if (kind.readCm === true && field !== 'pain')
+			return field === 'end' && m.rawCm !== null ? String(m.rawCm) : '';
 		return String(m[field]);
 	}
-	const newest = $derived([last.left?.day, last.right?.day].filter((d) => d !== undefined).sort().pop());
+	const newest = $derived(
+		[last.left?.day, last.right?.day]
+			.filter((d) => d !== undefined)
+			.sort()
+			.pop()
+	);
 </script>
 
-<fieldset class="rule grid grid-cols-[10.5rem_15rem_15rem_1fr] items-center gap-x-3 py-1 focus-within:bg-wash max-lg:grid-cols-1">
+<fieldset
+	class="rule grid grid-cols-[10.5rem_15rem_15rem_1fr] items-center gap-x-3 py-1 focus-within:bg-wash max-lg:grid-cols-1"
+>
 	<legend class="sr-only">{kind.name}, {kind.how}</legend>
 	<div title={kind.how}>
 		<span class="font-semibold">{kind.name}</span>{#if kind.readCm}<span class="label"> cm</span>{/if}
 		{#if kind.methods.length > 1}
-			<select name="{kind.id}.method" bind:value={method} aria-label="{kind.name}, method" tabindex="-1" class="block max-w-full rounded border-0 bg-transparent py-0 pr-7 pl-0 text-xs text-quiet">
-				{#each kind.methods as m (m)}<option value={m}>{METHODS[m].name} ± {METHODS[m].errorDeg}°</option>{/each}
+			<select
+				name="{kind.id}.method"
+				bind:value={method}
+				aria-label="{kind.name}, method"
+				tabindex="-1"
+				class="block max-w-full rounded border-0 bg-transparent py-0 pr-7 pl-0 text-xs text-quiet"
+			>
+				{#each kind.methods as m (m)}<option value={m}>{METHODS[m].name} ± {METHODS[m].errorDeg}°</option
+					>{/each}
 			</select>
-		{:else}<input type="hidden" name="{kind.id}.method" value={method} /><span class="block text-xs text-quiet">{METHODS[method].name} ± {METHODS[method].errorDeg}°</span>{/if}
+		{:else}<input type="hidden" name="{kind.id}.method" value={method} /><span
+				class="block text-xs text-quiet">{METHODS[method].name} ± {METHODS[method].errorDeg}°</span
+			>{/if}
 	</div>
-	<div class="flex gap-1 pl-5 text-xs text-quiet lg:hidden" aria-hidden="true">{#each FIELDS as f (f)}<span class="w-[3.1rem] text-center max-sm:w-16">{f}</span>{/each}</div>
+	<div class="flex gap-1 pl-5 text-xs text-quiet lg:hidden" aria-hidden="true">
+		{#each FIELDS as f (f)}<span class="w-[3.1rem] text-center max-sm:w-16">{f}</span>{/each}
+	</div>
 	{#each SIDES as side, i (side)}
 		<div class="flex items-center gap-1" onfocusin={() => onfocus(side)}>
 			<input type="hidden" name="{kind.id}.{side}.id" value={ids[i]} />
 			<span class="w-4 font-semibold lg:hidden" aria-hidden="true">{side === 'left' ? 'L' : 'R'}</span>
 			{#each FIELDS as field (field)}
-				<Cell name={name(side, field)} label="{kind.name} {side} {field}" bind:value={values[name(side, field)]} wrong={wrong?.field === name(side, field)} column="{side}.{field}" placeholder={faint(side, field)} />
+				<Cell
+					name={name(side, field)}
+					label="{kind.name} {side} {field}"
+					bind:value={values[name(side, field)]}
+					wrong={wrong?.field === name(side, field)}
+					column="{side}.{field}"
+					placeholder={faint(side, field)}
+				/>
 			{/each}
-			{#if kind.readCm && reach(side) !== undefined && sides[side].range.end !== undefined}<span class="text-sm font-semibold">{Math.round(sides[side].range.end ?? 0)}°</span>{/if}
+			{#if kind.readCm && reach(side) !== undefined && sides[side].range.end !== undefined}<span
+					class="text-sm font-semibold">{Math.round(sides[side].range.end ?? 0)}°</span
+				>{/if}
 		</div>
 	{/each}
 	<div class="text-sm leading-tight">
 		{#if difference}<span class="block">{difference}</span>{/if}
-		<span class="text-quiet" title={usualText(usual)}>{spanText === '' ? 'no usual value' : `usual ${spanText}`}</span>
+		<span class="text-quiet" title={usualText(usual)}
+			>{spanText === '' ? 'no usual value' : `usual ${spanText}`}</span
+		>
 		{#if newest}<span class="text-quiet">· last {ago(newest, today)}</span>{/if}
 	</div>
-	{#if refused}<p class="col-span-full text-sm text-stop" data-testid="field-wrong">{refused}</p>{:else}{#each troubles as t (t)}<p class="col-span-full text-sm text-caution">{t}</p>{/each}{/if}
-	{#if swapped}<label class="col-span-full flex items-center gap-2 text-sm"><input type="checkbox" name="confirm.{kind.id}" class="size-4.5 accent-(--accent)" />left and right are as entered</label>{/if}
+	{#if refused}<p class="col-span-full text-sm text-stop" data-testid="field-wrong">
+			{refused}
+		</p>{:else}{#each troubles as t (t)}<p class="col-span-full text-sm text-caution">{t}</p>{/each}{/if}
+	{#if swapped}<label class="col-span-full flex items-center gap-2 text-sm"
+			><input type="checkbox" name="confirm.{kind.id}" class="size-4.5 accent-(--accent)" />left and right are
+			as entered</label
+		>{/if}
 </fieldset>

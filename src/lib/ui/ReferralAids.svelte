@@ -1,6 +1,13 @@
 <script lang="ts">
 	/** Published aids for a referral letter. They clear nobody and are not kept: what they say is for the letter and the note. */
-	import { CLOT_ITEMS, clotPoints, resistanceGate, testGate, walkGate, type ClotItem } from '#lib/core/client/acute.ts';
+	import {
+		CLOT_ITEMS,
+		clotPoints,
+		resistanceGate,
+		testGate,
+		walkGate,
+		type ClotItem
+	} from '#lib/core/client/acute.ts';
 	import { acuteKneeText, CLOT_NAME, clotText, gateWords } from '#lib/wording/acute.ts';
 	import Field from './Field.svelte';
 	import Tick from './Tick.svelte';
@@ -10,38 +17,100 @@
 	let knee = $state({ acute: false, kneecap: false, fibula: false, bend: '', steps: '' });
 	let signs = $state({ pulse: '', systolic: '', diastolic: '' });
 	let heart = $state(false);
-	const number = (s: string): number | undefined => (s.trim() === '' || !Number.isFinite(Number(s.replace(',', '.'))) ? undefined : Number(s.replace(',', '.')));
+	const number = (s: string): number | undefined =>
+		s.trim() === '' || !Number.isFinite(Number(s.replace(',', '.')))
+			? undefined
+			: Number(s.replace(',', '.'));
 	const asked = $derived(number(knee.bend) !== undefined && number(knee.steps) !== undefined);
-	const resting = $derived(Object.fromEntries(Object.entries(signs).flatMap(([k, v]) => { const n = number(v); return n === undefined ? [] : [[k, n]]; })));
+	const resting = $derived(
+		Object.fromEntries(
+			Object.entries(signs).flatMap(([k, v]) => {
+				const n = number(v);
+				return n === undefined ? [] : [[k, n]];
+			})
+		)
+	);
 </script>
 
 <details data-testid="aids">
 	<summary class="cursor-pointer"><h2 class="inline">For a referral letter</h2></summary>
 	<p class="label mt-1">Nothing here is kept, and nothing here clears anybody.</p>
 	<section class="rule mt-2 py-2" aria-label="Clot points">
-		<h3>Swollen or tender calf: points <a class="text-sm font-normal" href="/sources#wells-2003">wells-2003</a></h3>
+		<h3>
+			Swollen or tender calf: points <a class="text-sm font-normal" href="/sources#wells-2003">wells-2003</a>
+		</h3>
 		{#each CLOT_ITEMS as item (item)}
-			<Tick name="aid-clot" value={item} label={CLOT_NAME[item]} bind:checked={() => clot.includes(item), (on) => (clot = on ? [...clot, item] : clot.filter((x) => x !== item))} />
+			<Tick
+				name="aid-clot"
+				value={item}
+				label={CLOT_NAME[item]}
+				bind:checked={
+					() => clot.includes(item), (on) => (clot = on ? [...clot, item] : clot.filter((x) => x !== item))
+				}
+			/>
 		{/each}
 		<p class="mt-1 text-caution" data-testid="clot">{clotText(clotPoints(clot))}</p>
 	</section>
 	<section class="rule py-2" aria-label="Fresh knee injury">
-		<h3>Fresh knee injury: X-ray? <a class="text-sm font-normal" href="/sources#stiell-1996">stiell-1996</a></h3>
+		<h3>
+			Fresh knee injury: X-ray? <a class="text-sm font-normal" href="/sources#stiell-1996">stiell-1996</a>
+		</h3>
 		<Tick name="aid-acute" label="a fresh injury" bind:checked={knee.acute} />
 		<Tick name="aid-kneecap" label="the kneecap alone is tender" bind:checked={knee.kneecap} />
 		<Tick name="aid-fibula" label="the head of the fibula is tender" bind:checked={knee.fibula} />
 		<div class="my-1 flex gap-4">
-			<Field name="aid-bend" label="Bends to" unit="°" inputmode="decimal" bind:value={knee.bend} width="w-18" />
-			<Field name="aid-steps" label="Steps taken, limping counts" inputmode="numeric" bind:value={knee.steps} width="w-18" />
+			<Field
+				name="aid-bend"
+				label="Bends to"
+				unit="°"
+				inputmode="decimal"
+				bind:value={knee.bend}
+				width="w-18"
+			/>
+			<Field
+				name="aid-steps"
+				label="Steps taken, limping counts"
+				inputmode="numeric"
+				bind:value={knee.steps}
+				width="w-18"
+			/>
 		</div>
-		<p class="text-caution" data-testid="acute-knee">{asked || !knee.acute ? acuteKneeText({ age, acute: knee.acute, kneecapTenderAlone: knee.kneecap, fibulaHeadTender: knee.fibula, flexionDeg: number(knee.bend) ?? 0, stepsTaken: number(knee.steps) ?? 0 }) : 'Give the bend and the steps.'}</p>
+		<p class="text-caution" data-testid="acute-knee">
+			{asked || !knee.acute
+				? acuteKneeText({
+						age,
+						acute: knee.acute,
+						kneecapTenderAlone: knee.kneecap,
+						fibulaHeadTender: knee.fibula,
+						flexionDeg: number(knee.bend) ?? 0,
+						stepsTaken: number(knee.steps) ?? 0
+					})
+				: 'Give the bend and the steps.'}
+		</p>
 	</section>
 	<section class="rule py-2" aria-label="Resting pulse and pressure">
-		<h3>At rest today <a class="text-sm font-normal" href="/sources#acsm-2015">acsm-2015</a> <a class="text-sm font-normal" href="/sources#ats-2002">ats-2002</a></h3>
+		<h3>
+			At rest today <a class="text-sm font-normal" href="/sources#acsm-2015">acsm-2015</a>
+			<a class="text-sm font-normal" href="/sources#ats-2002">ats-2002</a>
+		</h3>
 		<div class="my-1 flex gap-3">
 			<Field name="aid-pulse" label="Pulse" inputmode="numeric" bind:value={signs.pulse} width="w-16" />
-			<Field name="aid-systolic" label="Upper" unit="mmHg" inputmode="numeric" bind:value={signs.systolic} width="w-16" />
-			<Field name="aid-diastolic" label="Lower" unit="mmHg" inputmode="numeric" bind:value={signs.diastolic} width="w-16" />
+			<Field
+				name="aid-systolic"
+				label="Upper"
+				unit="mmHg"
+				inputmode="numeric"
+				bind:value={signs.systolic}
+				width="w-16"
+			/>
+			<Field
+				name="aid-diastolic"
+				label="Lower"
+				unit="mmHg"
+				inputmode="numeric"
+				bind:value={signs.diastolic}
+				width="w-16"
+			/>
 		</div>
 		<Tick name="aid-heart" label="a heart event in the last month" bind:checked={heart} />
 		{#if Object.keys(resting).length > 0 || heart}

@@ -1,5 +1,5 @@
 <script lang="ts">
-	/** 0 to 10 by thumb: eleven targets of 48 px or more, no precision needed. */
+	/** 0 to 10 by thumb: eleven targets in one row, 48 px high, on a phone at least 30 px wide. */
 	interface Props {
 		readonly name: string;
 		readonly label: string;
@@ -11,11 +11,22 @@
 </script>
 
 <fieldset class="py-2" aria-describedby={wrong ? `${name}-wrong` : undefined}>
-	<legend class="flex w-full items-baseline justify-between"><span class="font-semibold">{label}</span><span class="label">0 {ends[0]} · 10 {ends[1]}</span></legend>
-	<div class="mt-1 grid grid-cols-11 gap-1 max-sm:grid-cols-6">
+	<legend class="flex w-full items-baseline justify-between"
+		><span class="font-semibold">{label}</span><span class="label">0 {ends[0]} · 10 {ends[1]}</span></legend
+	>
+	<div class="mt-1 grid grid-cols-11 gap-1 max-sm:gap-0.5">
 		{#each { length: 11 }, n (n)}
-			<label class="grid min-h-12 cursor-pointer place-items-center rounded-md border border-edge text-lg font-semibold has-checked:border-accent has-checked:bg-accent has-checked:text-accent-ink has-focus-visible:outline-3 has-focus-visible:outline-offset-1 has-focus-visible:outline-(--focus)">
-				<input type="radio" {name} value={String(n)} bind:group={value} class="sr-only" aria-label="{label} {n}" />{n}
+			<label
+				class="grid min-h-12 cursor-pointer place-items-center rounded-md border border-edge text-lg font-semibold has-checked:border-accent has-checked:bg-accent has-checked:text-accent-ink has-focus-visible:outline-3 has-focus-visible:outline-offset-1 has-focus-visible:outline-(--focus)"
+			>
+				<input
+					type="radio"
+					{name}
+					value={String(n)}
+					bind:group={value}
+					class="sr-only"
+					aria-label="{label} {n}"
+				/>{n}
 			</label>
 		{/each}
 	</div>

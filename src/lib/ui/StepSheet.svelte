@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { sourceName } from '#lib/wording/sources.ts';
 	/** One step read without a client: what it is, drawn on an ordinary body, its dials, gates, dose, cues, faults and cautions. */
 	import { DIALS } from '#lib/core/exercise/dial.ts';
 	import { cuesFor, faultsIn, servesOf, type ExerciseFamily, type Step } from '#lib/core/exercise/family.ts';
@@ -20,36 +21,101 @@
 	let { family, step, ctx }: Props = $props();
 	const asked = $derived(askedBy(step, ctx, null));
 	const picture = $derived(movingOfStep(step, ctx, null));
-	const demand = $derived(axesOf(step).flatMap((a) => (asked.demand[a] === undefined && asked.other?.[a] === undefined ? [] : [`${AXIS_NAME[a].toLowerCase()} ${Math.round(Math.max(asked.demand[a] ?? -99, asked.other?.[a] ?? -99))}°`])));
+	const demand = $derived(
+		axesOf(step).flatMap((a) =>
+			asked.demand[a] === undefined && asked.other?.[a] === undefined
+				? []
+				: [
+						`${AXIS_NAME[a].toLowerCase()} ${Math.round(Math.max(asked.demand[a] ?? -99, asked.other?.[a] ?? -99))}°`
+					]
+		)
+	);
 	const UNIT = { reps: '', sec: ' s', steps: ' steps', breaths: ' breaths' } as const;
 	const unit = $derived(UNIT[step.counts ?? 'reps']);
-	const kit = $derived((step.equipment ?? []).map((any) => (typeof any === 'string' ? [any] : any).map((e) => EQUIPMENT_NAME[e]).join(' or ')));
-	const schools = $derived(hasTechnique(step.posture) && step.cues === undefined ? TECHNIQUES.filter((t) => family.cues[t] !== undefined) : []);
+	const kit = $derived(
+		(step.equipment ?? []).map((any) =>
+			(typeof any === 'string' ? [any] : any).map((e) => EQUIPMENT_NAME[e]).join(' or ')
+		)
+	);
+	const schools = $derived(
+		hasTechnique(step.posture) && step.cues === undefined
+			? TECHNIQUES.filter((t) => family.cues[t] !== undefined)
+			: []
+	);
 	const turned = $derived(DIALS.filter((d) => step.dials[d] !== undefined));
 </script>
 
 <section aria-label="Step" data-testid="step-sheet">
 	<h2>{step.title}</h2>
-	<p class="label">{family.title} · for {servesOf(family, step).map((p) => PURPOSE_NAME[p] ?? p).join(', ')}</p>
+	<p class="label">
+		{family.title} · for {servesOf(family, step)
+			.map((p) => PURPOSE_NAME[p] ?? p)
+			.join(', ')}
+	</p>
 	<p class="mt-1">{step.what}</p>
-	<MovingFigure {picture} tempo={step.tempo ?? [2, 0, 2]} height={220} label="{step.title}, drawn on a body of 170 cm" />
-	<p class="text-sm"><span class="label">Asks of a body of 170 cm:</span> {demand.length === 0 ? 'no range that is solved' : demand.join(', ')}</p>
+	<MovingFigure
+		{picture}
+		tempo={step.tempo ?? [2, 0, 2]}
+		height={220}
+		label="{step.title}, drawn on a body of 170 cm"
+	/>
+	<p class="text-sm">
+		<span class="label">Asks of a body of 170 cm:</span>
+		{demand.length === 0 ? 'no range that is solved' : demand.join(', ')}
+	</p>
 	<dl class="my-2 grid grid-cols-[7rem_1fr] gap-x-3 gap-y-1 text-sm">
-		<dt class="label">Usual dose</dt><dd>{step.usualDose.start.sets}×{step.usualDose.start.reps}{unit} → {step.usualDose.target.sets}×{step.usualDose.target.reps}{unit}</dd>
-		<dt class="label">Opens after</dt><dd>{step.gates.length === 0 ? 'nothing: a way in' : step.gates.map(gateAsks).join('; ')}</dd>
-		<dt class="label">Step back</dt><dd>{step.easier === null ? 'none below' : stepTitle(step.easier)}</dd>
-		<dt class="label">Leads to</dt><dd>{step.next.length === 0 ? 'the end of this way' : step.next.map((e) => `${stepTitle(e.to)} (${e.dial})`).join(', ')}</dd>
-		<dt class="label">Dials</dt><dd>{turned.length === 0 ? 'all at their gentlest' : turned.map((d) => `${d} ${String(step.dials[d]).replaceAll('-', ' ')}`).join(', ')}</dd>
-		<dt class="label">Needs</dt><dd>{kit.length === 0 ? 'nothing' : kit.join(', ')}</dd>
-		{#if step.tags.length > 0}<dt class="label">Carries</dt><dd>{step.tags.map((t) => t.replaceAll('-', ' ')).join(', ')}</dd>{/if}
-		<dt class="label">Sources</dt><dd>{#each step.sources as s, i (s)}{i > 0 ? ', ' : ''}<a href="/sources#{s}">{s}</a>{/each}</dd>
+		<dt class="label">Usual dose</dt>
+		<dd>
+			{step.usualDose.start.sets}×{step.usualDose.start.reps}{unit} → {step.usualDose.target.sets}×{step
+				.usualDose.target.reps}{unit}
+		</dd>
+		<dt class="label">Opens after</dt>
+		<dd>{step.gates.length === 0 ? 'nothing: a way in' : step.gates.map(gateAsks).join('; ')}</dd>
+		<dt class="label">Step back</dt>
+		<dd>{step.easier === null ? 'none below' : stepTitle(step.easier)}</dd>
+		<dt class="label">Leads to</dt>
+		<dd>
+			{step.next.length === 0
+				? 'the end of this way'
+				: step.next.map((e) => `${stepTitle(e.to)} (${e.dial})`).join(', ')}
+		</dd>
+		<dt class="label">Dials</dt>
+		<dd>
+			{turned.length === 0
+				? 'all at their gentlest'
+				: turned.map((d) => `${d} ${String(step.dials[d]).replaceAll('-', ' ')}`).join(', ')}
+		</dd>
+		<dt class="label">Needs</dt>
+		<dd>{kit.length === 0 ? 'nothing' : kit.join(', ')}</dd>
+		{#if step.tags.length > 0}<dt class="label">Carries</dt>
+			<dd>{step.tags.map((t) => t.replaceAll('-', ' ')).join(', ')}</dd>{/if}
+		<dt class="label">Sources</dt>
+		<dd>
+			{#each step.sources as s, i (s)}{i > 0 ? ', ' : ''}<a href="/sources#{s}">{sourceName(s)}</a>{/each}
+		</dd>
 	</dl>
 	{#if schools.length > 0}
-		<div class="grid grid-cols-2 gap-x-4 gap-y-2 text-sm max-sm:grid-cols-1">{#each schools as t (t)}<div><h3>{TECHNIQUE_NAME[t]}</h3><ol class="list-decimal pl-5">{#each cuesFor(family, step, t) as c (c)}<li>{c}</li>{/each}</ol></div>{/each}</div>
+		<div class="grid grid-cols-2 gap-x-4 gap-y-2 text-sm max-sm:grid-cols-1">
+			{#each schools as t (t)}<div>
+					<h3>{TECHNIQUE_NAME[t]}</h3>
+					<ol class="list-decimal pl-5">
+						{#each cuesFor(family, step, t) as c (c)}<li>{c}</li>{/each}
+					</ol>
+				</div>{/each}
+		</div>
 	{:else}
-		<ol class="list-decimal pl-5 text-sm">{#each cuesFor(family, step, 'ordinary') as c (c)}<li>{c}</li>{/each}</ol>
+		<ol class="list-decimal pl-5 text-sm">
+			{#each cuesFor(family, step, 'ordinary') as c (c)}<li>{c}</li>{/each}
+		</ol>
 	{/if}
 	<h3 class="mt-2">Watch for</h3>
-	<ul class="text-sm">{#each faultsIn(family, step, 'parallel') as f (f.id)}<li><strong>{f.title}</strong>, seen from {f.seenFrom}; turn the {f.dial} first</li>{/each}</ul>
-	<ul class="my-2 border-l-4 border-caution pl-3 text-sm">{#each [...step.cautions, ...family.cautions] as c (c)}<li>{c}</li>{/each}<li>Local protocol and the treating clinician come first.</li></ul>
+	<ul class="text-sm">
+		{#each faultsIn(family, step, 'parallel') as f (f.id)}<li>
+				<strong>{f.title}</strong>, seen from {f.seenFrom}; turn the {f.dial} first
+			</li>{/each}
+	</ul>
+	<ul class="my-2 border-l-4 border-caution pl-3 text-sm">
+		{#each [...step.cautions, ...family.cautions] as c (c)}<li>{c}</li>{/each}
+		<li>Local protocol and the treating clinician come first.</li>
+	</ul>
 </section>

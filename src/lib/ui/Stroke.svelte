@@ -20,7 +20,12 @@
 		<rect x="3.5" y="10" width="19" height="6" rx="3" fill="none" stroke="var(--quiet)" stroke-width="1.8" />
 	{:else if decision === 'stop' || decision === 'refer'}
 		<path d="M9 3 H17 L23 9 V17 L17 23 H9 L3 17 V9 Z" fill="var(--stop)" />
-		{#if decision === 'refer'}<path d="M9 13 H16 M13 9.6 L16.6 13 L13 16.4" stroke="var(--paper)" stroke-width="2" fill="none" />{/if}
+		{#if decision === 'refer'}<path
+				d="M9 13 H16 M13 9.6 L16.6 13 L13 16.4"
+				stroke="var(--paper)"
+				stroke-width="2"
+				fill="none"
+			/>{/if}
 	{:else}
 		<circle cx="13" cy="13" r="2.5" fill="var(--quiet)" />
 	{/if}

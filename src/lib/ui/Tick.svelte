@@ -10,4 +10,13 @@
 	let { name, label, value = 'on', checked = $bindable(), ...rest }: Props = $props();
 </script>
 
-<label class="flex min-h-8 cursor-pointer items-center gap-2"><input type="checkbox" {name} {value} bind:checked {...rest} class="size-4.5 shrink-0 accent-(--accent)" /><span>{label}</span></label>
+<label class="flex min-h-8 cursor-pointer items-center gap-2"
+	><input
+		type="checkbox"
+		{name}
+		{value}
+		bind:checked
+		{...rest}
+		class="size-4.5 shrink-0 accent-(--accent)"
+	/><span>{label}</span></label
+>

@@ -10,7 +10,14 @@ export interface MapShape {
 	readonly sided: boolean;
 }
 
-const at = (part: Part, cx: number, cy: number, rx: number, ry: number, sided = true): MapShape => ({ part, cx, cy, rx, ry, sided });
+const at = (part: Part, cx: number, cy: number, rx: number, ry: number, sided = true): MapShape => ({
+	part,
+	cx,
+	cy,
+	rx,
+	ry,
+	sided
+});
 
 /** Half of each view, on the viewer's left; the other half is its mirror. */
 export const FRONT: readonly MapShape[] = [
@@ -40,7 +47,8 @@ export const BACK: readonly MapShape[] = [
 ];
 
 /** Outline of a standing body, half of it; drawn with its mirror. */
-export const OUTLINE = 'M80 60C66 60 52 60 44 66C34 72 34 92 32 108C30 126 24 150 21 172L20 190Q22 200 29 196L34 178C38 156 42 136 47 116C49 134 50 146 48 160C44 178 46 196 48 214C50 240 52 254 52 276C53 300 55 322 57 340L48 356Q46 364 56 364L72 362Q74 350 73 338C74 312 76 286 76 268C77 246 79 224 80 208';
+export const OUTLINE =
+	'M80 60C66 60 52 60 44 66C34 72 34 92 32 108C30 126 24 150 21 172L20 190Q22 200 29 196L34 178C38 156 42 136 47 116C49 134 50 146 48 160C44 178 46 196 48 214C50 240 52 254 52 276C53 300 55 322 57 340L48 356Q46 364 56 364L72 362Q74 350 73 338C74 312 76 286 76 268C77 246 79 224 80 208';
 
 export interface Place {
 	readonly region: string;

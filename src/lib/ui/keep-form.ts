@@ -5,22 +5,29 @@
 type Values = readonly (readonly [string, string])[];
 
 const PREFIX = 'bolster-form:';
-const keyOf = (name: string): string => `${PREFIX}${location.pathname}${new URLSearchParams(location.search).get('exercise') ?? ''}|${name}`;
+const keyOf = (name: string): string =>
+	`${PREFIX}${location.pathname}${new URLSearchParams(location.search).get('exercise') ?? ''}|${name}`;
 
 const typedIn = (form: HTMLFormElement): Values =>
-	[...new FormData(form).entries()].flatMap(([k, v]) => (typeof v === 'string' && !isHidden(form, k) ? [[k, v] as const] : []));
+	[...new FormData(form).entries()].flatMap(([k, v]) =>
+		typeof v === 'string' && !isHidden(form, k) ? [[k, v] as const] : []
+	);
 
-const fieldsOf = (form: HTMLFormElement, name: string): readonly HTMLInputElement[] => [...form.elements].filter((e): e is HTMLInputElement => 'name' in e && e.name === name);
-const isHidden = (form: HTMLFormElement, name: string): boolean => fieldsOf(form, name).every((f) => f.type === 'hidden');
+const fieldsOf = (form: HTMLFormElement, name: string): readonly HTMLInputElement[] =>
+	[...form.elements].filter((e): e is HTMLInputElement => 'name' in e && e.name === name);
+const isHidden = (form: HTMLFormElement, name: string): boolean =>
+	fieldsOf(form, name).every((f) => f.type === 'hidden');
 
 /** Svelte action for a form; `name` tells several forms of a page apart. */
 export function keepForm(form: HTMLFormElement, name: string): { destroy: () => void } {
 	restore(form, name);
 	const keep = (): void => sessionStorage.setItem(keyOf(name), JSON.stringify(typedIn(form)));
-	for (const event of ['input', 'change', 'submit'] as const) form.addEventListener(event, keep, { capture: event === 'submit' });
+	for (const event of ['input', 'change', 'submit'] as const)
+		form.addEventListener(event, keep, { capture: event === 'submit' });
 	return {
 		destroy: () => {
-			for (const event of ['input', 'change', 'submit'] as const) form.removeEventListener(event, keep, { capture: event === 'submit' });
+			for (const event of ['input', 'change', 'submit'] as const)
+				form.removeEventListener(event, keep, { capture: event === 'submit' });
 		}
 	};
 }

@@ -5,9 +5,21 @@ import type { Figure } from '#lib/core/figure/shape.ts';
 import { posture } from '#lib/core/posture/posture.ts';
 import type { PainAt } from '#lib/core/session/record.ts';
 
-export const MOMENTS = ['early', 'middle', 'late', 'return', 'throughout'] as const satisfies readonly PainAt[];
+export const MOMENTS = [
+	'early',
+	'middle',
+	'late',
+	'return',
+	'throughout'
+] as const satisfies readonly PainAt[];
 
-const THIGH: Readonly<Record<PainAt, number>> = { early: 22, middle: 52, late: 88, return: 52, throughout: 70 };
+const THIGH: Readonly<Record<PainAt, number>> = {
+	early: 22,
+	middle: 52,
+	late: 88,
+	return: 52,
+	throughout: 70
+};
 
 export function movementFigure(body: Body, moment: PainAt): Figure {
 	const p = posture({ body, movement: 'squat', technique: 'parallel', depth: { thighDeg: THIGH[moment] } });

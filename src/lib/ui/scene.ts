@@ -5,6 +5,16 @@ import type { Figure } from '#lib/core/figure/shape.ts';
 import type { FitContext, SolvedSetup } from '#lib/core/fit/context.ts';
 import { pictureOf, type Picture } from '#lib/core/fit/picture.ts';
 
-export const figureOfStep = (step: Step, ctx: FitContext, setup: SolvedSetup | null, limiting: readonly Axis[] = []): Figure => pictureOf(step, ctx, setup, limiting).at(1);
+export const figureOfStep = (
+	step: Step,
+	ctx: FitContext,
+	setup: SolvedSetup | null,
+	limiting: readonly Axis[] = []
+): Figure => pictureOf(step, ctx, setup, limiting).at(1);
 
-export const movingOfStep = (step: Step, ctx: FitContext, setup: SolvedSetup | null, limiting: readonly Axis[] = []): Picture => pictureOf(step, ctx, setup, limiting);
+export const movingOfStep = (
+	step: Step,
+	ctx: FitContext,
+	setup: SolvedSetup | null,
+	limiting: readonly Axis[] = []
+): Picture => pictureOf(step, ctx, setup, limiting);

@@ -5,7 +5,8 @@
 import type { SubmitFunction } from '@sveltejs/kit';
 import { forgetForm } from './keep-form.ts';
 
-export const LOST = 'No answer from the server. Nothing is lost: what you typed is still here; send it again.';
+export const LOST =
+	'No answer from the server. Nothing is lost: what you typed is still here; send it again.';
 
 export function sending(say: (lost: string) => void, done?: () => void): SubmitFunction {
 	return () =>

@@ -4,6 +4,16 @@ import type { ForceAnswer } from '#lib/core/measure/force-curve.ts';
 import type { Stream } from '#lib/core/measure/stream.ts';
 
 export type StreamOutcome =
-	| { readonly kind: 'angle'; readonly quantity: 'angle'; readonly answer: AngleAnswer; readonly stream: Stream }
-	| { readonly kind: 'force'; readonly quantity: 'force'; readonly answer: ForceAnswer; readonly stream: Stream }
+	| {
+			readonly kind: 'angle';
+			readonly quantity: 'angle';
+			readonly answer: AngleAnswer;
+			readonly stream: Stream;
+	  }
+	| {
+			readonly kind: 'force';
+			readonly quantity: 'force';
+			readonly answer: ForceAnswer;
+			readonly stream: Stream;
+	  }
 	| { readonly kind: 'refused'; readonly message: string };

@@ -15,7 +15,8 @@ export const CLOT_NAME: Readonly<Record<ClotItem, string>> = {
 	'alternative-as-likely': 'something else at least as likely (two points less)'
 };
 
-export const clotText = ({ points, twoLevel, threeLevel }: ClotPoints): string => `${points} ${points === 1 || points === -1 ? 'point' : 'points'}: ${twoLevel} (two levels), ${threeLevel} (three levels). A suspected clot is seen by a doctor the same day, whatever the points.`;
+export const clotText = ({ points, twoLevel, threeLevel }: ClotPoints): string =>
+	`${points} ${points === 1 || points === -1 ? 'point' : 'points'}: ${twoLevel} (two levels), ${threeLevel} (three levels). A suspected clot is seen by a doctor the same day, whatever the points.`;
 
 const KNEE_LINE: Readonly<Record<string, string>> = {
 	'age-55': '55 years or older',
@@ -28,7 +29,9 @@ const KNEE_LINE: Readonly<Record<string, string>> = {
 export function acuteKneeText(k: AcuteKnee): string {
 	const { answer, reasons } = acuteKnee(k);
 	if (answer === 'not-applicable') return 'Holds only for a fresh injury of an adult.';
-	return answer === 'no-line-met' ? 'No line is met. That is no all-clear: a knee that does not settle is seen by a doctor.' : `Refer for an X-ray: ${reasons.map((r) => KNEE_LINE[r] ?? r).join('; ')}.`;
+	return answer === 'no-line-met'
+		? 'No line is met. That is no all-clear: a knee that does not settle is seen by a doctor.'
+		: `Refer for an X-ray: ${reasons.map((r) => KNEE_LINE[r] ?? r).join('; ')}.`;
 }
 
 const SIGN: Readonly<Record<string, string>> = {
@@ -39,4 +42,7 @@ const SIGN: Readonly<Record<string, string>> = {
 	'diastolic-over-100': 'lower pressure over 100',
 	'diastolic-over-110': 'lower pressure over 110'
 };
-export const gateWords = (what: string, { allowed, reasons }: Gate): string => (allowed ? `${what}: no line met` : `${what}: not today, ${reasons.map((r) => SIGN[r] ?? r).join(', ')}; ask a doctor first`);
+export const gateWords = (what: string, { allowed, reasons }: Gate): string =>
+	allowed
+		? `${what}: no line met`
+		: `${what}: not today, ${reasons.map((r) => SIGN[r] ?? r).join(', ')}; ask a doctor first`;

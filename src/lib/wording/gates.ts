@@ -5,7 +5,11 @@ import { TECHNIQUE_NAME } from './names.ts';
 import { stepTitle } from './steps.ts';
 import { FAULTS } from '#lib/catalogue/faults.ts';
 
-export const CLEARANCE_NAME: Readonly<Record<Clearance, string>> = { impact: 'impact', 'machine-extension': 'machine leg extension', 'loaded-spine': 'work that loads the spine' };
+export const CLEARANCE_NAME: Readonly<Record<Clearance, string>> = {
+	impact: 'impact',
+	'machine-extension': 'machine leg extension',
+	'loaded-spine': 'work that loads the spine'
+};
 
 const faultName = (id: string): string => FAULTS.find((f) => f.id === id)?.title ?? id;
 

@@ -5,28 +5,52 @@ import { AVAILABILITY_WORD } from './intake.ts';
 import { JOINT_NAME } from './names.ts';
 import { stepTitle } from './steps.ts';
 
-export function distanceText(g: { readonly point: LadderPoint | null; readonly distance: GoalDistance | null }): string {
+export function distanceText(g: {
+	readonly point: LadderPoint | null;
+	readonly distance: GoalDistance | null;
+}): string {
 	const { point, distance: d } = g;
 	if (point === null) return '';
-	const title = stepTitle(point.step).replaceAll('-', ' ').replace(/^./, (c) => c.toUpperCase());
+	const title = stepTitle(point.step)
+		.replaceAll('-', ' ')
+		.replace(/^./, (c) => c.toUpperCase());
 	const wanted = point.reps === undefined ? '' : `, ${point.sets ?? 1}×${point.reps}`;
 	const what = `${title}${point.heightCm === undefined ? '' : `, ${point.heightCm} cm`}${wanted}`;
 	if (d === null) return `${what}: that ladder is not solved here yet; by range:`;
 	if (d.reached) return `${what}: reached. Keep it.`;
 	const parts = [
-		d.edges === null ? 'nothing prescribed on the way yet' : d.edges === 0 ? 'on its step' : `${d.edges} ${d.edges === 1 ? 'step' : 'steps'} up`,
-		...(d.dose !== null && d.dose.now !== null && !d.dose.met ? [`now ${d.dose.now.sets}×${d.dose.now.reps}`] : []),
-		...(d.cmToGo !== null && d.cmToGo > 0 && d.heightNow !== null ? [`${d.cmToGo} cm to go: ${d.height === 'step' ? 'highest step' : 'lowest seat'} now ${d.heightNow} cm`] : []),
-		...(d.short !== null ? [`${d.short.side} ${JOINT_NAME[d.short.axis]} ${Math.ceil(d.short.degrees)}° short`] : []),
+		d.edges === null
+			? 'nothing prescribed on the way yet'
+			: d.edges === 0
+				? 'on its step'
+				: `${d.edges} ${d.edges === 1 ? 'step' : 'steps'} up`,
+		...(d.dose !== null && d.dose.now !== null && !d.dose.met
+			? [`now ${d.dose.now.sets}×${d.dose.now.reps}`]
+			: []),
+		...(d.cmToGo !== null && d.cmToGo > 0 && d.heightNow !== null
+			? [
+					`${d.cmToGo} cm to go: ${d.height === 'step' ? 'highest step' : 'lowest seat'} now ${d.heightNow} cm`
+				]
+			: []),
+		...(d.short !== null
+			? [`${d.short.side} ${JOINT_NAME[d.short.axis]} ${Math.ceil(d.short.degrees)}° short`]
+			: []),
 		...(d.verdict === 'unmeasured' ? ['a range is not measured'] : []),
 		...(d.verdict === 'fits' ? ['range and room are there'] : [])
 	];
 	return `${what}: ${parts.join('; ')}.`;
 }
 
-export function taskText(r: { readonly source: string; readonly answer: Availability; readonly worst: TaskRange | null }): string {
+export function taskText(r: {
+	readonly source: string;
+	readonly answer: Availability;
+	readonly worst: TaskRange | null;
+}): string {
 	const w = r.worst;
-	const number = w === null || w.answer === 'not-measured' ? '' : `, ${w.side} ${JOINT_NAME[w.axis]} ${Math.round(w.tolerated ?? 0)}° of ${w.demand}°`;
+	const number =
+		w === null || w.answer === 'not-measured'
+			? ''
+			: `, ${w.side} ${JOINT_NAME[w.axis]} ${Math.round(w.tolerated ?? 0)}° of ${w.demand}°`;
 	// Published demands are of the hip joint; the fold, which includes pelvis and back, is only a hint of it.
 	const hint = w?.axis === 'thighTrunkFlexion' && number !== '' ? ', by the sitting fold: a hint' : '';
 	return `daily life: ${AVAILABILITY_WORD[r.answer]}${number}${hint} (${r.source})`;

@@ -10,7 +10,18 @@ export const CONSENT_TEXT: Readonly<Record<string, string>> = {
 	teaching: 'using the record, without name, for teaching in this practice'
 };
 
-export const KIT_NAME: Readonly<Record<string, string>> = { chair: 'chair', counter: 'counter or rail', step: 'step or kerb', band: 'band, about 1 m', 'book-bag': 'book bag', bottles: 'bottles', towel: 'towel', pillow: 'pillow', stick: 'stick', bed: 'bed or couch' };
+export const KIT_NAME: Readonly<Record<string, string>> = {
+	chair: 'chair',
+	counter: 'counter or rail',
+	step: 'step or kerb',
+	band: 'band, about 1 m',
+	'book-bag': 'book bag',
+	bottles: 'bottles',
+	towel: 'towel',
+	pillow: 'pillow',
+	stick: 'stick',
+	bed: 'bed or couch'
+};
 export const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'] as const;
 export const LANGUAGE_NAME: Readonly<Record<string, string>> = { en: 'English' };
 
@@ -23,10 +34,19 @@ export const HANDOUT: Readonly<Record<string, { readonly stop: string; readonly 
 };
 export const handout = (language: string) => HANDOUT[language] ?? HANDOUT.en;
 
-export const PAIN_AT_NAME: Readonly<Record<string, string>> = { early: 'early', middle: 'in the middle', late: 'late, at the bottom', return: 'on the way back', throughout: 'throughout' };
+export const PAIN_AT_NAME: Readonly<Record<string, string>> = {
+	early: 'early',
+	middle: 'in the middle',
+	late: 'late, at the bottom',
+	return: 'on the way back',
+	throughout: 'throughout'
+};
 
 const REASON: Readonly<Record<ArrivalReason['code'], (r: ArrivalReason) => string>> = {
-	pain: (r) => (r.value === undefined ? `pain now of the ${regionName(r.region ?? '')}` : `${regionName(r.region ?? '')} is ${r.value}, its usual is ${r.usual}`),
+	pain: (r) =>
+		r.value === undefined
+			? `pain now of the ${regionName(r.region ?? '')}`
+			: `${regionName(r.region ?? '')} is ${r.value}, its usual is ${r.usual}`,
 	flag: (r) => `a flag is open: ${flagName(r.flag ?? '')}`,
 	fever: () => 'fever or feeling ill',
 	cold: () => 'a cold without fever',
@@ -42,11 +62,14 @@ const REASON: Readonly<Record<ArrivalReason['code'], (r: ArrivalReason) => strin
 /** No more than was said: a point above usual is not "no more than usual". */
 function goText(a: Arrival): string {
 	const over = a.over;
-	return over === undefined || over <= 0 ? 'Go: no more than usual.' : `Go: ${over === 1 ? 'one' : over} above usual.`;
+	return over === undefined || over <= 0
+		? 'Go: no more than usual.'
+		: `Go: ${over === 1 ? 'one' : over} above usual.`;
 }
 
 /** The reasons of an arrival card, as clauses. */
-export const arrivalReasons = (reasons: readonly ArrivalReason[]): string => reasons.map((r) => REASON[r.code](r)).join('; ');
+export const arrivalReasons = (reasons: readonly ArrivalReason[]): string =>
+	reasons.map((r) => REASON[r.code](r)).join('; ');
 
 /** The arrival card in one sentence. */
 export function arrivalSentence(a: Arrival): string {
@@ -63,4 +86,9 @@ export function arrivalSentence(a: Arrival): string {
 	}
 }
 
-export const AVAILABILITY_WORD = { yes: 'range is there', borderline: 'borderline, within the error of a reading', no: 'short', 'not-measured': 'not measured' } as const;
+export const AVAILABILITY_WORD = {
+	yes: 'range is there',
+	borderline: 'borderline, within the error of a reading',
+	no: 'short',
+	'not-measured': 'not measured'
+} as const;

@@ -8,7 +8,18 @@ import { VERDICTS } from '../core/fit/fit.ts';
 import { CHECKS, TECHNIQUES } from '../core/posture/problem.ts';
 import { SYMPTOMS } from '../core/session/record.ts';
 import { gateAsks, gateText } from './gates.ts';
-import { AXIS_HOW, AXIS_NAME, CHECK_NAME, DECISION_WORD, JOINT_NAME, POLICY_NAME, PURPOSE_NAME, SYMPTOM_NAME, TECHNIQUE_NAME, VERDICT_WORD } from './names.ts';
+import {
+	AXIS_HOW,
+	AXIS_NAME,
+	CHECK_NAME,
+	DECISION_WORD,
+	JOINT_NAME,
+	POLICY_NAME,
+	PURPOSE_NAME,
+	SYMPTOM_NAME,
+	TECHNIQUE_NAME,
+	VERDICT_WORD
+} from './names.ts';
 import { stepTitle } from './steps.ts';
 
 const complete = (table: Readonly<Record<string, string>>, codes: readonly string[]): void => {
@@ -38,8 +49,16 @@ describe('words', () => {
 		expect(stepTitle('retired-long-ago')).toBe('retired-long-ago');
 	});
 	it('a gate says what it asks and what was shown', () => {
-		expect(gateText({ gate: { kind: 'clean-reps', step: 'free-squat', sets: 3, reps: 10 }, met: false, shown: '1×10 (best set 10)' })).toBe('3×10 clean on Free squat (so far: 1×10 (best set 10))');
-		expect(gateAsks({ kind: 'sides-within', step: 'toe-touch-squat', share: 0.8 })).toBe('weaker side 80 % of the stronger on One leg, toes touching');
+		expect(
+			gateText({
+				gate: { kind: 'clean-reps', step: 'free-squat', sets: 3, reps: 10 },
+				met: false,
+				shown: '1×10 (best set 10)'
+			})
+		).toBe('3×10 clean on Free squat (so far: 1×10 (best set 10))');
+		expect(gateAsks({ kind: 'sides-within', step: 'toe-touch-squat', share: 0.8 })).toBe(
+			'weaker side 80 % of the stronger on One leg, toes touching'
+		);
 	});
 	it('no client is ever blamed or told they are worn out', () => {
 		const text = JSON.stringify(FAMILIES) + JSON.stringify([CHECK_NAME, SYMPTOM_NAME]);

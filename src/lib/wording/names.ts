@@ -23,7 +23,14 @@ export const AXIS_HOW: Readonly<Record<Axis, string>> = {
 	bigToeExtension: 'standing or sitting, first ray held'
 };
 
-export const JOINT_NAME: Readonly<Record<Axis, string>> = { kneeFlexion: 'knee', thighTrunkFlexion: 'hip', weightBearingDorsiflexion: 'ankle', straightLegRaise: 'back of the thigh', hipExtension: 'hip', bigToeExtension: 'big toe' };
+export const JOINT_NAME: Readonly<Record<Axis, string>> = {
+	kneeFlexion: 'knee',
+	thighTrunkFlexion: 'hip',
+	weightBearingDorsiflexion: 'ankle',
+	straightLegRaise: 'back of the thigh',
+	hipExtension: 'hip',
+	bigToeExtension: 'big toe'
+};
 
 export const TECHNIQUE_NAME: Readonly<Record<Technique | 'ordinary', string>> = {
 	ordinary: 'Ordinary rise',

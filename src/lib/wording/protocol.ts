@@ -5,20 +5,37 @@ import type { EnteredLimit, Phase, PhaseNow, WeightBearing } from '../core/clien
 import { shortDay } from './days.ts';
 import { sideWord } from './names.ts';
 
-export const WEIGHT_NAME: Readonly<Record<WeightBearing, string>> = { none: 'none', touch: 'touching only', partial: 'part of it', 'as-tolerated': 'as tolerated', full: 'full' };
-export const WHEN_NAME: Readonly<Record<ProtocolWhen, string>> = { always: 'always', loaded: 'loaded work', 'open-chain': 'with the foot free', 'weight-bearing': 'with weight on' };
+export const WEIGHT_NAME: Readonly<Record<WeightBearing, string>> = {
+	none: 'none',
+	touch: 'touching only',
+	partial: 'part of it',
+	'as-tolerated': 'as tolerated',
+	full: 'full'
+};
+export const WHEN_NAME: Readonly<Record<ProtocolWhen, string>> = {
+	always: 'always',
+	loaded: 'loaded work',
+	'open-chain': 'with the foot free',
+	'weight-bearing': 'with weight on'
+};
 
 /** "week 5 of 12, phase 2, until 3 April" */
 export function phaseText(n: PhaseNow): string {
 	const of = n.lastWeek === null ? '' : ` of ${n.lastWeek}`;
 	const phase = n.phase === null ? 'before its first phase' : `phase ${n.phase}`;
-	const until = n.until === null ? '' : `, ${n.overdue === null ? 'until' : 'was until'} ${shortDay(n.until)}`;
+	const until =
+		n.until === null ? '' : `, ${n.overdue === null ? 'until' : 'was until'} ${shortDay(n.until)}`;
 	return `week ${n.week}${of}, ${phase}${until}${n.overdue === null ? '' : `; phase ${n.overdue} waits to be confirmed`}`;
 }
 
 /** "right knee bend 0° to 70°, loaded work" */
 export function limitText({ axis, side, minDeg, maxDeg, when = 'always' }: EnteredLimit): string {
-	const range = minDeg === undefined ? `to ${maxDeg}°` : maxDeg === undefined ? `from ${minDeg}°` : `${minDeg}° to ${maxDeg}°`;
+	const range =
+		minDeg === undefined
+			? `to ${maxDeg}°`
+			: maxDeg === undefined
+				? `from ${minDeg}°`
+				: `${minDeg}° to ${maxDeg}°`;
 	return `${sideWord(side)} ${RANGES[axis].name.toLowerCase()} ${range}${when === 'always' ? '' : `, ${WHEN_NAME[when]}`}`;
 }
 
@@ -30,7 +47,11 @@ function strictest(windows: readonly EnteredLimit[]): readonly EnteredLimit[] {
 		const so = out.get(key);
 		const min = Math.max(so?.minDeg ?? -Infinity, w.minDeg ?? -Infinity);
 		const max = Math.min(so?.maxDeg ?? Infinity, w.maxDeg ?? Infinity);
-		out.set(key, { ...w, ...(min === -Infinity ? {} : { minDeg: min }), ...(max === Infinity ? {} : { maxDeg: max }) });
+		out.set(key, {
+			...w,
+			...(min === -Infinity ? {} : { minDeg: min }),
+			...(max === Infinity ? {} : { maxDeg: max })
+		});
 	}
 	return [...out.values()];
 }
@@ -39,7 +60,9 @@ function strictest(windows: readonly EnteredLimit[]): readonly EnteredLimit[] {
 export function holdsText(phases: readonly Phase[]): string {
 	const windows = strictest(phases.flatMap((p) => p.windows)).map((w) => limitText(w).toLowerCase());
 	const said = phases.flatMap((p) => [
-		...(p.weightBearing === 'none' || p.weightBearing === 'touch' || p.weightBearing === 'partial' ? [`weight ${WEIGHT_NAME[p.weightBearing]}`] : []),
+		...(p.weightBearing === 'none' || p.weightBearing === 'touch' || p.weightBearing === 'partial'
+			? [`weight ${WEIGHT_NAME[p.weightBearing]}`]
+			: []),
 		...(p.highestLoadKg === undefined ? [] : [`at most ${p.highestLoadKg} kg`])
 	]);
 	return windows.length + said.length === 0 ? '' : `. Holds: ${[...windows, ...new Set(said)].join('; ')}`;

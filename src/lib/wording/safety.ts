@@ -9,14 +9,22 @@ import { flagName } from './screening.ts';
 import { setupText } from './setup.ts';
 import { stepTitle } from './steps.ts';
 
-const sideAxis = (b: Break): string => `${b.side === undefined ? '' : `${b.side} `}${b.axis === undefined ? 'range' : AXIS_NAME[b.axis].toLowerCase()}`;
-const tagWord = (tag: string | undefined): string => (tag === 'no-weight' ? 'takes weight on a leg that may not' : tag === 'over-load' ? 'weighs more than is allowed' : `is ${(tag ?? '').replaceAll('-', ' ')}`);
+const sideAxis = (b: Break): string =>
+	`${b.side === undefined ? '' : `${b.side} `}${b.axis === undefined ? 'range' : AXIS_NAME[b.axis].toLowerCase()}`;
+const tagWord = (tag: string | undefined): string =>
+	tag === 'no-weight'
+		? 'takes weight on a leg that may not'
+		: tag === 'over-load'
+			? 'weighs more than is allowed'
+			: `is ${(tag ?? '').replaceAll('-', ' ')}`;
 
 /** "right knee bend asks 117°, the protocol allows 70°" */
 export function breakText(b: Break): string {
 	switch (b.by) {
 		case 'protocol':
-			return b.axis === undefined ? `by protocol: it ${tagWord(b.tag)}` : `${sideAxis(b)} asks ${b.demandDeg}°, the protocol ${(b.demandDeg ?? 0) < (b.limitDeg ?? 0) ? 'asks at least' : 'allows'} ${b.limitDeg}°`;
+			return b.axis === undefined
+				? `by protocol: it ${tagWord(b.tag)}`
+				: `${sideAxis(b)} asks ${b.demandDeg}°, the protocol ${(b.demandDeg ?? 0) < (b.limitDeg ?? 0) ? 'asks at least' : 'allows'} ${b.limitDeg}°`;
 		case 'flag':
 			return `withheld: it ${tagWord(b.tag)}, and ${flagName(b.flag ?? '')} is open`;
 		case 'clearance':
@@ -36,12 +44,23 @@ export function mendText(m: Mend): string {
 	return `${stepTitle(m.step)}${where === '' ? '' : `, ${where}`}${m.loadKg === undefined ? '' : `, at most ${m.loadKg} kg`}`;
 }
 
-const VERDICT: Readonly<Record<Standing['verdict'], string>> = { stands: 'Stands', watch: 'Stands, close to its limit', suspended: 'Suspended', short: 'Range short', swap: 'Needs a swap' };
+const VERDICT: Readonly<Record<Standing['verdict'], string>> = {
+	stands: 'Stands',
+	watch: 'Stands, close to its limit',
+	suspended: 'Suspended',
+	short: 'Range short',
+	swap: 'Needs a swap'
+};
 
 /** "Suspended: right knee bend asks 117°, the protocol allows 70°. Mend: raised seat 57 cm." */
 export function standingSentence(s: Standing): string {
 	const why = [...new Set(s.breaks.map(breakText))].join('; ');
-	const mend = s.mend === null ? (s.breaks.length === 0 ? '' : ' Nothing gentler fits: another purpose, or wait.') : ` Mend: ${mendText(s.mend)}.`;
+	const mend =
+		s.mend === null
+			? s.breaks.length === 0
+				? ''
+				: ' Nothing gentler fits: another purpose, or wait.'
+			: ` Mend: ${mendText(s.mend)}.`;
 	return why === '' ? `${VERDICT[s.verdict]}.` : `${VERDICT[s.verdict]}: ${why}.${mend}`;
 }
 
@@ -66,28 +85,42 @@ const ALARM: Readonly<Record<AlarmId, string>> = {
 	'emergency-faintness': 'Faintness: stop now and get emergency help.',
 	'emergency-breathless': 'New breathlessness: stop now and get emergency help.',
 	'emergency-face-arm-speech': 'Face, arm or speech suddenly changed: stop now and get emergency help.',
-	'emergency-cold-limb': 'A cold, pale foot or tense lower leg: stop now and get emergency help. Minutes matter.',
+	'emergency-cold-limb':
+		'A cold, pale foot or tense lower leg: stop now and get emergency help. Minutes matter.',
 	'emergency-pregnancy': 'A stop sign in pregnancy: stop now and call the maternity unit.',
-	'emergency-saddle-area': 'Saddle area, bladder, bowel or both legs, or not ruled out: stop now and get emergency help.',
+	'emergency-saddle-area':
+		'Saddle area, bladder, bowel or both legs, or not ruled out: stop now and get emergency help.',
 	'emergency-hot-joint': 'A hot joint that can hardly be moved or stood on: stop now and get emergency help.',
 	'emergency-after-fall': 'After this fall: stop now and get emergency help; no weight on the leg.',
-	'saddle-area-unknown': 'Leakage, and the saddle area is not ruled out: a doctor is called today; no work until then.',
-	'new-numbness': 'New numbness or weakness: stop. That limb and the back do no loaded work until a licensed user has looked; seen the same day.',
-	'joint-symptom': 'Locking, giving way or sharp pain with loss, new or worse: stop. Loaded work of that region waits for a licensed user.',
-	'calf-swelling': 'One calf newly swollen, tender or warm: stop all exercise. Seen the same day, however well the leg feels.',
+	'saddle-area-unknown':
+		'Leakage, and the saddle area is not ruled out: a doctor is called today; no work until then.',
+	'new-numbness':
+		'New numbness or weakness: stop. That limb and the back do no loaded work until a licensed user has looked; seen the same day.',
+	'joint-symptom':
+		'Locking, giving way or sharp pain with loss, new or worse: stop. Loaded work of that region waits for a licensed user.',
+	'calf-swelling':
+		'One calf newly swollen, tender or warm: stop all exercise. Seen the same day, however well the leg feels.',
 	'hot-joint': 'A hot or much more swollen joint: nothing on that limb today. Seen by a doctor the same day.',
-	'acute-knee': 'A pop with swelling, or a leg that cannot be lifted straight: nothing on that limb today. Seen the same day.',
-	wound: 'A wound that is red, leaking or opening: nothing on that limb today. The operating team is called today.',
+	'acute-knee':
+		'A pop with swelling, or a leg that cannot be lifted straight: nothing on that limb today. Seen the same day.',
+	wound:
+		'A wound that is red, leaking or opening: nothing on that limb today. The operating team is called today.',
 	'pain-after-fall': 'New pain after a fall: not today. Seen before anything else.',
 	fell: 'A fall, and nothing new hurts: go on with a firm support in reach.',
 	tingling: 'Tingling that went within minutes: noted. A second time, the region is looked at.',
 	'light-headed': 'Light-headed on rising: sit until it has gone, take the blood pressure.'
 };
 
-export const alarmText = (r: Raised): string => `${ALARM[r.alarm]}${r.region === undefined || r.now === 'emergency' || r.now === 'stop-all' ? '' : ` (${regionName(r.region)})`}`;
+export const alarmText = (r: Raised): string =>
+	`${ALARM[r.alarm]}${r.region === undefined || r.now === 'emergency' || r.now === 'stop-all' ? '' : ` (${regionName(r.region)})`}`;
 
 /** How grave what was reported is, for the strength of the box it stands in. */
 export const isGrave = (raised: readonly Raised[]): boolean => raised.some((r) => r.now !== 'note');
 
 /** "Not today for right knee" */
-export const closesText = (closes: Arrival['closes']): string => (closes === 'day' ? 'The day is closed' : closes.length === 0 ? '' : `Not today: ${closes.map(regionName).join(', ')}`);
+export const closesText = (closes: Arrival['closes']): string =>
+	closes === 'day'
+		? 'The day is closed'
+		: closes.length === 0
+			? ''
+			: `Not today: ${closes.map(regionName).join(', ')}`;

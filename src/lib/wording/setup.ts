@@ -1,7 +1,14 @@
 /** A set-up's own length in words: "seat 52 cm", "step 12 cm", "thigh 70°". */
 import { lengthIn, type Length, type SolvedSetup } from '#lib/core/fit/context.ts';
 
-export const LENGTH_NAME: Readonly<Record<Length, string>> = { seatCm: 'seat', thighDeg: 'thigh', stepCm: 'step', handleCm: 'handle', sledCm: 'sled', feetCm: 'feet' };
+export const LENGTH_NAME: Readonly<Record<Length, string>> = {
+	seatCm: 'seat',
+	thighDeg: 'thigh',
+	stepCm: 'step',
+	handleCm: 'handle',
+	sledCm: 'sled',
+	feetCm: 'feet'
+};
 
 const unitOf = (length: Length): string => (length === 'thighDeg' ? '°' : ' cm');
 
@@ -17,7 +24,14 @@ export const setupText = (setup: SolvedSetup | null | undefined): string => {
 };
 
 /** Harder and gentler of a length, as one says it. */
-export const HARDER_WORD: Readonly<Record<Length, string>> = { seatCm: 'lowest', thighDeg: 'deepest', stepCm: 'highest', handleCm: 'lowest', sledCm: 'nearest', feetCm: 'nearest' };
+export const HARDER_WORD: Readonly<Record<Length, string>> = {
+	seatCm: 'lowest',
+	thighDeg: 'deepest',
+	stepCm: 'highest',
+	handleCm: 'lowest',
+	sledCm: 'nearest',
+	feetCm: 'nearest'
+};
 export const SOFTEN: Readonly<Record<Length, string>> = {
 	seatCm: 'raise it 2–3 cm if it hurts',
 	thighDeg: 'go shallower if it hurts',
@@ -28,4 +42,5 @@ export const SOFTEN: Readonly<Record<Length, string>> = {
 };
 
 /** How the shins stand, where knee or ankle is spared by it: part of the set-up, for whoever does it. */
-export const uprightText = (deg: number): string => (deg > 1 ? `feet under the knees, shins ${deg}° more upright than taught` : '');
+export const uprightText = (deg: number): string =>
+	deg > 1 ? `feet under the knees, shins ${deg}° more upright than taught` : '';

@@ -12,7 +12,9 @@ export function lengthText(cm: number, units: UnitSystem): string {
 }
 
 /** `70 kg` or `154 lb`. */
-export const massText = (kg: number, units: UnitSystem): string => (units === 'metric' ? `${Math.round(kg * 10) / 10} kg` : `${Math.round(kg / KG_PER_POUND)} lb`);
+export const massText = (kg: number, units: UnitSystem): string =>
+	units === 'metric' ? `${Math.round(kg * 10) / 10} kg` : `${Math.round(kg / KG_PER_POUND)} lb`;
 
-export const cmFrom = (feet: number, inches: number): number => Math.round((feet * 12 + inches) * CM_PER_INCH * 10) / 10;
+export const cmFrom = (feet: number, inches: number): number =>
+	Math.round((feet * 12 + inches) * CM_PER_INCH * 10) / 10;
 export const kgFrom = (pounds: number): number => Math.round(pounds * KG_PER_POUND * 10) / 10;

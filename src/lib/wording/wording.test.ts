@@ -5,7 +5,14 @@ import { edge, histories, morning, mornings, record, session, TODAY } from '../.
 import { decide } from '../core/decision/decide.ts';
 import { judge } from '../core/decision/judge.ts';
 import { whenMorning } from './days.ts';
-import { alternativeText, changeText, decisionSentence, flipText, outlookText, reasonText } from './decision.ts';
+import {
+	alternativeText,
+	changeText,
+	decisionSentence,
+	flipText,
+	outlookText,
+	reasonText
+} from './decision.ts';
 import type { Phase } from '../core/client/protocol.ts';
 import { regionName } from './names.ts';
 import { holdsText } from './protocol.ts';
@@ -20,7 +27,9 @@ describe('sentences', () => {
 		expect(decisionSentence(judge(record()), TODAY)).toBe('Advance: 2×10 to 3×10.');
 		const complete = { ...record().exercise, dose: { ...record().exercise.dose, sets: 3 } };
 		const t = judge(record({ exercise: complete, nextSteps: [edge()] }));
-		expect(t.change === null ? '' : changeText(t.change)).toBe('from Standard seat to Squat held at a counter, 1×5');
+		expect(t.change === null ? '' : changeText(t.change)).toBe(
+			'from Standard seat to Squat held at a counter, 1×5'
+		);
 	});
 	it('a missing morning says what each value would give', () => {
 		const t = decide(record({ sessions: [session('2026-03-17'), session('2026-03-19')] }));
@@ -48,12 +57,39 @@ describe('sentences', () => {
 });
 
 describe('what a protocol holds', () => {
-	const phase = (p: Partial<Phase>): Phase => ({ fromWeek: 0, toWeek: null, weightBearing: 'full', windows: [], forbidden: [], ...p });
-	const bend = (maxDeg: number, more: object = {}) => ({ axis: 'kneeFlexion' as const, side: 'right' as const, maxDeg, ...more });
-	it('names the strictest of what overlaps, once; weight and load where they are held', () => {
-		expect(holdsText([phase({ windows: [bend(100)] }), phase({ windows: [bend(120)] })])).toBe('. Holds: right knee bend to 100°');
-		expect(holdsText([phase({ windows: [bend(120)] }), phase({ windows: [bend(100, { minDeg: 10 })] })])).toBe('. Holds: right knee bend 10° to 100°');
-		expect(holdsText([phase({ windows: [bend(100), bend(60, { when: 'loaded' })], weightBearing: 'touch', highestLoadKg: 8 })])).toBe('. Holds: right knee bend to 100°; right knee bend to 60°, loaded work; weight touching only; at most 8 kg');
+	const phase = (p: Partial<Phase>): Phase => ({
+		fromWeek: 0,
+		toWeek: null,
+		weightBearing: 'full',
+		windows: [],
+		forbidden: [],
+		...p
 	});
-	it('is silent where nothing is held', () => expect([holdsText([]), holdsText([phase({ weightBearing: 'as-tolerated' })])]).toEqual(['', '']));
+	const bend = (maxDeg: number, more: object = {}) => ({
+		axis: 'kneeFlexion' as const,
+		side: 'right' as const,
+		maxDeg,
+		...more
+	});
+	it('names the strictest of what overlaps, once; weight and load where they are held', () => {
+		expect(holdsText([phase({ windows: [bend(100)] }), phase({ windows: [bend(120)] })])).toBe(
+			'. Holds: right knee bend to 100°'
+		);
+		expect(
+			holdsText([phase({ windows: [bend(120)] }), phase({ windows: [bend(100, { minDeg: 10 })] })])
+		).toBe('. Holds: right knee bend 10° to 100°');
+		expect(
+			holdsText([
+				phase({
+					windows: [bend(100), bend(60, { when: 'loaded' })],
+					weightBearing: 'touch',
+					highestLoadKg: 8
+				})
+			])
+		).toBe(
+			'. Holds: right knee bend to 100°; right knee bend to 60°, loaded work; weight touching only; at most 8 kg'
+		);
+	});
+	it('is silent where nothing is held', () =>
+		expect([holdsText([]), holdsText([phase({ weightBearing: 'as-tolerated' })])]).toEqual(['', '']));
 });

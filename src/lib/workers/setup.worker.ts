@@ -1,6 +1,13 @@
 /** Band and techniques of one step, away from the page: a thin shell over the core. */
 import type { Step } from '../core/exercise/family.ts';
-import { compareTechniques, reachOf, setupBand, wedgeOption, type TechniqueRow, type WedgeOption } from '../core/fit/compare-techniques.ts';
+import {
+	compareTechniques,
+	reachOf,
+	setupBand,
+	wedgeOption,
+	type TechniqueRow,
+	type WedgeOption
+} from '../core/fit/compare-techniques.ts';
 import type { FitContext, SolvedSetup } from '../core/fit/context.ts';
 import type { Band } from '../core/posture/band.ts';
 
@@ -22,5 +29,12 @@ export interface SetupAnswer {
 
 self.onmessage = (event: MessageEvent<SetupQuestion>) => {
 	const { ask, step, ctx, setup } = event.data;
-	self.postMessage({ ask, step: step.id, band: setupBand(step, ctx), reach: reachOf(step, ctx), techniques: compareTechniques(step, ctx, setup), wedge: wedgeOption(step, ctx) } satisfies SetupAnswer);
+	self.postMessage({
+		ask,
+		step: step.id,
+		band: setupBand(step, ctx),
+		reach: reachOf(step, ctx),
+		techniques: compareTechniques(step, ctx, setup),
+		wedge: wedgeOption(step, ctx)
+	} satisfies SetupAnswer);
 };

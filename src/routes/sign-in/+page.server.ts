@@ -13,7 +13,10 @@ export const load: PageServerLoad = ({ locals, url }) => {
 	return { kept: url.searchParams.has('kept') };
 };
 
-const credentials = z.object({ email: text(200).min(3, 'Give your e-mail address.'), password: z.string().min(1, 'Give your password.').max(200) });
+const credentials = z.object({
+	email: text(200).min(3, 'Give your e-mail address.'),
+	password: z.string().min(1, 'Give your password.').max(200)
+});
 
 export const actions: Actions = {
 	default: async (event) => {
@@ -21,10 +24,15 @@ export const actions: Actions = {
 		const given = form.get('email');
 		const email = typeof given === 'string' ? given.slice(0, 200) : '';
 		const parsed = credentials.safeParse(Object.fromEntries(form));
-		if (!parsed.success) return fail(422, { message: parsed.error.issues[0]?.message ?? 'Give e-mail and password.', email });
+		if (!parsed.success)
+			return fail(422, { message: parsed.error.issues[0]?.message ?? 'Give e-mail and password.', email });
 		const answer = await signIn(event, parsed.data);
-		if (answer === 'too-many') return fail(429, { message: 'Too many attempts. Wait a minute, then try again.', email });
+		if (answer === 'too-many')
+			return fail(429, { message: 'Too many attempts. Wait a minute, then try again.', email });
 		if (answer === 'wrong') return fail(401, { message: 'E-mail and password do not match.', email });
-		redirect(303, safe(event.url.searchParams.get('to')) + (event.url.searchParams.has('kept') ? '?kept=1' : ''));
+		redirect(
+			303,
+			safe(event.url.searchParams.get('to')) + (event.url.searchParams.has('kept') ? '?kept=1' : '')
+		);
 	}
 };

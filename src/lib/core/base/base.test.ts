@@ -8,7 +8,12 @@ import { tableOf } from './table.ts';
 
 describe('FNV-1a, 32 bit (test vectors of the IETF draft by Fowler, Noll, Vo)', () => {
 	it('matches the published values', () => {
-		expect([hash32(''), hash32('a'), hash32('b'), hash32('foobar')].map((n) => n.toString(16))).toEqual(['811c9dc5', 'e40c292c', 'e70c2de5', 'bf9cf968']);
+		expect([hash32(''), hash32('a'), hash32('b'), hash32('foobar')].map((n) => n.toString(16))).toEqual([
+			'811c9dc5',
+			'e40c292c',
+			'e70c2de5',
+			'bf9cf968'
+		]);
 	});
 });
 
@@ -35,7 +40,9 @@ describe('order statistics', () => {
 		expect([median([]), median([3]), median([3, 1]), median([5, 1, 3])]).toEqual([undefined, 3, 2, 3]);
 	});
 	it('quantiles of 1 to 5 by linear interpolation (Hyndman & Fan 1996, type 7; from memory)', () => {
-		expect([0, 0.1, 0.25, 0.5, 0.9, 1].map((q) => quantile([1, 2, 3, 4, 5], q))).toEqual([1, 1.4, 2, 3, 4.6, 5]);
+		expect([0, 0.1, 0.25, 0.5, 0.9, 1].map((q) => quantile([1, 2, 3, 4, 5], q))).toEqual([
+			1, 1.4, 2, 3, 4.6, 5
+		]);
 	});
 	it('a median lies between the ends and does not depend on order', () => {
 		fc.assert(
@@ -53,8 +60,17 @@ describe('order statistics', () => {
 
 describe('a table', () => {
 	it('finds its own keys and no other', () => {
-		const t = tableOf([['squat', 1], ['__proto__', 2]]);
-		expect([t.squat, t.__proto__, t.constructor, t.toString, t.hinge]).toEqual([1, 2, undefined, undefined, undefined]);
+		const t = tableOf([
+			['squat', 1],
+			['__proto__', 2]
+		]);
+		expect([t.squat, t.__proto__, t.constructor, t.toString, t.hinge]).toEqual([
+			1,
+			2,
+			undefined,
+			undefined,
+			undefined
+		]);
 		expect(Object.keys(t)).toEqual(['squat', '__proto__']);
 	});
 });

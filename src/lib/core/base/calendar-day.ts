@@ -19,7 +19,8 @@ function digits(text: string, from: number, length: number): number {
 }
 
 const leap = (year: number): boolean => (year % 4 === 0 && year % 100 !== 0) || year % 400 === 0;
-const monthDays = (year: number, month: number): number => (month === 2 ? (leap(year) ? 29 : 28) : month === 4 || month === 6 || month === 9 || month === 11 ? 30 : 31);
+const monthDays = (year: number, month: number): number =>
+	month === 2 ? (leap(year) ? 29 : 28) : month === 4 || month === 6 || month === 9 || month === 11 ? 30 : 31;
 
 /** Day number of a calendar day; NaN when the text is not a real day (`2026-02-30`). Read without patterns: decisions ask it often. */
 export function dayNumber(day: Day): number {
@@ -45,7 +46,9 @@ export function dayOf(n: number): Day {
 	const z = n + 719468;
 	const era = Math.floor(z / 146097);
 	const doe = z - era * 146097;
-	const yoe = Math.floor((doe - Math.floor(doe / 1460) + Math.floor(doe / 36524) - Math.floor(doe / 146096)) / 365);
+	const yoe = Math.floor(
+		(doe - Math.floor(doe / 1460) + Math.floor(doe / 36524) - Math.floor(doe / 146096)) / 365
+	);
 	const doy = doe - (365 * yoe + Math.floor(yoe / 4) - Math.floor(yoe / 100));
 	const mp = Math.floor((5 * doy + 2) / 153);
 	const d = doy - Math.floor((153 * mp + 2) / 5) + 1;

@@ -25,23 +25,36 @@ describe('a root inside a bracket', () => {
 	});
 	it('never leaves the bracket, and the function changes sign where it answers', () => {
 		fc.assert(
-			fc.property(fc.double({ min: -50, max: 50, noNaN: true }), fc.double({ min: 0.05, max: 8, noNaN: true }), fc.integer({ min: 0, max: 2 }), (at, steep, shape) => {
-				const f = [(x: number) => Math.tanh(steep * (x - at)), (x: number) => (x - at) ** 3, (x: number) => Math.expm1(steep * Math.min(20, x - at))][shape] as (x: number) => number;
-				const seen: number[] = [];
-				const { x, found } = rootIn((v) => (seen.push(v), f(v)), -60, 60, 1e-9);
-				expect(found).toBe(true);
-				expect(seen.every((v) => v >= -60 && v <= 60)).toBe(true);
-				expect(Math.abs(x - at)).toBeLessThan(shape === 1 ? 1e-3 : 1e-6);
-			}),
+			fc.property(
+				fc.double({ min: -50, max: 50, noNaN: true }),
+				fc.double({ min: 0.05, max: 8, noNaN: true }),
+				fc.integer({ min: 0, max: 2 }),
+				(at, steep, shape) => {
+					const f = [
+						(x: number) => Math.tanh(steep * (x - at)),
+						(x: number) => (x - at) ** 3,
+						(x: number) => Math.expm1(steep * Math.min(20, x - at))
+					][shape] as (x: number) => number;
+					const seen: number[] = [];
+					const { x, found } = rootIn((v) => (seen.push(v), f(v)), -60, 60, 1e-9);
+					expect(found).toBe(true);
+					expect(seen.every((v) => v >= -60 && v <= 60)).toBe(true);
+					expect(Math.abs(x - at)).toBeLessThan(shape === 1 ? 1e-3 : 1e-6);
+				}
+			),
 			{ seed: 41, numRuns: 400 }
 		);
 	});
 	it('a guess from a neighbouring problem finds the same root, wherever it stands', () => {
 		fc.assert(
-			fc.property(fc.double({ min: -0.9, max: 0.9, noNaN: true }), fc.double({ min: -1.4, max: 1.4, noNaN: true }), (c, guess) => {
-				const f = (x: number): number => Math.sin(x) - c;
-				expect(rootNear(f, guess, -1.5, 1.5, 1e-9).x).toBeCloseTo(Math.asin(c), 6);
-			}),
+			fc.property(
+				fc.double({ min: -0.9, max: 0.9, noNaN: true }),
+				fc.double({ min: -1.4, max: 1.4, noNaN: true }),
+				(c, guess) => {
+					const f = (x: number): number => Math.sin(x) - c;
+					expect(rootNear(f, guess, -1.5, 1.5, 1e-9).x).toBeCloseTo(Math.asin(c), 6);
+				}
+			),
 			{ seed: 42, numRuns: 400 }
 		);
 	});

@@ -40,7 +40,13 @@ export function rootIn(f: (x: number) => number, low: number, high: number, prec
 }
 
 /** The same root, looked for from a guess by secants; falls back to the bracket when they stray. For walks over neighbouring problems. */
-export function rootNear(f: (x: number) => number, guess: number, low: number, high: number, precision = 1e-7): Root {
+export function rootNear(
+	f: (x: number) => number,
+	guess: number,
+	low: number,
+	high: number,
+	precision = 1e-7
+): Root {
 	let x0 = guess;
 	let x1 = guess + (guess + 1e-3 < high ? 1e-3 : -1e-3);
 	let f0 = f(x0);

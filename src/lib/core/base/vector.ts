@@ -6,5 +6,8 @@ export interface Point {
 
 export const point = (x: number, y: number): Point => ({ x, y });
 /** A share of the way from a to b. */
-export const between = (a: Point, b: Point, share = 0.5): Point => ({ x: a.x + share * (b.x - a.x), y: a.y + share * (b.y - a.y) });
+export const between = (a: Point, b: Point, share = 0.5): Point => ({
+	x: a.x + share * (b.x - a.x),
+	y: a.y + share * (b.y - a.y)
+});
 export const distance = (a: Point, b: Point): number => Math.hypot(a.x - b.x, a.y - b.y);

@@ -5,14 +5,25 @@
  * supine hip value is another axis. `weightBearingDorsiflexion` is the shank's lean over a loaded foot (knee to wall), never a
  * hanging foot.
  */
-export const AXES = ['kneeFlexion', 'thighTrunkFlexion', 'weightBearingDorsiflexion', 'straightLegRaise', 'hipExtension', 'bigToeExtension'] as const;
+export const AXES = [
+	'kneeFlexion',
+	'thighTrunkFlexion',
+	'weightBearingDorsiflexion',
+	'straightLegRaise',
+	'hipExtension',
+	'bigToeExtension'
+] as const;
 export type Axis = (typeof AXES)[number];
 
 /**
  * The three every client is measured on; a step that asks one of them without a value is not measured. The others (hamstring, hip
  * back, big toe) are asked by some movements only: without a value they are taken as usual, and named as assumed.
  */
-export const MAIN_AXES = ['kneeFlexion', 'thighTrunkFlexion', 'weightBearingDorsiflexion'] as const satisfies readonly Axis[];
+export const MAIN_AXES = [
+	'kneeFlexion',
+	'thighTrunkFlexion',
+	'weightBearingDorsiflexion'
+] as const satisfies readonly Axis[];
 export type MainAxis = (typeof MAIN_AXES)[number];
 export const isMainAxis = (axis: Axis): axis is MainAxis => (MAIN_AXES as readonly Axis[]).includes(axis);
 
@@ -20,7 +31,10 @@ export const SIDES = ['left', 'right'] as const;
 export type Side = (typeof SIDES)[number];
 export const oppositeSide = (side: Side): Side => (side === 'left' ? 'right' : 'left');
 /** The leg that is written down first and the one beside it: the treated one, or the left where neither is. */
-export const legsOf = (treated: Side | null): { readonly own: Side; readonly other: Side } => ({ own: treated ?? 'left', other: oppositeSide(treated ?? 'left') });
+export const legsOf = (treated: Side | null): { readonly own: Side; readonly other: Side } => ({
+	own: treated ?? 'left',
+	other: oppositeSide(treated ?? 'left')
+});
 
 /**
  * Hard physiologic bounds in degrees: outside them a value is queried, not stored.
@@ -50,4 +64,11 @@ export const USUAL_RANGE: Readonly<Record<Axis, number>> = {
 };
 
 /** Model error of a demand on each axis, ± degrees, for a both-feet set-up; lean-bound hip of a feet-back rise is wider. */
-export const MODEL_ERROR: Readonly<Record<Axis, number>> = { kneeFlexion: 3, thighTrunkFlexion: 3, weightBearingDorsiflexion: 3.5, straightLegRaise: 5, hipExtension: 4, bigToeExtension: 5 };
+export const MODEL_ERROR: Readonly<Record<Axis, number>> = {
+	kneeFlexion: 3,
+	thighTrunkFlexion: 3,
+	weightBearingDorsiflexion: 3.5,
+	straightLegRaise: 5,
+	hipExtension: 4,
+	bigToeExtension: 5
+};

@@ -23,7 +23,14 @@ export const PROPORTION = {
 	patella: 0.028
 } as const;
 
-export const MASS = { foot: 0.0145, shank: 0.0465, thigh: 0.1, arm: 0.05, pelvis: 0.142, upper: 0.436 } as const;
+export const MASS = {
+	foot: 0.0145,
+	shank: 0.0465,
+	thigh: 0.1,
+	arm: 0.05,
+	pelvis: 0.142,
+	upper: 0.436
+} as const;
 
 /** Centres of mass: from the proximal joint (shank, thigh), from the hip along the trunk (pelvis, upper), from the shoulder (arm). */
 export const CENTRE = {
@@ -82,11 +89,16 @@ export function bodyOf(input: BodyInput): Result<Body, Refusal> {
 	for (const [field, value, [low, high]] of given) {
 		if (value === undefined) continue;
 		if (!(value >= low && value <= high))
-			return refuse({ reason: 'outside-possible', field, message: `${field} is ${value}; an adult's lies between ${low} and ${high}` });
+			return refuse({
+				reason: 'outside-possible',
+				field,
+				message: `${field} is ${value}; an adult's lies between ${low} and ${high}`
+			});
 	}
 	const h = input.heightCm / 100;
 	const s = input.segments ?? {};
-	const metres = (cm: number | undefined, fraction: number): number => (cm === undefined ? fraction * h : cm / 100);
+	const metres = (cm: number | undefined, fraction: number): number =>
+		cm === undefined ? fraction * h : cm / 100;
 	return ok({
 		heightM: h,
 		massKg: input.massKg,

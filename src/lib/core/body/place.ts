@@ -1,14 +1,30 @@
 /**
  * Places on the body map: regions that can hurt, which of them have sides, and the spots within one. Ids are those of the record.
  */
-export const PARTS = ['knee', 'hip', 'groin', 'buttock', 'thigh', 'shin', 'ankle', 'foot', 'back', 'neck', 'shoulder', 'elbow', 'wrist'] as const;
+export const PARTS = [
+	'knee',
+	'hip',
+	'groin',
+	'buttock',
+	'thigh',
+	'shin',
+	'ankle',
+	'foot',
+	'back',
+	'neck',
+	'shoulder',
+	'elbow',
+	'wrist'
+] as const;
 export type Part = (typeof PARTS)[number];
 
 const UNSIDED: readonly Part[] = ['back', 'neck'];
 export const hasSides = (part: Part): boolean => !UNSIDED.includes(part);
 
 /** All regions: `knee-left`, `knee-right`, …, `back`. */
-export const REGIONS: readonly string[] = PARTS.flatMap((p) => (hasSides(p) ? [`${p}-left`, `${p}-right`] : [p]));
+export const REGIONS: readonly string[] = PARTS.flatMap((p) =>
+	hasSides(p) ? [`${p}-left`, `${p}-right`] : [p]
+);
 
 export const SPOTS: Readonly<Record<Part, readonly string[]>> = {
 	knee: ['front', 'inner', 'outer', 'back', 'all round'],

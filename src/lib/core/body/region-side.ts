@@ -2,7 +2,8 @@
 import { SIDES, type Side } from './axis.ts';
 
 /** Undefined where a region has no side. */
-export const sideOf = (region: string): Side | undefined => (region.endsWith('-left') ? 'left' : region.endsWith('-right') ? 'right' : undefined);
+export const sideOf = (region: string): Side | undefined =>
+	region.endsWith('-left') ? 'left' : region.endsWith('-right') ? 'right' : undefined;
 
 /** The sides a region may speak of: its own, or both. */
 export function sidesOf(region: string): readonly Side[] {

@@ -28,8 +28,17 @@ export interface ClotPoints {
 
 /** Sum of the items; the 1997 version has no point for a previous clot. */
 export function clotPoints(items: readonly ClotItem[], version: '1997' | '2003' = '2003'): ClotPoints {
-	const points = [...new Set(items)].reduce((sum, i) => sum + (i === 'alternative-as-likely' ? -2 : i === 'previous-clot' && version === '1997' ? 0 : 1), 0);
-	return { points, twoLevel: points >= 2 ? 'likely' : 'unlikely', threeLevel: points <= 0 ? 'low' : points <= 2 ? 'moderate' : 'high', action: 'refer-same-day' };
+	const points = [...new Set(items)].reduce(
+		(sum, i) =>
+			sum + (i === 'alternative-as-likely' ? -2 : i === 'previous-clot' && version === '1997' ? 0 : 1),
+		0
+	);
+	return {
+		points,
+		twoLevel: points >= 2 ? 'likely' : 'unlikely',
+		threeLevel: points <= 0 ? 'low' : points <= 2 ? 'moderate' : 'high',
+		action: 'refer-same-day'
+	};
 }
 
 export interface AcuteKnee {
@@ -43,7 +52,10 @@ export interface AcuteKnee {
 }
 
 /** Reasons for an X-ray after a fresh knee injury; `not-applicable` for an old knee or a minor. */
-export function acuteKnee(k: AcuteKnee): { readonly answer: 'refer-for-x-ray' | 'no-line-met' | 'not-applicable'; readonly reasons: readonly string[] } {
+export function acuteKnee(k: AcuteKnee): {
+	readonly answer: 'refer-for-x-ray' | 'no-line-met' | 'not-applicable';
+	readonly reasons: readonly string[];
+} {
 	if (!k.acute || k.age < 18) return { answer: 'not-applicable', reasons: [] };
 	const reasons = [
 		...(k.age >= 55 ? ['age-55'] : []),
@@ -71,10 +83,23 @@ const gate = (reasons: readonly string[]): Gate => ({ allowed: reasons.length ==
 
 /** May a six-minute walk be started? */
 export const walkGate = (s: RestingSigns, heartEventLastMonth = false): Gate =>
-	gate([...(heartEventLastMonth ? ['heart-event'] : []), ...(over(s.pulse, 120) ? ['pulse-over-120'] : []), ...(over(s.systolic, 180) ? ['systolic-over-180'] : []), ...(over(s.diastolic, 100) ? ['diastolic-over-100'] : [])]);
+	gate([
+		...(heartEventLastMonth ? ['heart-event'] : []),
+		...(over(s.pulse, 120) ? ['pulse-over-120'] : []),
+		...(over(s.systolic, 180) ? ['systolic-over-180'] : []),
+		...(over(s.diastolic, 100) ? ['diastolic-over-100'] : [])
+	]);
 
 /** May any effort test be started (200/110)? */
-export const testGate = (s: RestingSigns): Gate => gate([...(over(s.systolic, 200) ? ['systolic-over-200'] : []), ...(over(s.diastolic, 110) ? ['diastolic-over-110'] : [])]);
+export const testGate = (s: RestingSigns): Gate =>
+	gate([
+		...(over(s.systolic, 200) ? ['systolic-over-200'] : []),
+		...(over(s.diastolic, 110) ? ['diastolic-over-110'] : [])
+	]);
 
 /** May heavy resistance work be done today (180/110)? */
-export const resistanceGate = (s: RestingSigns): Gate => gate([...(over(s.systolic, 180) ? ['systolic-over-180'] : []), ...(over(s.diastolic, 110) ? ['diastolic-over-110'] : [])]);
+export const resistanceGate = (s: RestingSigns): Gate =>
+	gate([
+		...(over(s.systolic, 180) ? ['systolic-over-180'] : []),
+		...(over(s.diastolic, 110) ? ['diastolic-over-110'] : [])
+	]);

@@ -57,7 +57,11 @@ export interface RangeEvidence {
  * painful on two different days, to the low edge of the band less the margin, never past `end`; one painful set lowers it at once,
  * to that set's low edge.
  */
-export function withEvidence(base: Tolerated, evidence: readonly RangeEvidence[], marginDeg: number): Tolerated {
+export function withEvidence(
+	base: Tolerated,
+	evidence: readonly RangeEvidence[],
+	marginDeg: number
+): Tolerated {
 	const newer = evidence.filter((e) => daysBetween(base.date, e.date) >= 0);
 	const painful = newer.filter((e) => e.painful).sort((a, b) => daysBetween(b.date, a.date));
 	const lastPainful = painful[0];
@@ -65,7 +69,11 @@ export function withEvidence(base: Tolerated, evidence: readonly RangeEvidence[]
 	for (const like of new Set(newer.map((e) => e.like))) {
 		const good = newer.filter(
 			(e) =>
-				e.like === like && e.observed && e.settled && !e.painful && (lastPainful === undefined || daysBetween(lastPainful.date, e.date) > 0)
+				e.like === like &&
+				e.observed &&
+				e.settled &&
+				!e.painful &&
+				(lastPainful === undefined || daysBetween(lastPainful.date, e.date) > 0)
 		);
 		const days = [...new Set(good.map((e) => e.date))].sort();
 		if (days.length < 2) continue;
@@ -92,7 +100,11 @@ export function withEvidence(base: Tolerated, evidence: readonly RangeEvidence[]
 }
 
 /** The envelope with all evidence taken in. */
-export function envelopeWith(measured: Envelope, evidence: readonly RangeEvidence[], marginDeg: number): Envelope {
+export function envelopeWith(
+	measured: Envelope,
+	evidence: readonly RangeEvidence[],
+	marginDeg: number
+): Envelope {
 	const out: { [A in Axis]?: { [S in Side]?: Tolerated } } = {};
 	for (const axis of AXES)
 		for (const side of SIDES) {
@@ -107,5 +119,17 @@ export function envelopeWith(measured: Envelope, evidence: readonly RangeEvidenc
 /** The same envelope with one value tried out: tolerable and free of pain to there, as if measured on that day; the end is never before it. */
 export function envelopeTrying(envelope: Envelope, axis: Axis, side: Side, deg: number, date: Day): Envelope {
 	const known = envelope[axis]?.[side];
-	return { ...envelope, [axis]: { ...envelope[axis], [side]: { painFree: deg, tolerable: deg, end: Math.max(deg, known?.end ?? deg), date, loaded: known?.loaded ?? false } } };
+	return {
+		...envelope,
+		[axis]: {
+			...envelope[axis],
+			[side]: {
+				painFree: deg,
+				tolerable: deg,
+				end: Math.max(deg, known?.end ?? deg),
+				date,
+				loaded: known?.loaded ?? false
+			}
+		}
+	};
 }

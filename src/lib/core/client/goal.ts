@@ -56,14 +56,23 @@ export interface TaskRange {
 	readonly answer: Availability;
 }
 
-const AXIS_OF = { hip: 'thighTrunkFlexion', knee: 'kneeFlexion', ankle: 'weightBearingDorsiflexion' } as const;
+const AXIS_OF = {
+	hip: 'thighTrunkFlexion',
+	knee: 'kneeFlexion',
+	ankle: 'weightBearingDorsiflexion'
+} as const;
 
 /**
  * Is the range there? Available when what is tolerated reaches the demand; borderline when it is short by no more than the error of
  * a reading. Published demands are of the hip joint alone, the sitting fold includes pelvis and back: it flatters the hip, so the
  * hip's demand is only held against it as a hint.
  */
-export function taskRanges(demand: TaskDemand, envelope: Envelope, sides: readonly Side[], errorDeg: number): readonly TaskRange[] {
+export function taskRanges(
+	demand: TaskDemand,
+	envelope: Envelope,
+	sides: readonly Side[],
+	errorDeg: number
+): readonly TaskRange[] {
 	return (['hip', 'knee', 'ankle'] as const).flatMap((joint) => {
 		const asked = demand[joint];
 		if (asked === undefined) return [];
@@ -71,14 +80,24 @@ export function taskRanges(demand: TaskDemand, envelope: Envelope, sides: readon
 		return sides.map((side): TaskRange => {
 			const tolerated = envelope[axis]?.[side]?.tolerable ?? null;
 			const short = tolerated === null ? 0 : Math.max(0, asked - tolerated);
-			return { axis, side, demand: asked, tolerated, short, answer: tolerated === null ? 'not-measured' : short === 0 ? 'yes' : short <= errorDeg ? 'borderline' : 'no' };
+			return {
+				axis,
+				side,
+				demand: asked,
+				tolerated,
+				short,
+				answer:
+					tolerated === null ? 'not-measured' : short === 0 ? 'yes' : short <= errorDeg ? 'borderline' : 'no'
+			};
 		});
 	});
 }
 
 const WORST: readonly Availability[] = ['no', 'not-measured', 'borderline', 'yes'];
 /** The worst answer of a task's ranges; a task without ranges is not measured. */
-export const taskAnswer = (ranges: readonly TaskRange[]): Availability => WORST.find((a) => ranges.some((r) => r.answer === a)) ?? 'not-measured';
+export const taskAnswer = (ranges: readonly TaskRange[]): Availability =>
+	WORST.find((a) => ranges.some((r) => r.answer === a)) ?? 'not-measured';
 
 /** Mean of the activities that were scored; undefined for none. Three to five are usual. */
-export const activityMean = (scores: readonly number[]): number | undefined => (scores.length === 0 ? undefined : scores.reduce((a, b) => a + b, 0) / scores.length);
+export const activityMean = (scores: readonly number[]): number | undefined =>
+	scores.length === 0 ? undefined : scores.reduce((a, b) => a + b, 0) / scores.length;

@@ -89,12 +89,22 @@ function solvedLimit({ axis, side, minDeg, maxDeg, when }: EnteredLimit): readon
 	if (!('axis' in as)) return [];
 	const also = when === undefined || when === 'always' ? {} : { when };
 	// "Knee straight to −10" is a knee that stays bent 10° or more.
-	if (axis === 'kneeExtension') return maxDeg === undefined ? [] : [{ axis: as.axis, side, minDeg: -maxDeg, ...also }];
-	return [{ axis: as.axis, side, ...(minDeg === undefined ? {} : { minDeg }), ...(maxDeg === undefined ? {} : { maxDeg }), ...also }];
+	if (axis === 'kneeExtension')
+		return maxDeg === undefined ? [] : [{ axis: as.axis, side, minDeg: -maxDeg, ...also }];
+	return [
+		{
+			axis: as.axis,
+			side,
+			...(minDeg === undefined ? {} : { minDeg }),
+			...(maxDeg === undefined ? {} : { maxDeg }),
+			...also
+		}
+	];
 }
 
 /** The limits as the axes that set-ups are solved on. */
-export const solvedLimits = (limits: readonly EnteredLimit[]): readonly ProtocolLimit[] => limits.flatMap(solvedLimit);
+export const solvedLimits = (limits: readonly EnteredLimit[]): readonly ProtocolLimit[] =>
+	limits.flatMap(solvedLimit);
 
 const tagsOf = ({ axis }: EnteredLimit): readonly Tag[] => {
 	const as = SOLVED_AS[axis];
@@ -131,7 +141,9 @@ function confirmedAt(phases: readonly Phase[], week: number): number {
  */
 export function phasesHolding(phases: readonly Phase[], week: number): readonly Phase[] {
 	const at = Math.max(0, confirmedAt(phases, week));
-	return phases.filter((p, i) => i === at || (p.fromWeek <= week && (i > at || (p.toWeek !== null && p.toWeek > week))));
+	return phases.filter(
+		(p, i) => i === at || (p.fromWeek <= week && (i > at || (p.toWeek !== null && p.toWeek > week)))
+	);
 }
 
 export function phaseNow({ date, phases }: Operated, today: Day): PhaseNow {
@@ -150,7 +162,11 @@ export function phaseNow({ date, phases }: Operated, today: Day): PhaseNow {
 }
 
 /** All that protocols hold today: windows outside any phase, and the phases of each operation. Where they overlap the stricter holds. */
-export function bindingsOn(operated: readonly Operated[], limits: readonly EnteredLimit[], today: Day): Bindings {
+export function bindingsOn(
+	operated: readonly Operated[],
+	limits: readonly EnteredLimit[],
+	today: Day
+): Bindings {
 	const windows: EnteredLimit[] = [...limits];
 	const tags = new Set<Tag>();
 	const [noWeight, partial] = [new Set<Side>(), new Set<Side>()];
@@ -159,7 +175,8 @@ export function bindingsOn(operated: readonly Operated[], limits: readonly Enter
 		for (const p of phasesHolding(o.phases, weekOf(o.date, today))) {
 			windows.push(...p.windows);
 			for (const tag of p.forbidden) tags.add(tag);
-			if (p.weightBearing === 'none' || p.weightBearing === 'touch') for (const side of sidesOf(o.region)) noWeight.add(side);
+			if (p.weightBearing === 'none' || p.weightBearing === 'touch')
+				for (const side of sidesOf(o.region)) noWeight.add(side);
 			if (p.weightBearing === 'partial') for (const side of sidesOf(o.region)) partial.add(side);
 			highestLoadKg = Math.min(highestLoadKg, p.highestLoadKg ?? Infinity);
 		}
@@ -174,17 +191,27 @@ export function bindingsOn(operated: readonly Operated[], limits: readonly Enter
 }
 
 /** What is wrong with phases as they were typed; undefined where they hold together. */
-export function phaseFault(phases: readonly Phase[]): { readonly phase: number; readonly message: string } | undefined {
+export function phaseFault(
+	phases: readonly Phase[]
+): { readonly phase: number; readonly message: string } | undefined {
 	for (const [i, p] of phases.entries()) {
 		const at = (message: string) => ({ phase: i, message });
-		if (p.toWeek !== null && p.toWeek <= p.fromWeek) return at(`It ends in week ${p.toWeek}, before or as it begins in week ${p.fromWeek}.`);
+		if (p.toWeek !== null && p.toWeek <= p.fromWeek)
+			return at(`It ends in week ${p.toWeek}, before or as it begins in week ${p.fromWeek}.`);
 		const before = phases[i - 1];
-		if (before !== undefined && p.fromWeek <= before.fromWeek) return at('It begins no later than the phase before it.');
-		if (before !== undefined && before.toWeek !== null && before.toWeek < p.fromWeek) return at(`Nothing is said for weeks ${before.toWeek} to ${p.fromWeek}; phases follow one another or overlap.`);
-		if (p.weightBearing === 'partial' && p.partialKg === undefined) return at('How many kilograms may be put on the leg?');
+		if (before !== undefined && p.fromWeek <= before.fromWeek)
+			return at('It begins no later than the phase before it.');
+		if (before !== undefined && before.toWeek !== null && before.toWeek < p.fromWeek)
+			return at(
+				`Nothing is said for weeks ${before.toWeek} to ${p.fromWeek}; phases follow one another or overlap.`
+			);
+		if (p.weightBearing === 'partial' && p.partialKg === undefined)
+			return at('How many kilograms may be put on the leg?');
 		const window = p.windows.find((w) => w.minDeg === undefined && w.maxDeg === undefined);
 		if (window !== undefined) return at('A window needs a lowest or a highest angle.');
-		const crossed = p.windows.find((w) => w.minDeg !== undefined && w.maxDeg !== undefined && w.minDeg > w.maxDeg);
+		const crossed = p.windows.find(
+			(w) => w.minDeg !== undefined && w.maxDeg !== undefined && w.minDeg > w.maxDeg
+		);
 		if (crossed !== undefined) return at(`A window from ${crossed.minDeg}° to ${crossed.maxDeg}° is empty.`);
 	}
 	return undefined;

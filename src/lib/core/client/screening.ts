@@ -49,10 +49,14 @@ export interface RaisedFlag {
 	readonly severity: Severity;
 }
 
-export const severityOf = (c: ScreenCategory): Severity => (c.urgency !== 'caution' ? 'red' : c.review === true ? 'review' : 'caution');
+export const severityOf = (c: ScreenCategory): Severity =>
+	c.urgency !== 'caution' ? 'red' : c.review === true ? 'review' : 'caution';
 
 /** Flags of the categories answered yes, most urgent first. */
-export function raisedFlags(categories: readonly ScreenCategory[], answers: ScreenAnswers): readonly RaisedFlag[] {
+export function raisedFlags(
+	categories: readonly ScreenCategory[],
+	answers: ScreenAnswers
+): readonly RaisedFlag[] {
 	return categories
 		.filter((c) => answers[c.id] === 'yes' && c.asksProtocol !== true)
 		.map((c) => ({ code: c.id, urgency: c.urgency, severity: severityOf(c) }))
@@ -60,11 +64,17 @@ export function raisedFlags(categories: readonly ScreenCategory[], answers: Scre
 }
 
 /** Categories still to be asked: not answered, or answered unknown. Most urgent first. */
-export function unanswered(categories: readonly ScreenCategory[], answers: ScreenAnswers): readonly ScreenCategory[] {
-	return categories.filter((c) => answers[c.id] !== 'yes' && answers[c.id] !== 'no').sort((a, b) => URGENCIES.indexOf(a.urgency) - URGENCIES.indexOf(b.urgency));
+export function unanswered(
+	categories: readonly ScreenCategory[],
+	answers: ScreenAnswers
+): readonly ScreenCategory[] {
+	return categories
+		.filter((c) => answers[c.id] !== 'yes' && answers[c.id] !== 'no')
+		.sort((a, b) => URGENCIES.indexOf(a.urgency) - URGENCIES.indexOf(b.urgency));
 }
 
-export const isComplete = (categories: readonly ScreenCategory[], answers: ScreenAnswers): boolean => unanswered(categories, answers).length === 0;
+export const isComplete = (categories: readonly ScreenCategory[], answers: ScreenAnswers): boolean =>
+	unanswered(categories, answers).length === 0;
 
 /** The last day a screening counts. */
 export const screenDue = (screened: Day, validDays: number): Day => addDays(screened, validDays);
@@ -86,20 +96,32 @@ export interface Caution {
 }
 
 /** Tags withheld by the flags that are open, and not yet cleared for. */
-export function withheldTags(categories: readonly ScreenCategory[], open: readonly Caution[], clearances: readonly Clearance[] = []): readonly Withheld[] {
+export function withheldTags(
+	categories: readonly ScreenCategory[],
+	open: readonly Caution[],
+	clearances: readonly Clearance[] = []
+): readonly Withheld[] {
 	return categories.flatMap((c): readonly Withheld[] => {
 		const flag = open.find((o) => o.code === c.id);
 		if (flag === undefined) return [];
-		const until = c.withholdUntil === undefined || clearances.includes(c.withholdUntil.clearance) ? [] : c.withholdUntil.tags;
+		const until =
+			c.withholdUntil === undefined || clearances.includes(c.withholdUntil.clearance)
+				? []
+				: c.withholdUntil.tags;
 		const side = c.sided === true && flag.side !== undefined ? { side: flag.side } : {};
 		return [...(c.withhold ?? []), ...until].map((tag) => ({ tag, because: c.id, ...side }));
 	});
 }
 
 /** Legs on which nothing takes weight, by the flags that are open. */
-export function withoutWeight(categories: readonly ScreenCategory[], open: readonly Caution[]): readonly Side[] {
+export function withoutWeight(
+	categories: readonly ScreenCategory[],
+	open: readonly Caution[]
+): readonly Side[] {
 	const flags = open.filter((o) => categories.some((c) => c.id === o.code && c.noWeight === true));
-	return [...new Set(flags.flatMap((f): readonly Side[] => (f.side === undefined ? ['left', 'right'] : [f.side])))];
+	return [
+		...new Set(flags.flatMap((f): readonly Side[] => (f.side === undefined ? ['left', 'right'] : [f.side])))
+	];
 }
 
 /** What a caution asks of a step that it lets pass. */
@@ -111,10 +133,23 @@ export interface Eased {
 }
 
 /** What open flags ask of the steps that they let pass: no heavier than today, or a hand on something firm. */
-export const easedTags = (categories: readonly ScreenCategory[], open: readonly Caution[]): readonly Eased[] =>
+export const easedTags = (
+	categories: readonly ScreenCategory[],
+	open: readonly Caution[]
+): readonly Eased[] =>
 	categories
 		.filter((c) => open.some((o) => o.code === c.id))
 		.flatMap((c) => [
-			...(c.cap?.tags ?? []).map((tag): Eased => ({ tag, effect: 'cap', because: c.id, cue: c.cap?.cue ?? '' })),
-			...(c.support?.tags ?? []).map((tag): Eased => ({ tag, effect: 'support', because: c.id, cue: c.support?.cue ?? '' }))
+			...(c.cap?.tags ?? []).map((tag): Eased => ({
+				tag,
+				effect: 'cap',
+				because: c.id,
+				cue: c.cap?.cue ?? ''
+			})),
+			...(c.support?.tags ?? []).map((tag): Eased => ({
+				tag,
+				effect: 'support',
+				because: c.id,
+				cue: c.support?.cue ?? ''
+			}))
 		]);

@@ -26,7 +26,11 @@ function retryOf(f: Facts): ProposedChange | null {
 	const now = prescribedNow(f);
 	// What was left may have been only a dose: then the ordinary dose ladder leads back to it.
 	if (from.step === now.step && lengthIn(from.setup)?.value === lengthIn(now.setup)?.value) return null;
-	const result: Prescribed = { step: from.step, dose: retryDose(from.dose), ...(from.setup === undefined ? {} : { setup: from.setup }) };
+	const result: Prescribed = {
+		step: from.step,
+		dose: retryDose(from.dose),
+		...(from.setup === undefined ? {} : { setup: from.setup })
+	};
 	return { kind: 'retry', dial: 'depth', from: now.step, to: from.step, result };
 }
 
@@ -34,7 +38,11 @@ function retryOf(f: Facts): ProposedChange | null {
 function edgeClosed(f: Facts, change: Change): boolean {
 	const left = change.from?.step;
 	const fails = f.input.changes.filter(
-		(c) => c.kind === 'regress' && c.from?.step === left && f.todayN - dayNumber(c.date) <= FAILED_EDGE_DAYS && lengthIn(c.from?.setup)?.value === lengthIn(change.from?.setup)?.value
+		(c) =>
+			c.kind === 'regress' &&
+			c.from?.step === left &&
+			f.todayN - dayNumber(c.date) <= FAILED_EDGE_DAYS &&
+			lengthIn(c.from?.setup)?.value === lengthIn(change.from?.setup)?.value
 	);
 	return fails.length >= 2;
 }
@@ -55,7 +63,8 @@ export function waysToAdvance(f: Facts): Ways {
 	const retry = retryOf(f);
 	if (retry !== null) return { open: retry, edges, unknown };
 	const dose = nextDose(exercise.dose, exercise.rackKg);
-	const heavier = (kg: number | undefined): boolean => exercise.capped === true && (kg ?? 0) > exercise.dose.loadKg;
+	const heavier = (kg: number | undefined): boolean =>
+		exercise.capped === true && (kg ?? 0) > exercise.dose.loadKg;
 	if (dose !== null && !heavier(dose.loadKg)) {
 		const change: ProposedChange = {
 			kind: 'dose',
@@ -66,7 +75,9 @@ export function waysToAdvance(f: Facts): Ways {
 		};
 		return { open: change, edges, unknown };
 	}
-	const edge = edges.find((e) => e.gateOpen && OPEN.has(e.verdict) && !heavier(e.loadKg) && !recentlyFailed(f, e.step));
+	const edge = edges.find(
+		(e) => e.gateOpen && OPEN.has(e.verdict) && !heavier(e.loadKg) && !recentlyFailed(f, e.step)
+	);
 	if (edge === undefined) return { open: null, edges, unknown };
 	const start = edge.start ?? { sets: 1, reps: Math.min(10, exercise.dose.target.reps) };
 	const { unit: _, ...kept } = exercise.dose;
@@ -78,11 +89,21 @@ export function waysToAdvance(f: Facts): Ways {
 		loadKg: edge.loadKg ?? 0,
 		target: edge.target ?? exercise.dose.target
 	};
-	const result: Prescribed = { step: edge.step, dose: stepDose, ...(edge.setup === undefined || edge.setup === null ? {} : { setup: edge.setup }) };
-	return { open: { kind: 'step', dial: edge.dial, from: exercise.step, to: edge.step, result }, edges, unknown };
+	const result: Prescribed = {
+		step: edge.step,
+		dose: stepDose,
+		...(edge.setup === undefined || edge.setup === null ? {} : { setup: edge.setup })
+	};
+	return {
+		open: { kind: 'step', dial: edge.dial, from: exercise.step, to: edge.step, result },
+		edges,
+		unknown
+	};
 }
 
 function recentlyFailed(f: Facts, step: string): boolean {
-	const fails = f.input.changes.filter((c) => c.kind === 'regress' && c.from?.step === step && f.todayN - dayNumber(c.date) <= FAILED_EDGE_DAYS);
+	const fails = f.input.changes.filter(
+		(c) => c.kind === 'regress' && c.from?.step === step && f.todayN - dayNumber(c.date) <= FAILED_EDGE_DAYS
+	);
 	return fails.length >= 2;
 }

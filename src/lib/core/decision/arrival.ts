@@ -14,7 +14,13 @@ import { closesRegion } from './pain-zones.ts';
 
 export interface ArrivalInput {
 	/** Pain now against usual and the policy's lines, by region under treatment; absent is not asked yet. */
-	readonly pains: readonly { readonly region: Region; readonly now?: number; readonly usual: number; readonly acceptable: number; readonly stop: number }[];
+	readonly pains: readonly {
+		readonly region: Region;
+		readonly now?: number;
+		readonly usual: number;
+		readonly acceptable: number;
+		readonly stop: number;
+	}[];
 	/** An open red flag, by its code: nothing is done today. */
 	readonly flag?: string;
 	/** Fever or feeling ill; a cold without fever is said apart. */
@@ -24,7 +30,11 @@ export interface ArrivalInput {
 	readonly afterFall?: AfterFall;
 	readonly newSwelling: YesNoUnknown;
 	/** Of new swelling: where, and whether it is hot; left out, every region. */
-	readonly swollen?: { readonly region?: Region; readonly hot: YesNoUnknown; readonly cannotStand: YesNoUnknown };
+	readonly swollen?: {
+		readonly region?: Region;
+		readonly hot: YesNoUnknown;
+		readonly cannotStand: YesNoUnknown;
+	};
 	readonly calf: YesNoUnknown;
 	/** Blood pressure at rest, where it was taken. */
 	readonly systolic?: number;
@@ -34,7 +44,19 @@ export interface ArrivalInput {
 export const ARRIVALS = ['go', 'lighter', 'not-today', 'ask'] as const;
 export type ArrivalAnswer = (typeof ARRIVALS)[number];
 
-export const ARRIVAL_REASONS = ['pain', 'flag', 'fever', 'cold', 'fall', 'after-fall', 'new-swelling', 'hot', 'calf', 'pressure', 'no-regions'] as const;
+export const ARRIVAL_REASONS = [
+	'pain',
+	'flag',
+	'fever',
+	'cold',
+	'fall',
+	'after-fall',
+	'new-swelling',
+	'hot',
+	'calf',
+	'pressure',
+	'no-regions'
+] as const;
 
 export interface ArrivalReason {
 	readonly code: (typeof ARRIVAL_REASONS)[number];
@@ -73,7 +95,12 @@ const LIGHTER_OVER = 1;
 const LIGHTER_SHARE = 0.6;
 
 type Pain = ArrivalInput['pains'][number];
-const painReason = (p: Pain): ArrivalReason => ({ code: 'pain', region: p.region, usual: p.usual, ...(p.now === undefined ? {} : { value: p.now }) });
+const painReason = (p: Pain): ArrivalReason => ({
+	code: 'pain',
+	region: p.region,
+	usual: p.usual,
+	...(p.now === undefined ? {} : { value: p.now })
+});
 
 /** What is still to be asked. */
 function open(input: ArrivalInput): ArrivalReason[] {
@@ -82,7 +109,8 @@ function open(input: ArrivalInput): ArrivalReason[] {
 	if (input.fall === 'unknown') out.push({ code: 'fall' });
 	if (input.fall === 'yes' && input.afterFall === undefined) out.push({ code: 'after-fall' });
 	if (input.newSwelling === 'unknown') out.push({ code: 'new-swelling' });
-	if (input.newSwelling === 'yes' && (input.swollen === undefined || input.swollen.hot === 'unknown')) out.push({ code: 'hot' });
+	if (input.newSwelling === 'yes' && (input.swollen === undefined || input.swollen.hot === 'unknown'))
+		out.push({ code: 'hot' });
 	if (input.calf === 'unknown') out.push({ code: 'calf' });
 	out.push(...input.pains.filter((p) => p.now === undefined).map(painReason));
 	if (input.pains.length === 0) out.push({ code: 'no-regions' });
@@ -93,7 +121,12 @@ function alarms(input: ArrivalInput): readonly Raised[] {
 	const { swollen } = input;
 	const hot = input.newSwelling === 'yes' && swollen?.hot === 'yes';
 	const where = swollen?.region ?? input.pains[0]?.region ?? 'other';
-	const morning = { date: '', region: where, ...(hot ? { swelling: 'hot' as const, cannotStand: swollen?.cannotStand !== 'no' } : {}), calf: input.calf === 'yes' };
+	const morning = {
+		date: '',
+		region: where,
+		...(hot ? { swelling: 'hot' as const, cannotStand: swollen?.cannotStand !== 'no' } : {}),
+		calf: input.calf === 'yes'
+	};
 	const fall = input.fall === 'yes' && input.afterFall !== undefined ? [alarmAfterFall(input.afterFall)] : [];
 	return unique([...alarmsInMorning(morning), ...fall]);
 }
@@ -106,30 +139,65 @@ const limbOf = (region: Region, all: readonly Region[]): readonly Region[] => {
 export function arrival(input: ArrivalInput): Arrival {
 	const regions = input.pains.map((p) => p.region);
 	const raised = alarms(input);
-	const pressure = { ...(input.systolic === undefined ? {} : { systolic: input.systolic }), ...(input.diastolic === undefined ? {} : { diastolic: input.diastolic }) };
+	const pressure = {
+		...(input.systolic === undefined ? {} : { systolic: input.systolic }),
+		...(input.diastolic === undefined ? {} : { diastolic: input.diastolic })
+	};
 	const dayClosed: ArrivalReason[] = [
 		...(input.flag === undefined ? [] : [{ code: 'flag' as const, flag: input.flag }]),
 		...(input.fever === 'yes' ? [{ code: 'fever' as const }] : []),
 		...(raised.some((r) => r.alarm === 'calf-swelling') ? [{ code: 'calf' as const }] : []),
-		...(raised.some((r) => r.alarm === 'emergency-after-fall' || r.alarm === 'pain-after-fall') ? [{ code: 'fall' as const }] : []),
+		...(raised.some((r) => r.alarm === 'emergency-after-fall' || r.alarm === 'pain-after-fall')
+			? [{ code: 'fall' as const }]
+			: []),
 		...(raised.some((r) => r.alarm === 'emergency-hot-joint') ? [{ code: 'hot' as const }] : []),
-		...(testGate(pressure).allowed ? [] : [{ code: 'pressure' as const, ...(input.systolic === undefined ? {} : { value: input.systolic }) }])
+		...(testGate(pressure).allowed
+			? []
+			: [{ code: 'pressure' as const, ...(input.systolic === undefined ? {} : { value: input.systolic }) }])
 	];
 	const shown = { raised, easyOnly: !resistanceGate(pressure).allowed };
-	if (dayClosed.length > 0) return { answer: 'not-today', closes: 'day', setsShare: 0, reasons: dayClosed, ...shown };
+	if (dayClosed.length > 0)
+		return { answer: 'not-today', closes: 'day', setsShare: 0, reasons: dayClosed, ...shown };
 	const ask = open(input);
 	const sore = input.pains.filter((p) => closesRegion(p.now, p.usual, p));
-	const swollenAt = input.newSwelling === 'yes' ? (input.swollen?.region === undefined ? regions : limbOf(input.swollen.region, regions)) : [];
+	const swollenAt =
+		input.newSwelling === 'yes'
+			? input.swollen?.region === undefined
+				? regions
+				: limbOf(input.swollen.region, regions)
+			: [];
 	const closes = [...new Set([...sore.map((p) => p.region), ...swollenAt])];
 	if (ask.length > 0) return { answer: 'ask', closes, setsShare: 0, reasons: ask, ...shown };
-	const why: ArrivalReason[] = [...sore.map(painReason), ...(swollenAt.length === 0 ? [] : [{ code: (input.swollen?.hot === 'yes' ? 'hot' : 'new-swelling') as 'hot', ...(input.swollen?.region === undefined ? {} : { region: input.swollen.region }) }])];
-	const more: ArrivalReason[] = [
-		...input.pains.filter((p) => !closes.includes(p.region) && (p.now ?? p.usual) - p.usual > LIGHTER_OVER).map(painReason),
-		...(input.fever === 'cold' ? [{ code: 'cold' as const }] : []),
-		...(shown.easyOnly ? [{ code: 'pressure' as const, ...(input.systolic === undefined ? {} : { value: input.systolic }) }] : [])
+	const why: ArrivalReason[] = [
+		...sore.map(painReason),
+		...(swollenAt.length === 0
+			? []
+			: [
+					{
+						code: (input.swollen?.hot === 'yes' ? 'hot' : 'new-swelling') as 'hot',
+						...(input.swollen?.region === undefined ? {} : { region: input.swollen.region })
+					}
+				])
 	];
-	if (regions.every((r) => closes.includes(r))) return { answer: 'not-today', closes, setsShare: 0, reasons: why, ...shown };
-	if (closes.length > 0 || more.length > 0) return { answer: 'lighter', closes, setsShare: more.length > 0 ? LIGHTER_SHARE : 1, reasons: [...why, ...more], ...shown };
+	const more: ArrivalReason[] = [
+		...input.pains
+			.filter((p) => !closes.includes(p.region) && (p.now ?? p.usual) - p.usual > LIGHTER_OVER)
+			.map(painReason),
+		...(input.fever === 'cold' ? [{ code: 'cold' as const }] : []),
+		...(shown.easyOnly
+			? [{ code: 'pressure' as const, ...(input.systolic === undefined ? {} : { value: input.systolic }) }]
+			: [])
+	];
+	if (regions.every((r) => closes.includes(r)))
+		return { answer: 'not-today', closes, setsShare: 0, reasons: why, ...shown };
+	if (closes.length > 0 || more.length > 0)
+		return {
+			answer: 'lighter',
+			closes,
+			setsShare: more.length > 0 ? LIGHTER_SHARE : 1,
+			reasons: [...why, ...more],
+			...shown
+		};
 	const over = Math.max(0, ...input.pains.map((p) => (p.now ?? p.usual) - p.usual));
 	return { answer: 'go', closes: [], setsShare: 1, reasons: [], over, ...shown };
 }
@@ -140,7 +208,13 @@ export const keptOf = (input: ArrivalInput, a: Arrival): ArrivalKept => ({
 	setsShare: a.setsShare,
 	easyOnly: a.easyOnly,
 	reasons: a.reasons,
-	clean: input.fever === 'no' && input.fall === 'no' && input.newSwelling === 'no' && input.calf === 'no' && a.closes !== 'day' && a.closes.length === 0,
+	clean:
+		input.fever === 'no' &&
+		input.fall === 'no' &&
+		input.newSwelling === 'no' &&
+		input.calf === 'no' &&
+		a.closes !== 'day' &&
+		a.closes.length === 0,
 	unwell: input.fever === 'yes',
 	fell: input.fall === 'yes'
 });
@@ -155,17 +229,24 @@ export const arrivedDay = (date: string, k: Partial<ArrivalKept>): ArrivedDay =>
 });
 
 /** What a day's arrival closes of work for a region: the reasons, or nothing. */
-export function closedToday(kept: Partial<ArrivalKept> | undefined, region: Region): readonly ArrivalReason[] {
+export function closedToday(
+	kept: Partial<ArrivalKept> | undefined,
+	region: Region
+): readonly ArrivalReason[] {
 	if (kept?.closes === undefined) return [];
 	const closed = kept.closes === 'day' || kept.closes.includes(region);
 	return closed ? (kept.reasons ?? []) : [];
 }
 
 /** Sets of a lighter day: at least one. */
-export const lighterSets = (sets: number, share = LIGHTER_SHARE): number => Math.max(1, Math.round(sets * share));
+export const lighterSets = (sets: number, share = LIGHTER_SHARE): number =>
+	Math.max(1, Math.round(sets * share));
 
 /** The dose of a lighter day: sets first; of a single set the repetitions, at least half of them. */
-export function lighterDose<D extends { readonly sets: number; readonly reps: number }>(dose: D, share = LIGHTER_SHARE): D {
+export function lighterDose<D extends { readonly sets: number; readonly reps: number }>(
+	dose: D,
+	share = LIGHTER_SHARE
+): D {
 	if (share >= 1) return dose;
 	if (dose.sets > 1) return { ...dose, sets: lighterSets(dose.sets, share) };
 	return { ...dose, reps: Math.max(Math.ceil(dose.reps / 2), Math.round(dose.reps * share)) };

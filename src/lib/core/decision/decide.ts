@@ -13,12 +13,18 @@ export function decide(input: DecideInput): Trace {
 	const trace = judge(input);
 	const last = lastSession(input);
 	const outlook = trace.rule === 'wait.morning' && last !== undefined ? outlookOf(input, last) : [];
-	return { ...trace, nearestFlip: trace.level === 'client' ? null : nearestFlip(input, trace, last), outlook };
+	return {
+		...trace,
+		nearestFlip: trace.level === 'client' ? null : nearestFlip(input, trace, last),
+		outlook
+	};
 }
 
 function lastSession(input: DecideInput): Session | undefined {
 	const until = dayNumber(input.today);
-	return input.sessions.filter((s) => dayNumber(s.date) <= until).reduce<Session | undefined>((m, s) => (m === undefined || s.date >= m.date ? s : m), undefined);
+	return input.sessions
+		.filter((s) => dayNumber(s.date) <= until)
+		.reduce<Session | undefined>((m, s) => (m === undefined || s.date >= m.date ? s : m), undefined);
 }
 
 function outlookOf(input: DecideInput, last: Session): Trace['outlook'] {
@@ -33,9 +39,20 @@ export function withMorning(input: DecideInput, session: Session, value: number)
 	const date = addDays(session.date, 1);
 	const { region } = input.exercise;
 	const known = input.mornings.find((m) => m.date === date && m.region === region);
-	const moved: Morning = { swelling: 'none', ...known, date, region, pain: value, ...(input.policy.morningRule === 'provocation' ? { provocation: value } : {}) };
+	const moved: Morning = {
+		swelling: 'none',
+		...known,
+		date,
+		region,
+		pain: value,
+		...(input.policy.morningRule === 'provocation' ? { provocation: value } : {})
+	};
 	const today = dayNumber(date) > dayNumber(input.today) ? date : input.today;
-	return { ...input, today, mornings: [...input.mornings.filter((m) => !(m.date === date && m.region === region)), moved] };
+	return {
+		...input,
+		today,
+		mornings: [...input.mornings.filter((m) => !(m.date === date && m.region === region)), moved]
+	};
 }
 
 interface Lever {
@@ -74,7 +91,10 @@ const bolder = (a: Decision, b: Decision): boolean => AMBITION[a] > AMBITION[b];
 /** Every single number of the last session that can be moved. */
 function leversOf(input: DecideInput, last: Session): readonly Lever[] {
 	const { region } = input.exercise;
-	const replace = (s: Session): DecideInput => ({ ...input, sessions: input.sessions.map((x) => (x === last ? s : x)) });
+	const replace = (s: Session): DecideInput => ({
+		...input,
+		sessions: input.sessions.map((x) => (x === last ? s : x))
+	});
 	const own = last.pains.find((p) => p.region === region);
 	const morning = input.mornings.find((m) => m.date === addDays(last.date, 1) && m.region === region);
 	const pain = (key: 'peak' | 'after'): Lever => ({
@@ -103,7 +123,13 @@ function leversOf(input: DecideInput, last: Session): readonly Lever[] {
 			high: 10,
 			set: (v) => replace({ ...last, sets: last.sets.map((s) => ({ ...s, effort: v })) })
 		},
-		{ input: 'confidence', now: last.confidence, low: 0, high: 10, set: (v) => replace({ ...last, confidence: v }) },
+		{
+			input: 'confidence',
+			now: last.confidence,
+			low: 0,
+			high: 10,
+			set: (v) => replace({ ...last, confidence: v })
+		},
 		{ input: 'soreness', now: last.soreness, low: 0, high: 10, set: (v) => replace({ ...last, soreness: v }) }
 	];
 }

@@ -52,7 +52,8 @@ export function factsOf(input: DecideInput): Facts {
 	const before = sessions.filter((s) => !since.includes(s));
 	const previous = before[before.length - 1];
 	// Older than the streak's window it no longer anchors anything.
-	const lastBefore = previous !== undefined && todayN - dayNumber(previous.date) <= policy.streakDays ? previous : undefined;
+	const lastBefore =
+		previous !== undefined && todayN - dayNumber(previous.date) <= policy.streakDays ? previous : undefined;
 	const judgedDay = last?.date ?? lastBefore?.date;
 	const intake = input.client.usual[region]?.intake;
 	const series = morningSeries(input.mornings, region, intake, policy.morningRule, input.today, judgedDay);
@@ -100,7 +101,12 @@ function isLate(session: Session | undefined, change: Change | undefined, series
  * One suspect a region: first what was changed in the last two sessions, then the largest peak − before, then the highest demand;
  * the exercise's id breaks the last tie, so that exactly one is named.
  */
-function isSuspect(input: DecideInput, sessions: readonly Session[], change: Change | undefined, judged: Session | undefined): boolean {
+function isSuspect(
+	input: DecideInput,
+	sessions: readonly Session[],
+	change: Change | undefined,
+	judged: Session | undefined
+): boolean {
 	const recent = (changedOn: string | undefined): boolean =>
 		changedOn !== undefined && sessions.filter((s) => dayNumber(s.date) >= dayNumber(changedOn)).length <= 2;
 	const mine = {
@@ -119,5 +125,7 @@ function isSuspect(input: DecideInput, sessions: readonly Session[], change: Cha
 }
 
 /** The next morning of a session in the exercise's region. */
-export const nextMorning = (f: Facts, s: Session): Morning | undefined => f.series.at.get(dayNumber(s.date) + 1);
-export const nextMorningValue = (f: Facts, s: Session): number | undefined => f.series.valueAt(dayNumber(s.date) + 1);
+export const nextMorning = (f: Facts, s: Session): Morning | undefined =>
+	f.series.at.get(dayNumber(s.date) + 1);
+export const nextMorningValue = (f: Facts, s: Session): number | undefined =>
+	f.series.valueAt(dayNumber(s.date) + 1);

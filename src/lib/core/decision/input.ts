@@ -26,7 +26,11 @@ export interface OpenFlag {
 export interface DecisionClient {
 	readonly screening?: { readonly date: Day; readonly complete: boolean };
 	readonly flags: readonly OpenFlag[];
-	readonly surgery: readonly { readonly region: Region; readonly date: Day; readonly limitsEntered: boolean }[];
+	readonly surgery: readonly {
+		readonly region: Region;
+		readonly date: Day;
+		readonly limitsEntered: boolean;
+	}[];
 	readonly usual: Readonly<Record<Region, { readonly intake?: number; readonly longStanding?: boolean }>>;
 	/** Day on which a licensed user last cleared emergency symptoms; those logged up to it no longer refer. */
 	readonly clearedOn?: Day;

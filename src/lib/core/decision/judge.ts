@@ -5,14 +5,22 @@
  * Some client-level answers give way to a stop or a regression of the exercise: pain in a new region, a review, being unwell, a fall. Otherwise
  * reporting more could turn a stop into a hold.
  */
-import { CLIENT_RULES } from './client-rules.ts';
-import { EXERCISE_RULES, judgedOf, type Finding } from './exercise-rules.ts';
 import { factsOf, type Facts } from './facts.ts';
 import type { DecideInput } from './input.ts';
 import { wayToRegress } from './regress.ts';
+import type { RuleId } from './rule-id.ts';
+import { CLIENT_RULES } from './rule/client-rules.ts';
+import { EXERCISE_RULES } from './rule/exercise-rules.ts';
+import type { Finding } from './rule/finding.ts';
+import { judgedOf } from './rule/judged.ts';
 import { AMBITION, ENGINE_VERSION, type Decision, type RuleFinding, type Trace } from './trace.ts';
 
-const YIELDING = new Set(['hold.new-region', 'wait.review', 'wait.unwell', 'wait.fall']);
+const YIELDING: ReadonlySet<RuleId> = new Set<RuleId>([
+	'hold.new-region',
+	'wait.review',
+	'wait.unwell',
+	'wait.fall'
+]);
 
 type Answer = Pick<Trace, 'level' | 'decision' | 'rule' | 'reasons' | 'change' | 'alternatives'>;
 
@@ -26,7 +34,11 @@ export function judge(input: DecideInput): Trace {
 	if (client === undefined) return traceOf(facts, exercise, considered);
 	const yields = ambitionOf(exercise) < ambitionOf(client);
 	const note = { code: client.rule };
-	return traceOf(facts, yields ? { ...exercise, alternatives: [...exercise.alternatives, note] } : client, considered);
+	return traceOf(
+		facts,
+		yields ? { ...exercise, alternatives: [...exercise.alternatives, note] } : client,
+		considered
+	);
 }
 
 function clientAnswer(facts: Facts, considered: RuleFinding[]): Answer | undefined {
@@ -55,8 +67,22 @@ function exerciseAnswer(facts: Facts, considered: RuleFinding[]): Answer {
 		considered.push({ rule: rule.rule, fired: finding.fired, why: finding.why });
 		if (!finding.fired || answer !== undefined) continue;
 		const decision: Decision = finding.decision ?? rule.decision;
-		const change = finding.change !== undefined ? finding.change : decision === 'advance' ? judged.ways.open : decision === 'regress' ? wayToRegress(facts, finding.cause ?? 'pain', finding.dial) : null;
-		answer = { level: 'exercise', decision, rule: rule.rule, reasons: finding.why, change, alternatives: finding.alternatives ?? [] };
+		const change =
+			finding.change !== undefined
+				? finding.change
+				: decision === 'advance'
+					? judged.ways.open
+					: decision === 'regress'
+						? wayToRegress(facts, finding.cause ?? 'pain', finding.dial)
+						: null;
+		answer = {
+			level: 'exercise',
+			decision,
+			rule: rule.rule,
+			reasons: finding.why,
+			change,
+			alternatives: finding.alternatives ?? []
+		};
 	}
 	// The last rule always fires.
 	return answer as Answer;
@@ -83,6 +109,10 @@ const CAREFUL_REVIEW = new Set(['flare.long', 'pain.closed-twice', 'swelling.twi
  * first, so that a worse morning must never look like more ambition.
  */
 export function ambitionOf(t: Pick<Trace, 'decision' | 'rule' | 'reasons'>): number {
-	if (t.rule === 'hold.flare' || (t.rule === 'wait.review' && t.reasons.some((r) => CAREFUL_REVIEW.has(r.code)))) return 1.5;
+	if (
+		t.rule === 'hold.flare' ||
+		(t.rule === 'wait.review' && t.reasons.some((r) => CAREFUL_REVIEW.has(r.code)))
+	)
+		return 1.5;
 	return AMBITION[t.decision];
 }

@@ -16,8 +16,11 @@ export interface Zones {
 const CLOSING_RISE = 3;
 
 /** Does pain at rest, in the morning or at arrival, close its region for the day? */
-export const closesRegion = (now: number | undefined, usual: number, { acceptable, stop }: Pick<Zones, 'acceptable' | 'stop'>): boolean =>
-	now !== undefined && (now >= stop || (now >= usual + CLOSING_RISE && now > acceptable));
+export const closesRegion = (
+	now: number | undefined,
+	usual: number,
+	{ acceptable, stop }: Pick<Zones, 'acceptable' | 'stop'>
+): boolean => now !== undefined && (now >= stop || (now >= usual + CLOSING_RISE && now > acceptable));
 
 export function zonesOf(f: Facts, region: Region): Zones {
 	const { policy, input } = f;

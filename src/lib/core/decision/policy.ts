@@ -52,7 +52,9 @@ export const fitRulesOf = (p: Policy): FitRules => ({
 export function policyFaults(p: Policy): readonly string[] {
 	const out: string[] = [];
 	if (p.safeMax > p.acceptableMax) out.push(`safeMax ${p.safeMax} is above acceptableMax ${p.acceptableMax}`);
-	if (p.acceptableMax >= p.stopAt) out.push(`acceptableMax ${p.acceptableMax} is not below stopAt ${p.stopAt}`);
-	if (p.morningHold > p.morningRegress) out.push(`morningHold ${p.morningHold} is above morningRegress ${p.morningRegress}`);
+	if (p.acceptableMax >= p.stopAt)
+		out.push(`acceptableMax ${p.acceptableMax} is not below stopAt ${p.stopAt}`);
+	if (p.morningHold > p.morningRegress)
+		out.push(`morningHold ${p.morningHold} is above morningRegress ${p.morningRegress}`);
 	return out;
 }

@@ -12,7 +12,8 @@ import { ambitionOf, judge } from './judge.ts';
 import type { Trace } from './trace.ts';
 
 const runs = { seed: 20260306, numRuns: 3000 };
-const lastOf = (input: DecideInput): Session | undefined => [...input.sessions].sort((a, b) => dayNumber(a.date) - dayNumber(b.date)).pop();
+const lastOf = (input: DecideInput): Session | undefined =>
+	[...input.sessions].sort((a, b) => dayNumber(a.date) - dayNumber(b.date)).pop();
 
 /** Everything of a trace but the order of its evidence. */
 const same = (t: Trace): string => canonical(t);
@@ -26,14 +27,33 @@ describe('properties of the decision', () => {
 			}),
 			runs
 		);
-		for (const rule of ['advance', 'hold.building', 'hold.region', 'hold.flare', 'regress.pain', 'regress.morning', 'wait.morning', 'wait.no-sessions', 'stop.symptom', 'stop.pain', 'refer.emergency', 'hold.soreness'])
+		for (const rule of [
+			'advance',
+			'hold.building',
+			'hold.region',
+			'hold.flare',
+			'regress.pain',
+			'regress.morning',
+			'wait.morning',
+			'wait.no-sessions',
+			'stop.symptom',
+			'stop.pain',
+			'refer.emergency',
+			'hold.soreness'
+		])
 			expect([...seen]).toContain(rule);
 	});
 	it('1 an open red flag, or an unscreened client, never gets hold or advance', () => {
 		fc.assert(
 			fc.property(histories, fc.boolean(), (h, flag) => {
 				const { screening, ...unscreened } = h.client;
-				const client = flag ? { ...h.client, ...(screening ? { screening } : {}), flags: [{ id: 'x', severity: 'red' as const, open: true }] } : unscreened;
+				const client = flag
+					? {
+							...h.client,
+							...(screening ? { screening } : {}),
+							flags: [{ id: 'x', severity: 'red' as const, open: true }]
+						}
+					: unscreened;
 				expect(['hold', 'advance']).not.toContain(judge({ ...h, client }).decision);
 			}),
 			runs
@@ -41,21 +61,33 @@ describe('properties of the decision', () => {
 	});
 	it('2 more pain in the last session, or the next morning, never gives a bolder answer', () => {
 		fc.assert(
-			fc.property(histories, fc.constantFrom('peak', 'after', 'morning'), fc.integer({ min: 1, max: 5 }), (h, what, more) => {
-				const last = lastOf(h);
-				fc.pre(last !== undefined);
-				const own = last.pains.find((p) => p.region === KNEE);
-				const date = addDays(last.date, 1);
-				const next = h.mornings.find((m) => m.date === date);
-				const now = what === 'morning' ? next?.pain : own?.[what];
-				fc.pre(now !== undefined && now < 10);
-				const to = Math.min(10, now + more);
-				const worse: DecideInput =
-					what === 'morning'
-						? { ...withMorning(h, last, to), today: h.today }
-						: { ...h, sessions: h.sessions.map((s) => (s === last ? { ...s, pains: s.pains.map((p) => (p === own ? { ...p, [what]: to } : p)) } : s)) };
-				expect(ambitionOf(judge(worse))).toBeLessThanOrEqual(ambitionOf(judge(h)));
-			}),
+			fc.property(
+				histories,
+				fc.constantFrom('peak', 'after', 'morning'),
+				fc.integer({ min: 1, max: 5 }),
+				(h, what, more) => {
+					const last = lastOf(h);
+					fc.pre(last !== undefined);
+					const own = last.pains.find((p) => p.region === KNEE);
+					const date = addDays(last.date, 1);
+					const next = h.mornings.find((m) => m.date === date);
+					const now = what === 'morning' ? next?.pain : own?.[what];
+					fc.pre(now !== undefined && now < 10);
+					const to = Math.min(10, now + more);
+					const worse: DecideInput =
+						what === 'morning'
+							? { ...withMorning(h, last, to), today: h.today }
+							: {
+									...h,
+									sessions: h.sessions.map((s) =>
+										s === last
+											? { ...s, pains: s.pains.map((p) => (p === own ? { ...p, [what]: to } : p)) }
+											: s
+									)
+								};
+					expect(ambitionOf(judge(worse))).toBeLessThanOrEqual(ambitionOf(judge(h)));
+				}
+			),
 			runs
 		);
 	});
@@ -85,7 +117,8 @@ describe('properties of the decision', () => {
 				const { result } = t.change;
 				expect(doseVolume(result.dose)).toBeLessThanOrEqual(doseVolume(h.exercise.dose));
 				expect(result.dose.loadKg).toBeLessThanOrEqual(h.exercise.dose.loadKg);
-				if (result.setup?.seatCm !== undefined) expect(result.setup.seatCm).toBeGreaterThanOrEqual(h.exercise.setup?.seatCm ?? 0);
+				if (result.setup?.seatCm !== undefined)
+					expect(result.setup.seatCm).toBeGreaterThanOrEqual(h.exercise.setup?.seatCm ?? 0);
 			}),
 			runs
 		);
@@ -94,14 +127,33 @@ describe('properties of the decision', () => {
 		fc.assert(
 			fc.property(histories, fc.infiniteStream(fc.integer({ min: 0, max: 1_000_000 })), (h, stream) => {
 				const keys = stream[Symbol.iterator]();
-				const shuffle = <T>(xs: readonly T[]): T[] => xs.map((x) => ({ x, k: keys.next().value as number })).sort((a, b) => a.k - b.k).map((p) => p.x);
-				expect(same(judge({ ...h, sessions: shuffle(h.sessions), mornings: shuffle(h.mornings), changes: shuffle(h.changes), others: shuffle(h.others) }))).toBe(same(judge(h)));
+				const shuffle = <T>(xs: readonly T[]): T[] =>
+					xs
+						.map((x) => ({ x, k: keys.next().value as number }))
+						.sort((a, b) => a.k - b.k)
+						.map((p) => p.x);
+				expect(
+					same(
+						judge({
+							...h,
+							sessions: shuffle(h.sessions),
+							mornings: shuffle(h.mornings),
+							changes: shuffle(h.changes),
+							others: shuffle(h.others)
+						})
+					)
+				).toBe(same(judge(h)));
 			}),
 			{ ...runs, numRuns: 1000 }
 		);
 	});
 	it('5 swapping left and right swaps only labels', () => {
-		const swap = <T>(x: T): T => JSON.parse(JSON.stringify(x).replace(/knee-(left|right)|hip-(left|right)/g, (m) => (m.endsWith('left') ? m.replace('left', 'right') : m.replace('right', 'left')))) as T;
+		const swap = <T>(x: T): T =>
+			JSON.parse(
+				JSON.stringify(x).replace(/knee-(left|right)|hip-(left|right)/g, (m) =>
+					m.endsWith('left') ? m.replace('left', 'right') : m.replace('right', 'left')
+				)
+			) as T;
 		fc.assert(
 			fc.property(histories, (h) => {
 				const [a, b] = [judge(h), judge(swap(h))];
@@ -122,23 +174,47 @@ describe('properties of the decision', () => {
 	});
 	it('6 taking any value away never leads to advance', () => {
 		fc.assert(
-			fc.property(histories, fc.constantFrom('peak', 'after', 'effort', 'cleanReps', 'soreness', 'confidence', 'symptoms', 'faults', 'morning', 'swelling'), fc.nat(20), (h, what, at) => {
-				fc.pre(judge(h).decision !== 'advance');
-				const i = h.sessions.length === 0 ? 0 : at % h.sessions.length;
-				const drop = (o: object, key: string): object => Object.fromEntries(Object.entries(o).filter(([k]) => k !== key));
-				const strip = (s: Session): Session =>
-					(what === 'peak' || what === 'after' ? { ...s, pains: s.pains.map((p) => drop(p, what)) } : what === 'effort' || what === 'cleanReps' ? { ...s, sets: s.sets.map((x) => drop(x, what)) } : drop(s, what)) as Session;
-				const date = h.sessions[i] === undefined ? '' : addDays(h.sessions[i].date, 1);
-				const less: DecideInput =
-					what === 'morning'
-						? { ...h, mornings: h.mornings.filter((m) => m.date !== date) }
-						: what === 'swelling'
-							? { ...h, mornings: h.mornings.map((m) => (m.date === date ? (drop(m, 'swelling') as typeof m) : m)) }
-							: { ...h, sessions: h.sessions.map((s, k) => (k === i ? strip(s) : s)) };
-				const answer = judge(less);
-				// A reported stop, symptom or over-the-line pain that is taken away must not turn into an advance either.
-				expect(answer.decision === 'advance' ? answer.rule : 'ok').toBe('ok');
-			}),
+			fc.property(
+				histories,
+				fc.constantFrom(
+					'peak',
+					'after',
+					'effort',
+					'cleanReps',
+					'soreness',
+					'confidence',
+					'symptoms',
+					'faults',
+					'morning',
+					'swelling'
+				),
+				fc.nat(20),
+				(h, what, at) => {
+					fc.pre(judge(h).decision !== 'advance');
+					const i = h.sessions.length === 0 ? 0 : at % h.sessions.length;
+					const drop = (o: object, key: string): object =>
+						Object.fromEntries(Object.entries(o).filter(([k]) => k !== key));
+					const strip = (s: Session): Session =>
+						(what === 'peak' || what === 'after'
+							? { ...s, pains: s.pains.map((p) => drop(p, what)) }
+							: what === 'effort' || what === 'cleanReps'
+								? { ...s, sets: s.sets.map((x) => drop(x, what)) }
+								: drop(s, what)) as Session;
+					const date = h.sessions[i] === undefined ? '' : addDays(h.sessions[i].date, 1);
+					const less: DecideInput =
+						what === 'morning'
+							? { ...h, mornings: h.mornings.filter((m) => m.date !== date) }
+							: what === 'swelling'
+								? {
+										...h,
+										mornings: h.mornings.map((m) => (m.date === date ? (drop(m, 'swelling') as typeof m) : m))
+									}
+								: { ...h, sessions: h.sessions.map((s, k) => (k === i ? strip(s) : s)) };
+					const answer = judge(less);
+					// A reported stop, symptom or over-the-line pain that is taken away must not turn into an advance either.
+					expect(answer.decision === 'advance' ? answer.rule : 'ok').toBe('ok');
+				}
+			),
 			runs
 		);
 	});
@@ -173,7 +249,8 @@ describe('properties of the decision', () => {
 				expect(f.decision).not.toBe(t.decision);
 				const size = Math.abs(f.to - f.from);
 				for (let step = 1; step < size; step++)
-					for (const to of [f.from - step, f.from + step]) if (to >= 0 && to <= 10) expect(judge(moved(to)).decision).toBe(t.decision);
+					for (const to of [f.from - step, f.from + step])
+						if (to >= 0 && to <= 10) expect(judge(moved(to)).decision).toBe(t.decision);
 			}),
 			{ ...runs, numRuns: 400 }
 		);
@@ -181,6 +258,8 @@ describe('properties of the decision', () => {
 	});
 	it('a good knee stays good: the plain record advances', () => {
 		expect(judge(record()).decision).toBe('advance');
-		expect(judge(record({ mornings: [...record().mornings.slice(0, -1), morning('2026-03-19', 3)] })).decision).toBe('hold');
+		expect(
+			judge(record({ mornings: [...record().mornings.slice(0, -1), morning('2026-03-19', 3)] })).decision
+		).toBe('hold');
 	});
 });

@@ -7,7 +7,14 @@ import { KNEE, morning, mornings, session, TODAY } from '../../../../tests/recor
 import { bodyOf } from '../body/body.ts';
 import { stepOf } from '../exercise/family.ts';
 import { fitRulesOf } from './policy.ts';
-import { axisOfRegion, demandOn, rangeEvidence, seenDoing, type LogFacts, type LoggedWork } from './range-evidence.ts';
+import {
+	axisOfRegion,
+	demandOn,
+	rangeEvidence,
+	seenDoing,
+	type LogFacts,
+	type LoggedWork
+} from './range-evidence.ts';
 
 const b = bodyOf({ heightCm: 168, massKg: 70 });
 const step = stepOf(FAMILIES.squat as ExerciseFamily, 'standard-seat');
@@ -20,14 +27,31 @@ const facts = (patch: Partial<LogFacts> = {}): LogFacts => ({
 	ctx: { body: b.value, rules: fitRulesOf(POLICIES['pain-monitored']), today: TODAY, envelope: {} },
 	...patch
 });
-const work = (patch: Partial<LoggedWork> = {}, s = session('2026-03-18')): LoggedWork => ({ session: s, region: KNEE, step, setup: { seatCm: 46 }, ...patch });
+const work = (patch: Partial<LoggedWork> = {}, s = session('2026-03-18')): LoggedWork => ({
+	session: s,
+	region: KNEE,
+	step,
+	setup: { seatCm: 46 },
+	...patch
+});
 
 describe('evidence of range', () => {
 	it('is the demand of the set-up on the sore region’s axis and side', () => {
-		expect(rangeEvidence([work()], facts())).toMatchObject([{ axis: 'kneeFlexion', side: 'right', settled: true, observed: true, painful: false, band: 3 }]);
-		expect(rangeEvidence([work({ region: 'back' })], facts()).map((e) => [e.axis, e.side])).toEqual([['thighTrunkFlexion', 'left'], ['thighTrunkFlexion', 'right']]);
-		expect(demandOn(KNEE, step, { seatCm: 46 }, facts().ctx)).toBeGreaterThan(demandOn(KNEE, step, { seatCm: 52 }, facts().ctx) as number);
-		expect(['hip-left', 'ankle-right', 'elbow-left'].map(axisOfRegion)).toEqual(['thighTrunkFlexion', 'weightBearingDorsiflexion', 'kneeFlexion']);
+		expect(rangeEvidence([work()], facts())).toMatchObject([
+			{ axis: 'kneeFlexion', side: 'right', settled: true, observed: true, painful: false, band: 3 }
+		]);
+		expect(rangeEvidence([work({ region: 'back' })], facts()).map((e) => [e.axis, e.side])).toEqual([
+			['thighTrunkFlexion', 'left'],
+			['thighTrunkFlexion', 'right']
+		]);
+		expect(demandOn(KNEE, step, { seatCm: 46 }, facts().ctx)).toBeGreaterThan(
+			demandOn(KNEE, step, { seatCm: 52 }, facts().ctx) as number
+		);
+		expect(['hip-left', 'ankle-right', 'elbow-left'].map(axisOfRegion)).toEqual([
+			'thighTrunkFlexion',
+			'weightBearingDorsiflexion',
+			'kneeFlexion'
+		]);
 	});
 	it('a morning at the intake’s 2 is not settled once usual has fallen to 1', () => {
 		const better = [...mornings('2026-03-08', 11, 1), morning('2026-03-19', 2)];
@@ -36,14 +60,20 @@ describe('evidence of range', () => {
 	});
 	it('swelling not asked, or no morning at all, is not settled', () => {
 		const { swelling: _, ...m } = morning('2026-03-19', 2);
-		for (const next of [[m], []]) expect(rangeEvidence([work()], facts({ mornings: [...mornings('2026-03-08', 11, 2), ...next] }))[0]?.settled).toBe(false);
+		for (const next of [[m], []])
+			expect(
+				rangeEvidence([work()], facts({ mornings: [...mornings('2026-03-08', 11, 2), ...next] }))[0]?.settled
+			).toBe(false);
 	});
 	it('hurts only past the acceptable line and late in the movement', () => {
-		const at = (peak: number, painAt: 'late' | 'early') => rangeEvidence([work({}, session('2026-03-18', { painAt }, { peak }))], facts())[0]?.painful;
+		const at = (peak: number, painAt: 'late' | 'early') =>
+			rangeEvidence([work({}, session('2026-03-18', { painAt }, { peak }))], facts())[0]?.painful;
 		expect([at(5, 'late'), at(6, 'late'), at(6, 'early')]).toEqual([false, true, false]);
 	});
 	it('seen doing it needs eyes, a safe peak and a settled morning; pain-free asks for usual or less', () => {
-		expect(seenDoing([work()], facts())).toEqual([{ step: 'standard-seat', date: '2026-03-18', setup: { seatCm: 46 } }]);
+		expect(seenDoing([work()], facts())).toEqual([
+			{ step: 'standard-seat', date: '2026-03-18', setup: { seatCm: 46 } }
+		]);
 		expect(seenDoing([work({}, session('2026-03-18', { observed: false }))], facts())).toEqual([]);
 		expect(seenDoing([work({}, session('2026-03-18', {}, { peak: 3 }))], facts())).toEqual([]);
 		expect(seenDoing([work({}, session('2026-03-18', { pains: [] }))], facts())).toEqual([]);

@@ -33,23 +33,46 @@ export interface LogFacts {
 	readonly ctx: FitContext;
 }
 
-const REGION_AXIS: Readonly<Record<string, Axis>> = { knee: 'kneeFlexion', hip: 'thighTrunkFlexion', back: 'thighTrunkFlexion', ankle: 'weightBearingDorsiflexion' };
+const REGION_AXIS: Readonly<Record<string, Axis>> = {
+	knee: 'kneeFlexion',
+	hip: 'thighTrunkFlexion',
+	back: 'thighTrunkFlexion',
+	ankle: 'weightBearingDorsiflexion'
+};
 
 /** The axis a region's pain speaks of; the knee's where a region has none of its own. */
-export const axisOfRegion = (region: Region): Axis => REGION_AXIS[region.split('-')[0] as string] ?? 'kneeFlexion';
+export const axisOfRegion = (region: Region): Axis =>
+	REGION_AXIS[region.split('-')[0] as string] ?? 'kneeFlexion';
 
 /** Degrees a set-up asks on the axis of a region, as it is taught; undefined where it asks nothing of it. */
-export const demandOn = (region: Region, step: Step, setup: SolvedSetup | null, ctx: FitContext): number | undefined => askedBy(step, ctx, setup).demand[axisOfRegion(region)];
+export const demandOn = (
+	region: Region,
+	step: Step,
+	setup: SolvedSetup | null,
+	ctx: FitContext
+): number | undefined => askedBy(step, ctx, setup).demand[axisOfRegion(region)];
 
 /** Was the next morning settled, with swelling asked and none? */
 function settledAfter(facts: LogFacts): (w: LoggedWork) => { settled: boolean; usual: number } {
 	const series = new Map<Region, MorningSeries>();
 	return ({ session, region }) => {
 		let known = series.get(region);
-		if (known === undefined) series.set(region, (known = morningSeries(facts.mornings, region, facts.intake[region]?.intake, facts.policy.morningRule, facts.today)));
+		if (known === undefined)
+			series.set(
+				region,
+				(known = morningSeries(
+					facts.mornings,
+					region,
+					facts.intake[region]?.intake,
+					facts.policy.morningRule,
+					facts.today
+				))
+			);
 		const n = dayNumber(session.date);
 		const usual = known.usualOn(n).value;
-		const settled = known.at.get(n + 1)?.swelling === 'none' && morningKind(known, n + 1, usual, facts.policy) === 'settled';
+		const settled =
+			known.at.get(n + 1)?.swelling === 'none' &&
+			morningKind(known, n + 1, usual, facts.policy) === 'settled';
 		return { settled, usual };
 	};
 }
@@ -68,7 +91,8 @@ export function rangeEvidence(work: readonly LoggedWork[], facts: LogFacts): rea
 			band: errorOf(axis, w.step, facts.ctx),
 			observed: w.session.observed,
 			settled: after(w).settled,
-			painful: (painIn(w.session, w.region)?.peak ?? 0) > facts.policy.acceptableMax && w.session.painAt === 'late',
+			painful:
+				(painIn(w.session, w.region)?.peak ?? 0) > facts.policy.acceptableMax && w.session.painAt === 'late',
 			like: `${w.step.posture.movement}|${techniqueFor(w.step, facts.ctx.technique, facts.ctx.teach) ?? 'ordinary'}|${w.step.posture.load === undefined ? 'free' : 'loaded'}`
 		};
 		return sidesOf(w.region).map((side) => ({ ...evidence, side }));

@@ -31,7 +31,12 @@ export interface RegionState {
 type MorningKind = 'settled' | 'up' | 'unsettled';
 
 /** One morning against usual. Undefined when the value the policy asks for is missing. */
-export function morningKind(series: MorningSeries, n: number, usual: number, policy: Policy): MorningKind | undefined {
+export function morningKind(
+	series: MorningSeries,
+	n: number,
+	usual: number,
+	policy: Policy
+): MorningKind | undefined {
 	const value = series.valueAt(n);
 	const morning = series.at.get(n);
 	if (value === undefined || morning === undefined) return undefined;
@@ -74,7 +79,10 @@ export function regionState(
 	const usual = series.usualOn(reference).value;
 	const next = judged === undefined ? undefined : dayNumber(judged.date) + 1;
 	const latest = series.days[series.days.length - 1];
-	const candidates = [next, latest !== undefined && todayN - latest <= LATEST_COUNTS_DAYS && latest >= reference ? latest : undefined];
+	const candidates = [
+		next,
+		latest !== undefined && todayN - latest <= LATEST_COUNTS_DAYS && latest >= reference ? latest : undefined
+	];
 	let kind: MorningKind | undefined;
 	let morning: RegionState['morning'];
 	for (const n of candidates) {
@@ -82,16 +90,32 @@ export function regionState(
 		const k = morningKind(series, n, usual, policy);
 		if (k === undefined || (kind !== undefined && RANK[k] <= RANK[kind])) continue;
 		kind = k;
-		morning = { day: n, value: series.valueAt(n) as number, swelling: swellingRank(series.at.get(n) as never) };
+		morning = {
+			day: n,
+			value: series.valueAt(n) as number,
+			swelling: swellingRank(series.at.get(n) as never)
+		};
 	}
-	if (kind === 'up' && policy.morningRegressTwice && twiceInThree(series, sessions, policy)) kind = 'unsettled';
+	if (kind === 'up' && policy.morningRegressTwice && twiceInThree(series, sessions, policy))
+		kind = 'unsettled';
 	const explained = morning !== undefined && kind !== 'settled' && isExplained(events, morning.day);
 	if (explained && kind === 'unsettled') kind = 'up';
-	const medians = weeklyMedians(series, next !== undefined && series.valueAt(next) !== undefined ? next : reference);
+	const medians = weeklyMedians(
+		series,
+		next !== undefined && series.valueAt(next) !== undefined ? next : reference
+	);
 	const flare = series.flares[series.flares.length - 1];
-	const open = flare !== undefined && flare.open && latest !== undefined && todayN - latest <= LATEST_COUNTS_DAYS;
+	const open =
+		flare !== undefined && flare.open && latest !== undefined && todayN - latest <= LATEST_COUNTS_DAYS;
 	const flareDays = open ? (latest as number) - flare.from + 1 : 0;
-	const base = { usual, explained, flareDays, medians, again: unsettledAgain(series, usual, policy, morning?.day), ...(morning ? { morning } : {}) };
+	const base = {
+		usual,
+		explained,
+		flareDays,
+		medians,
+		again: unsettledAgain(series, usual, policy, morning?.day),
+		...(morning ? { morning } : {})
+	};
 	if (open) return { ...base, kind: 'flare' };
 	if (kind === 'unsettled') return { ...base, kind };
 	if (isRising(medians, policy) && !explained) return { ...base, kind: 'rising' };
@@ -109,7 +133,9 @@ function twiceInThree(series: MorningSeries, sessions: readonly Session[], polic
 }
 
 const isExplained = (events: readonly RecordedEvent[], n: number): boolean =>
-	events.some((e) => e.kind === 'unusual-activity' && (dayNumber(e.date) === n || dayNumber(e.date) === n - 1));
+	events.some(
+		(e) => e.kind === 'unusual-activity' && (dayNumber(e.date) === n || dayNumber(e.date) === n - 1)
+	);
 
 export function isRising(medians: readonly (number | undefined)[], policy: Policy): boolean {
 	const [now, last, before] = medians;
@@ -117,7 +143,14 @@ export function isRising(medians: readonly (number | undefined)[], policy: Polic
 	return now - last >= policy.trendStep && last - before >= policy.trendStep;
 }
 
-function unsettledAgain(series: MorningSeries, usual: number, policy: Policy, day: number | undefined): boolean {
+function unsettledAgain(
+	series: MorningSeries,
+	usual: number,
+	policy: Policy,
+	day: number | undefined
+): boolean {
 	if (day === undefined || morningKind(series, day, usual, policy) !== 'unsettled') return false;
-	return series.days.some((n) => n < day && day - n <= 7 && morningKind(series, n, usual, policy) === 'unsettled');
+	return series.days.some(
+		(n) => n < day && day - n <= 7 && morningKind(series, n, usual, policy) === 'unsettled'
+	);
 }

@@ -14,7 +14,19 @@ import type { ProposedChange } from './trace.ts';
 
 export type { Cause };
 
-type Way = 'depth' | 'load' | 'load-or-support' | 'support' | 'dose' | 'frequency' | 'clean-reps' | 'wedge' | 'base' | 'easier' | 'back-in' | 'set-aside';
+type Way =
+	| 'depth'
+	| 'load'
+	| 'load-or-support'
+	| 'support'
+	| 'dose'
+	| 'frequency'
+	| 'clean-reps'
+	| 'wedge'
+	| 'base'
+	| 'easier'
+	| 'back-in'
+	| 'set-aside';
 
 /** For each cause the ways that answer it, cheapest first; each list ends with one that always changes something. */
 const WAYS: Readonly<Record<Cause, readonly Way[]>> = {
@@ -40,7 +52,17 @@ const WAYS: Readonly<Record<Cause, readonly Way[]>> = {
 };
 
 /** What a dial is turned by, where it is one that a prescription has. */
-const WAY_OF_DIAL: Readonly<Record<string, Way>> = { depth: 'depth', surface: 'depth', load: 'load', support: 'support', base: 'base', lever: 'easier', position: 'easier', impact: 'easier', dose: 'clean-reps' };
+const WAY_OF_DIAL: Readonly<Record<string, Way>> = {
+	depth: 'depth',
+	surface: 'depth',
+	load: 'load',
+	support: 'support',
+	base: 'base',
+	lever: 'easier',
+	position: 'easier',
+	impact: 'easier',
+	dose: 'clean-reps'
+};
 
 /** Causes of faults for inputs that do not name them. */
 const FAULT_CAUSE: Readonly<Record<string, Cause>> = {
@@ -75,7 +97,8 @@ const SET_ASIDE_DAYS = 21;
 /** The change that answers a cause; the dial that the record names is tried first. */
 export function wayToRegress(f: Facts, cause: Cause, dial?: string): ProposedChange {
 	const now = prescribedNow(f);
-	if (regressionsInARow(f) >= SET_ASIDE_AFTER && cause !== 'away' && cause !== 'away-long') return setAside(f);
+	if (regressionsInARow(f) >= SET_ASIDE_AFTER && cause !== 'away' && cause !== 'away-long')
+		return setAside(f);
 	const first = dial === undefined ? undefined : WAY_OF_DIAL[dial];
 	for (const way of [...(first === undefined ? [] : [first]), ...WAYS[cause]]) {
 		const change = tryWay(f, way);
@@ -84,7 +107,13 @@ export function wayToRegress(f: Facts, cause: Cause, dial?: string): ProposedCha
 	return { kind: 'frequency', dial: 'frequency', from: null, to: -1, result: now };
 }
 
-const setAside = (f: Facts): ProposedChange => ({ kind: 'set-aside', dial: 'family', from: f.input.exercise.step, to: f.input.exercise.purpose, result: prescribedNow(f) });
+const setAside = (f: Facts): ProposedChange => ({
+	kind: 'set-aside',
+	dial: 'family',
+	from: f.input.exercise.step,
+	to: f.input.exercise.purpose,
+	result: prescribedNow(f)
+});
 
 /** A fifth of the load and a set fewer, for the first session back. @source practice-setting */
 const BACK_IN_SHARE = 0.8;
@@ -92,10 +121,22 @@ const BACK_IN_SHARE = 0.8;
 function backIn(f: Facts): ProposedChange | null {
 	const { dose, rackKg } = f.input.exercise;
 	const most = dose.loadKg * BACK_IN_SHARE;
-	const lighter = dose.loadKg <= 0 ? 0 : ([0, ...(rackKg ?? [most])].filter((kg) => kg <= most + 1e-9).sort((a, b) => b - a)[0] ?? 0);
-	const less = { ...(dose.sets > 1 ? { ...dose, sets: dose.sets - 1 } : (gentlerDose(dose) ?? dose)), loadKg: lighter };
+	const lighter =
+		dose.loadKg <= 0
+			? 0
+			: ([0, ...(rackKg ?? [most])].filter((kg) => kg <= most + 1e-9).sort((a, b) => b - a)[0] ?? 0);
+	const less = {
+		...(dose.sets > 1 ? { ...dose, sets: dose.sets - 1 } : (gentlerDose(dose) ?? dose)),
+		loadKg: lighter
+	};
 	if (doseText(less) === doseText(dose)) return null;
-	return { kind: 'dose', dial: 'dose', from: doseText(dose), to: doseText(less), result: { ...prescribedNow(f), dose: less } };
+	return {
+		kind: 'dose',
+		dial: 'dose',
+		from: doseText(dose),
+		to: doseText(less),
+		result: { ...prescribedNow(f), dose: less }
+	};
 }
 
 /** Regressions within 21 days with no advance between them. */
@@ -111,10 +152,27 @@ function tryWay(f: Facts, way: Way): ProposedChange | null {
 	const now = prescribedNow(f);
 	const { dose } = exercise;
 	const notch = (dial: string, kind: 'dial' | 'step'): ProposedChange | null => {
-		const option = exercise.gentler?.find((o) => (kind === 'step' ? o.step !== undefined : o.step === undefined) && (dial === '' || o.dial === dial));
+		const option = exercise.gentler?.find(
+			(o) =>
+				(kind === 'step' ? o.step !== undefined : o.step === undefined) && (dial === '' || o.dial === dial)
+		);
 		if (option === undefined) return null;
-		const result = { step: option.step ?? now.step, dose, ...(option.setup === undefined ? (now.setup === undefined ? {} : { setup: now.setup }) : { setup: option.setup }) };
-		return { kind, dial: option.dial, from: kind === 'step' ? now.step : lengthOf(now.setup), to: option.to, result };
+		const result = {
+			step: option.step ?? now.step,
+			dose,
+			...(option.setup === undefined
+				? now.setup === undefined
+					? {}
+					: { setup: now.setup }
+				: { setup: option.setup })
+		};
+		return {
+			kind,
+			dial: option.dial,
+			from: kind === 'step' ? now.step : lengthOf(now.setup),
+			to: option.to,
+			result
+		};
 	};
 	switch (way) {
 		case 'depth':
@@ -122,25 +180,51 @@ function tryWay(f: Facts, way: Way): ProposedChange | null {
 			return notch('depth', 'dial') ?? notch('surface', 'dial');
 		case 'wedge':
 			// A higher wedge loads the front of the knee more: never the answer where that is the sore place.
-			return exercise.frontOfKneeSore === true ? null : (exercise.gentler ?? []).some((o) => o.setup?.heelWedgeCm !== undefined) ? notch('surface', 'dial') : null;
+			return exercise.frontOfKneeSore === true
+				? null
+				: (exercise.gentler ?? []).some((o) => o.setup?.heelWedgeCm !== undefined)
+					? notch('surface', 'dial')
+					: null;
 		case 'support':
 		case 'base':
 			return notch(way, 'dial') ?? notch(way, 'step');
 		case 'load':
 		case 'load-or-support': {
-			if (dose.loadKg <= 0) return way === 'load' ? null : (notch('support', 'dial') ?? notch('support', 'step'));
-			const lighter = [0, ...(exercise.rackKg ?? [])].filter((kg) => kg < dose.loadKg).sort((a, b) => b - a)[0] ?? 0;
-			return { kind: 'dose', dial: 'load', from: dose.loadKg, to: lighter, result: { ...now, dose: { ...dose, loadKg: lighter } } };
+			if (dose.loadKg <= 0)
+				return way === 'load' ? null : (notch('support', 'dial') ?? notch('support', 'step'));
+			const lighter =
+				[0, ...(exercise.rackKg ?? [])].filter((kg) => kg < dose.loadKg).sort((a, b) => b - a)[0] ?? 0;
+			return {
+				kind: 'dose',
+				dial: 'load',
+				from: dose.loadKg,
+				to: lighter,
+				result: { ...now, dose: { ...dose, loadKg: lighter } }
+			};
 		}
 		case 'dose': {
 			const less = gentlerDose(dose);
-			return less === null ? null : { kind: 'dose', dial: 'dose', from: doseText(dose), to: doseText(less), result: { ...now, dose: less } };
+			return less === null
+				? null
+				: {
+						kind: 'dose',
+						dial: 'dose',
+						from: doseText(dose),
+						to: doseText(less),
+						result: { ...now, dose: less }
+					};
 		}
 		case 'clean-reps': {
 			const clean = Math.min(...(f.last?.sets ?? []).map((s) => s.cleanReps ?? Infinity));
 			if (!(clean < dose.reps && clean >= 3)) return null;
 			const less = { ...dose, reps: clean };
-			return { kind: 'dose', dial: 'dose', from: doseText(dose), to: doseText(less), result: { ...now, dose: less } };
+			return {
+				kind: 'dose',
+				dial: 'dose',
+				from: doseText(dose),
+				to: doseText(less),
+				result: { ...now, dose: less }
+			};
 		}
 		case 'back-in':
 			return backIn(f);

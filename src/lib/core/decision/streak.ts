@@ -23,22 +23,45 @@ type Judge = (f: Facts, s: Session) => Omit<Reason, 'day'>;
 const PER_SESSION: readonly Judge[] = [
 	(_, s) => {
 		const done = shareDone(s);
-		return { code: 'work.done', met: done >= 1 && s.sets.length > 0, value: Math.round(100 * done), threshold: 100, source: 'practice-setting' };
+		return {
+			code: 'work.done',
+			met: done >= 1 && s.sets.length > 0,
+			value: Math.round(100 * done),
+			threshold: 100,
+			source: 'practice-setting'
+		};
 	},
 	(f, s) => {
-		if (f.policy.easeMax === null) return { code: 'ease', met: true, value: null, threshold: null, source: 'practice-setting' };
+		if (f.policy.easeMax === null)
+			return { code: 'ease', met: true, value: null, threshold: null, source: 'practice-setting' };
 		const effort = hardestEffort(s);
-		return { code: 'ease', met: effort !== undefined && effort <= f.policy.easeMax, value: effort ?? null, threshold: f.policy.easeMax, source: 'practice-setting' };
+		return {
+			code: 'ease',
+			met: effort !== undefined && effort <= f.policy.easeMax,
+			value: effort ?? null,
+			threshold: f.policy.easeMax,
+			source: 'practice-setting'
+		};
 	},
 	(f, s) => {
 		const own = painIn(s, f.region);
 		const zones = zonesOf(f, f.region);
-		const peak = own?.peak === undefined || own.after === undefined ? undefined : Math.max(own.peak, own.after);
+		const peak =
+			own?.peak === undefined || own.after === undefined ? undefined : Math.max(own.peak, own.after);
 		const met = peak !== undefined && peak <= zones.safe;
-		return { code: 'pain.safe', met, value: peak ?? null, threshold: zones.safe, source: 'thomee-1997', region: f.region };
+		return {
+			code: 'pain.safe',
+			met,
+			value: peak ?? null,
+			threshold: zones.safe,
+			source: 'thomee-1997',
+			region: f.region
+		};
 	},
 	(f, s) => {
-		const over = s.pains.find((p) => p.region !== f.region && Math.max(p.peak ?? 0, p.after ?? 0) > zonesOf(f, p.region).safe);
+		const over = s.pains.find(
+			(p) => p.region !== f.region && Math.max(p.peak ?? 0, p.after ?? 0) > zonesOf(f, p.region).safe
+		);
 		return {
 			code: 'pain.elsewhere',
 			met: over === undefined,
@@ -52,11 +75,26 @@ const PER_SESSION: readonly Judge[] = [
 		const n = dayNumber(s.date);
 		const usual = f.series.usualOn(n).value;
 		const morning = nextMorning(f, s);
-		const met = morning?.swelling !== undefined && morningKind(f.series, n + 1, usual, f.policy) === 'settled';
-		return { code: 'morning.settled', met, value: f.series.valueAt(n + 1) ?? null, threshold: usual, source: 'ageberg-2010', region: f.region };
+		const met =
+			morning?.swelling !== undefined && morningKind(f.series, n + 1, usual, f.policy) === 'settled';
+		return {
+			code: 'morning.settled',
+			met,
+			value: f.series.valueAt(n + 1) ?? null,
+			threshold: usual,
+			source: 'ageberg-2010',
+			region: f.region
+		};
 	},
 	(f, s) => {
-		if (f.policy.cleanShare === null || !s.observed) return { code: 'clean', met: true, value: null, threshold: f.policy.cleanShare, source: 'practice-setting' };
+		if (f.policy.cleanShare === null || !s.observed)
+			return {
+				code: 'clean',
+				met: true,
+				value: null,
+				threshold: f.policy.cleanShare,
+				source: 'practice-setting'
+			};
 		const share = cleanShare(s);
 		return {
 			code: 'clean',
@@ -67,7 +105,8 @@ const PER_SESSION: readonly Judge[] = [
 		};
 	},
 	(f, s) => {
-		if (f.policy.confidenceMin === null) return { code: 'confidence', met: true, value: null, threshold: null, source: 'practice-setting' };
+		if (f.policy.confidenceMin === null)
+			return { code: 'confidence', met: true, value: null, threshold: null, source: 'practice-setting' };
 		return {
 			code: 'confidence',
 			met: s.confidence !== undefined && s.confidence >= f.policy.confidenceMin,
@@ -83,8 +122,18 @@ const PER_SESSION: readonly Judge[] = [
 		threshold: f.policy.sorenessHold,
 		source: 'cheung-2003'
 	}),
-	(_, s) => ({ code: 'as-advised', met: s.againstAdvice !== true, value: s.againstAdvice === true ? 'against' : null, source: 'practice-setting' }),
-	(_, s) => ({ code: 'felt.joint', met: s.felt?.joint === undefined || s.felt.joint === 'none', value: s.felt?.joint ?? null, source: 'common-practice' }),
+	(_, s) => ({
+		code: 'as-advised',
+		met: s.againstAdvice !== true,
+		value: s.againstAdvice === true ? 'against' : null,
+		source: 'practice-setting'
+	}),
+	(_, s) => ({
+		code: 'felt.joint',
+		met: s.felt?.joint === undefined || s.felt.joint === 'none',
+		value: s.felt?.joint ?? null,
+		source: 'common-practice'
+	}),
 	(_, s) => ({
 		code: 'symptoms.none',
 		met: s.symptoms !== undefined && s.symptoms.length === 0,
@@ -124,19 +173,67 @@ export function streakConditions(f: Facts): readonly Reason[] {
 	const oldest = sessions[sessions.length - 1];
 	const span = oldest === undefined ? 0 : f.todayN - dayNumber(oldest.date);
 	const observed = new Set(sessions.filter((s) => s.observed).map((s) => s.date)).size;
-	const out: Reason[] = sessions.flatMap((s) => PER_SESSION.map((judge) => ({ ...judge(f, s), day: s.date })));
-	out.push({ code: 'streak.days', met: days >= f.policy.streak, value: days, threshold: f.policy.streak, source: 'practice-setting' });
-	out.push({ code: 'streak.recent', met: span <= f.policy.streakDays, value: span, threshold: f.policy.streakDays, source: 'practice-setting' });
-	out.push({ code: 'observed', met: observed >= f.policy.observedNeeded, value: observed, threshold: f.policy.observedNeeded, source: 'practice-setting' });
+	const out: Reason[] = sessions.flatMap((s) =>
+		PER_SESSION.map((judge) => ({ ...judge(f, s), day: s.date }))
+	);
+	out.push({
+		code: 'streak.days',
+		met: days >= f.policy.streak,
+		value: days,
+		threshold: f.policy.streak,
+		source: 'practice-setting'
+	});
+	out.push({
+		code: 'streak.recent',
+		met: span <= f.policy.streakDays,
+		value: span,
+		threshold: f.policy.streakDays,
+		source: 'practice-setting'
+	});
+	out.push({
+		code: 'observed',
+		met: observed >= f.policy.observedNeeded,
+		value: observed,
+		threshold: f.policy.observedNeeded,
+		source: 'practice-setting'
+	});
 	const days14 = gapDays(f, sessions);
-	out.push({ code: 'streak.away', met: days14 < AWAY_DAYS, value: days14, threshold: AWAY_DAYS, source: 'practice-setting' });
-	const recalled = new Set(sessions.filter((s) => nextMorning(f, s)?.recalled === true).map((s) => s.date)).size;
-	out.push({ code: 'morning.recalled', met: recalled <= RECALLED_ALLOWED, value: recalled, threshold: RECALLED_ALLOWED, source: 'practice-setting' });
-	out.push({ code: 'standing.known', met: f.input.exercise.standing !== undefined, value: f.input.exercise.standing?.verdict ?? null, source: 'practice-setting' });
+	out.push({
+		code: 'streak.away',
+		met: days14 < AWAY_DAYS,
+		value: days14,
+		threshold: AWAY_DAYS,
+		source: 'practice-setting'
+	});
+	const recalled = new Set(sessions.filter((s) => nextMorning(f, s)?.recalled === true).map((s) => s.date))
+		.size;
+	out.push({
+		code: 'morning.recalled',
+		met: recalled <= RECALLED_ALLOWED,
+		value: recalled,
+		threshold: RECALLED_ALLOWED,
+		source: 'practice-setting'
+	});
+	out.push({
+		code: 'standing.known',
+		met: f.input.exercise.standing !== undefined,
+		value: f.input.exercise.standing?.verdict ?? null,
+		source: 'practice-setting'
+	});
 	for (const e of f.input.events ?? []) {
 		const age = f.todayN - dayNumber(e.date);
-		const window = e.kind === 'injection' ? INJECTION_DAYS : e.kind === 'painkiller' ? PAINKILLER_DAYS : 0;
-		if (age >= 0 && age < window) out.push({ code: `event.${e.kind}`, met: false, value: age, threshold: window, source: 'practice-setting', day: e.date });
+		const { kind } = e;
+		if (kind !== 'injection' && kind !== 'painkiller') continue;
+		const window = kind === 'injection' ? INJECTION_DAYS : PAINKILLER_DAYS;
+		if (age >= 0 && age < window)
+			out.push({
+				code: `event.${kind}`,
+				met: false,
+				value: age,
+				threshold: window,
+				source: 'practice-setting',
+				day: e.date
+			});
 	}
 	return out;
 }

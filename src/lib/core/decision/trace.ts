@@ -3,14 +3,23 @@ import type { Day } from '../base/calendar-day.ts';
 import type { Axis, Side } from '../body/axis.ts';
 import type { PrescribedDose } from '../dose/dose.ts';
 import type { SolvedSetup } from '../fit/context.ts';
+import type { ReasonCode } from './reason-code.ts';
+import type { RuleId } from './rule-id.ts';
 
 /** From least to most ambitious; wait and hold stand equal. */
 export const DECISIONS = ['refer', 'stop', 'regress', 'wait', 'hold', 'advance'] as const;
 export type Decision = (typeof DECISIONS)[number];
-export const AMBITION: Readonly<Record<Decision, number>> = { refer: 0, stop: 1, regress: 2, wait: 3, hold: 3, advance: 4 };
+export const AMBITION: Readonly<Record<Decision, number>> = {
+	refer: 0,
+	stop: 1,
+	regress: 2,
+	wait: 3,
+	hold: 3,
+	advance: 4
+};
 
 export interface Reason {
-	readonly code: string;
+	readonly code: ReasonCode;
 	readonly met: boolean;
 	readonly value?: number | string | null;
 	readonly threshold?: number | string | null;
@@ -22,7 +31,7 @@ export interface Reason {
 }
 
 export interface RuleFinding {
-	readonly rule: string;
+	readonly rule: RuleId;
 	readonly fired: boolean;
 	readonly why: readonly Reason[];
 }
@@ -47,13 +56,13 @@ export interface Flip {
 	readonly from: number | null;
 	readonly to: number;
 	readonly decision: Decision;
-	readonly rule: string;
+	readonly rule: RuleId;
 }
 
 export interface Trace {
 	readonly level: 'client' | 'region' | 'exercise';
 	readonly decision: Decision;
-	readonly rule: string;
+	readonly rule: RuleId;
 	readonly reasons: readonly Reason[];
 	readonly considered: readonly RuleFinding[];
 	readonly change: ProposedChange | null;
@@ -61,7 +70,11 @@ export interface Trace {
 	readonly alternatives: readonly { readonly code: string; readonly value?: string | number }[];
 	readonly nearestFlip: Flip | null;
 	/** For a missing morning: the answer each value would give. */
-	readonly outlook: readonly { readonly morning: number; readonly decision: Decision; readonly rule: string }[];
+	readonly outlook: readonly {
+		readonly morning: number;
+		readonly decision: Decision;
+		readonly rule: RuleId;
+	}[];
 	readonly policy: { readonly id: string; readonly version: string };
 	readonly usual: number;
 	readonly provisional: boolean;

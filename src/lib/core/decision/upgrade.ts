@@ -9,10 +9,20 @@ type OldSession = Session & { readonly feltMuscle?: boolean; readonly feltJoint?
 
 function feltOf({ feltMuscle, feltJoint, ...s }: OldSession): Session {
 	if (feltMuscle === undefined && feltJoint === undefined) return s;
-	return { ...s, felt: { ...(feltMuscle === undefined ? {} : { muscle: feltMuscle }), ...(feltJoint === undefined ? {} : { joint: feltJoint ? 'some' : 'none' }) } };
+	return {
+		...s,
+		felt: {
+			...(feltMuscle === undefined ? {} : { muscle: feltMuscle }),
+			...(feltJoint === undefined ? {} : { joint: feltJoint ? 'some' : 'none' })
+		}
+	};
 }
 
 export function upgraded(input: DecideInput, engine: string): DecideInput {
 	if (engine !== '1') return input;
-	return { ...input, exercise: { ...input.exercise, standing: { verdict: 'stands', breaks: [], mend: null, retry: true } }, sessions: input.sessions.map(feltOf) };
+	return {
+		...input,
+		exercise: { ...input.exercise, standing: { verdict: 'stands', breaks: [], mend: null, retry: true } },
+		sessions: input.sessions.map(feltOf)
+	};
 }

@@ -74,7 +74,9 @@ export function morningSeries(
 			if (v !== undefined && inFlare(d) === undefined) values.push(v);
 		}
 		const middle = values.length >= ENOUGH ? median(values) : undefined;
-		return middle === undefined ? { value: intake ?? 0, provisional: true } : { value: Math.floor(middle + 0.5), provisional: false };
+		return middle === undefined
+			? { value: intake ?? 0, provisional: true }
+			: { value: Math.floor(middle + 0.5), provisional: false };
 	};
 	findFlares(days, valueAt, measured, flares);
 	return { region, days, at, valueAt, flares, usualOn: (n) => inFlare(n)?.usual ?? measured(n) };

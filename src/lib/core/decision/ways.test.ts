@@ -8,12 +8,19 @@ import { causeOfFault, causeOfPain, wayToRegress, type Cause } from './regress.t
 import type { ProposedChange } from './trace.ts';
 
 const loaded = record().exercise;
-const exercise = (patch: Partial<DecideInput['exercise']>): DecideInput => record({ exercise: { ...loaded, ...patch } });
+const exercise = (patch: Partial<DecideInput['exercise']>): DecideInput =>
+	record({ exercise: { ...loaded, ...patch } });
 const way = (input: DecideInput, cause: Cause): ProposedChange => wayToRegress(factsOf(input), cause);
 
 describe('which way to regress', () => {
 	it('pain late in the movement: the seat goes up by a solved notch, the dose stays', () => {
-		expect(way(record(), 'pain-late')).toMatchObject({ kind: 'dial', dial: 'surface', from: 50, to: 53, result: { dose: { sets: 2, reps: 10 } } });
+		expect(way(record(), 'pain-late')).toMatchObject({
+			kind: 'dial',
+			dial: 'surface',
+			from: 50,
+			to: 53,
+			result: { dose: { sets: 2, reps: 10 } }
+		});
 	});
 	it('pain only with load: the next lighter bell, then none', () => {
 		const goblet = { dose: { ...loaded.dose, loadKg: 12 }, rackKg: [4, 8, 12, 16] };
@@ -25,46 +32,101 @@ describe('which way to regress', () => {
 	});
 	it('only next morning: one set fewer, and repetitions when one set is left', () => {
 		expect(way(record(), 'morning')).toMatchObject({ dial: 'dose', to: '1×10' });
-		expect(way(exercise({ dose: { ...loaded.dose, sets: 1 } }), 'morning')).toMatchObject({ dial: 'dose', to: '1×6' });
-		expect(way(exercise({ dose: { ...loaded.dose, sets: 1, reps: 3 } }), 'morning')).toMatchObject({ dial: 'frequency' });
+		expect(way(exercise({ dose: { ...loaded.dose, sets: 1 } }), 'morning')).toMatchObject({
+			dial: 'dose',
+			to: '1×6'
+		});
+		expect(way(exercise({ dose: { ...loaded.dose, sets: 1, reps: 3 } }), 'morning')).toMatchObject({
+			dial: 'frequency'
+		});
 	});
 	it('form lost after the first repetitions: down to the clean count', () => {
-		const input = record({ sessions: [session('2026-03-18', { sets: [{ reps: 10, effort: 6, cleanReps: 7 }, { reps: 10, effort: 6, cleanReps: 6 }] })] });
+		const input = record({
+			sessions: [
+				session('2026-03-18', {
+					sets: [
+						{ reps: 10, effort: 6, cleanReps: 7 },
+						{ reps: 10, effort: 6, cleanReps: 6 }
+					]
+				})
+			]
+		});
 		expect(way(input, 'form')).toMatchObject({ dial: 'dose', to: '2×6' });
 	});
 	it('heel lifting: a wedge where one was solved, never where the front of the knee is the sore place', () => {
 		const wedge = { dial: 'surface' as const, to: 3, setup: { thighDeg: 70, heelWedgeCm: 3 } };
 		const depth = { dial: 'depth' as const, to: 60, setup: { thighDeg: 60 } };
-		const at = (frontOfKneeSore: boolean): ProposedChange => way(exercise({ gentler: [wedge, depth], setup: { thighDeg: 70 }, frontOfKneeSore }), 'heel');
+		const at = (frontOfKneeSore: boolean): ProposedChange =>
+			way(exercise({ gentler: [wedge, depth], setup: { thighDeg: 70 }, frontOfKneeSore }), 'heel');
 		expect(at(false).result.setup?.heelWedgeCm).toBe(3);
 		expect(at(true)).toMatchObject({ dial: 'depth', result: { setup: { thighDeg: 60 } } });
 	});
 	it('guarding: a smaller movement at the same dose', () => {
-		expect(way(record(), 'guarding')).toMatchObject({ kind: 'dial', result: { dose: { sets: 2, reps: 10 } } });
+		expect(way(record(), 'guarding')).toMatchObject({
+			kind: 'dial',
+			result: { dose: { sets: 2, reps: 10 } }
+		});
 	});
 	it('with no notch left on any dial: the easier step', () => {
 		const step = { dial: 'support' as const, to: 'raised-seat', step: 'raised-seat', setup: { seatCm: 56 } };
-		expect(way(exercise({ gentler: [step] }), 'pain-late')).toMatchObject({ kind: 'step', to: 'raised-seat', result: { step: 'raised-seat', setup: { seatCm: 56 } } });
+		expect(way(exercise({ gentler: [step] }), 'pain-late')).toMatchObject({
+			kind: 'step',
+			to: 'raised-seat',
+			result: { step: 'raised-seat', setup: { seatCm: 56 } }
+		});
 	});
 	it('a fault turns its own dial', () => {
-		expect(['heel-lifts', 'knee-drifts-in', 'pelvis-tucks', 'trunk-tips', 'loses-balance', 'rushed', 'unheard-of'].map(causeOfFault)).toEqual(['heel', 'knee-drift', 'back', 'trunk', 'wobble', 'form', 'form']);
+		expect(
+			[
+				'heel-lifts',
+				'knee-drifts-in',
+				'pelvis-tucks',
+				'trunk-tips',
+				'loses-balance',
+				'rushed',
+				'unheard-of'
+			].map(causeOfFault)
+		).toEqual(['heel', 'knee-drift', 'back', 'trunk', 'wobble', 'form', 'form']);
 	});
 	it('where it hurt is the cause', () => {
 		const at = (patch: Parameters<typeof session>[1]): Cause => causeOfPain(session(TODAY, patch));
-		expect([at({ painAt: 'late' }), at({ painAt: 'early' }), at({ painAt: 'throughout' }), at({}), at({ painAt: 'late', painOnlyLoaded: true })]).toEqual(['pain-late', 'pain-early', 'pain-early', 'pain', 'pain-loaded']);
+		expect([
+			at({ painAt: 'late' }),
+			at({ painAt: 'early' }),
+			at({ painAt: 'throughout' }),
+			at({}),
+			at({ painAt: 'late', painOnlyLoaded: true })
+		]).toEqual(['pain-late', 'pain-early', 'pain-early', 'pain', 'pain-loaded']);
 	});
 });
 
 describe('which way to advance', () => {
 	const done = { ...loaded, dose: { ...loaded.dose, sets: 3 } };
-	const change = (patch: Partial<DecideInput>): ProposedChange | null => judge(record({ exercise: done, ...patch })).change;
+	const change = (patch: Partial<DecideInput>): ProposedChange | null =>
+		judge(record({ exercise: done, ...patch })).change;
 	it('the first open edge, in the ladder’s order; closed ones are passed over', () => {
-		expect(change({ nextSteps: [edge({ gateOpen: false }), edge({ step: 'rise-and-press', dial: 'load', loadKg: 4 })] })).toMatchObject({ to: 'rise-and-press', dial: 'load', result: { dose: { loadKg: 4, sets: 1, reps: 5 } } });
-		expect(change({ nextSteps: [edge({ verdict: 'blocked' }), edge({ verdict: 'watch', step: 'rise-and-press' })] })?.to).toBe('rise-and-press');
+		expect(
+			change({
+				nextSteps: [edge({ gateOpen: false }), edge({ step: 'rise-and-press', dial: 'load', loadKg: 4 })]
+			})
+		).toMatchObject({
+			to: 'rise-and-press',
+			dial: 'load',
+			result: { dose: { loadKg: 4, sets: 1, reps: 5 } }
+		});
+		expect(
+			change({
+				nextSteps: [edge({ verdict: 'blocked' }), edge({ verdict: 'watch', step: 'rise-and-press' })]
+			})?.to
+		).toBe('rise-and-press');
 	});
 	it('an edge that failed twice in 21 days stays closed', () => {
 		const from = { step: 'counter-squat', dose: done.dose };
-		const fails = (days: number[]): DecideInput['changes'] => [{ date: '2026-02-01', kind: 'start' }, ...days.map((d) => ({ date: `2026-03-${String(d).padStart(2, '0')}`, kind: 'regress' as const, from })), { date: '2026-03-12', kind: 'alter' }];
+		const fails = (days: number[]): DecideInput['changes'] => [
+			{ date: '2026-02-01', kind: 'start' },
+			...days.map((d) => ({ date: `2026-03-${String(d).padStart(2, '0')}`, kind: 'regress' as const, from })),
+			{ date: '2026-03-12', kind: 'alter' }
+		];
 		expect(judge(record({ exercise: done, changes: fails([3, 8]) })).rule).toBe('hold.gate');
 		expect(judge(record({ exercise: done, changes: fails([8]) })).rule).toBe('advance');
 	});
@@ -74,34 +136,59 @@ describe('which way to advance', () => {
 	});
 	it('a retry is not an advance: pace does not hold it', () => {
 		const from = { step: 'counter-squat', dose: done.dose };
-		const input = record({ exercise: done, changes: [{ date: '2026-03-10', kind: 'regress', from }], advancesUsed: 9 });
+		const input = record({
+			exercise: done,
+			changes: [{ date: '2026-03-10', kind: 'regress', from }],
+			advancesUsed: 9
+		});
 		expect(judge(input)).toMatchObject({ rule: 'advance', change: { kind: 'retry' } });
 	});
 	it('double progression: heavier only where the rack has 2–10 % more', () => {
-		const bell = { ...loaded, dose: { school: 'double-progression' as const, sets: 3, reps: 10, loadKg: 20, target: { sets: 3, reps: 10 } } };
-		const at = (rackKg: number[]): ProposedChange | null => judge(record({ exercise: { ...bell, rackKg } })).change;
+		const bell = {
+			...loaded,
+			dose: {
+				school: 'double-progression' as const,
+				sets: 3,
+				reps: 10,
+				loadKg: 20,
+				target: { sets: 3, reps: 10 }
+			}
+		};
+		const at = (rackKg: number[]): ProposedChange | null =>
+			judge(record({ exercise: { ...bell, rackKg } })).change;
 		expect(at([20, 22])).toMatchObject({ dial: 'load', result: { dose: { loadKg: 22, reps: 8 } } });
 		expect(at([20, 24])).toMatchObject({ dial: 'dose', result: { dose: { loadKg: 20, reps: 11 } } });
 	});
 });
 
 describe('who is the suspect', () => {
-	const unsettled = [...mornings('2026-03-08', 11, 2), { date: '2026-03-19', region: KNEE, pain: 4, swelling: 'none' as const }];
+	const unsettled = [
+		...mornings('2026-03-08', 11, 2),
+		{ date: '2026-03-19', region: KNEE, pain: 4, swelling: 'none' as const }
+	];
 	const four = [session('2026-03-12'), session('2026-03-14'), session('2026-03-16'), session('2026-03-18')];
-	const rule = (patch: Partial<DecideInput>): string => judge(record({ mornings: unsettled, sessions: four, ...patch })).rule;
+	const rule = (patch: Partial<DecideInput>): string =>
+		judge(record({ mornings: unsettled, sessions: four, ...patch })).rule;
 	it('what was changed in the last two sessions comes before anything else', () => {
 		const others = [{ id: 'o', changedOn: '2026-03-01', peakMinusBefore: 4, demand: 100 }];
-		expect(rule({ others, changes: [{ date: '2026-03-15', kind: 'advance' }], sessions: four })).toBe('regress.morning');
+		expect(rule({ others, changes: [{ date: '2026-03-15', kind: 'advance' }], sessions: four })).toBe(
+			'regress.morning'
+		);
 		expect(rule({ others: [{ ...others[0]!, changedOn: '2026-03-17' }] })).toBe('hold.region');
 	});
 	it('then what added most pain, then the highest demand on the region', () => {
-		const other = (peakMinusBefore: number, demand: number) => [{ id: 'o', changedOn: '2026-03-01', peakMinusBefore, demand }];
+		const other = (peakMinusBefore: number, demand: number) => [
+			{ id: 'o', changedOn: '2026-03-01', peakMinusBefore, demand }
+		];
 		expect(rule({ others: other(2, 0) })).toBe('hold.region');
 		expect(rule({ others: other(0, 90), demand: 95 })).toBe('regress.morning');
 		expect(rule({ others: other(0, 99), demand: 95 })).toBe('hold.region');
 	});
 	it('exactly one is named when all else is equal', () => {
 		const alike = (id: string) => [{ id, changedOn: '2026-03-01', peakMinusBefore: 0, demand: 0 }];
-		expect([rule({ others: alike('z') }), rule({ others: alike('a') })]).toEqual(['regress.morning', 'hold.region']);
+		expect([rule({ others: alike('z') }), rule({ others: alike('a') })]).toEqual([
+			'regress.morning',
+			'hold.region'
+		]);
 	});
 });

@@ -2,11 +2,17 @@
 import { describe, expect, it } from 'vitest';
 import { doseVolume, gentlerDose, nextDose, nextLoad, retryDose, type PrescribedDose } from './dose.ts';
 
-const dose = (sets: number, reps: number, loadKg = 0, school: PrescribedDose['school'] = 'sets-first'): PrescribedDose => ({ school, sets, reps, loadKg, target: { sets: 3, reps: 10 } });
+const dose = (
+	sets: number,
+	reps: number,
+	loadKg = 0,
+	school: PrescribedDose['school'] = 'sets-first'
+): PrescribedDose => ({ school, sets, reps, loadKg, target: { sets: 3, reps: 10 } });
 
 function ladder(from: PrescribedDose, rack?: readonly number[]): string[] {
 	const out: string[] = [];
-	for (let d: PrescribedDose | null = from; d !== null && out.length < 30; d = nextDose(d, rack)) out.push(`${d.sets}×${d.reps}${d.loadKg ? `@${d.loadKg}` : ''}`);
+	for (let d: PrescribedDose | null = from; d !== null && out.length < 30; d = nextDose(d, rack))
+		out.push(`${d.sets}×${d.reps}${d.loadKg ? `@${d.loadKg}` : ''}`);
 	return out;
 }
 
@@ -38,7 +44,18 @@ describe('double progression (ACSM 2009: 2–10 % a step; from memory)', () => {
 		expect(nextDose(dose(3, 10, 6, 'double-progression'), [6, 7, 8])).toMatchObject({ reps: 11, loadKg: 6 });
 	});
 	it('reps to the top on every set, then the load with reps back at the bottom', () => {
-		expect(ladder(dose(3, 9, 20, 'double-progression'), [20, 21])).toEqual(['3×9@20', '3×10@20', '3×8@21', '3×9@21', '3×10@21', '3×11@21', '3×12@21', '3×13@21', '3×14@21', '3×15@21']);
+		expect(ladder(dose(3, 9, 20, 'double-progression'), [20, 21])).toEqual([
+			'3×9@20',
+			'3×10@20',
+			'3×8@21',
+			'3×9@21',
+			'3×10@21',
+			'3×11@21',
+			'3×12@21',
+			'3×13@21',
+			'3×14@21',
+			'3×15@21'
+		]);
 	});
 	it('exactly 2 % and exactly 10 % are inside', () => {
 		expect(nextLoad(50, [51])).toBe(51);

@@ -44,13 +44,16 @@ function doubleProgression(dose: PrescribedDose, rackKg: readonly number[]): Pre
 	if (dose.reps < dose.target.reps) return { ...dose, reps: dose.reps + 1 };
 	if (dose.loadKg <= 0) return null;
 	const heavier = nextLoad(dose.loadKg, rackKg);
-	if (heavier !== undefined) return { ...dose, loadKg: heavier, reps: Math.min(dose.repsLow ?? 8, dose.target.reps) };
+	if (heavier !== undefined)
+		return { ...dose, loadKg: heavier, reps: Math.min(dose.repsLow ?? 8, dose.target.reps) };
 	return dose.reps < dose.target.reps + REPS_PAST_TARGET ? { ...dose, reps: dose.reps + 1 } : null;
 }
 
 /** The lightest item 2–10 % above; undefined where the rack has none. 6 kg with a 7 kg neighbour has none (+16.7 %). */
 export function nextLoad(kg: number, rackKg: readonly number[]): number | undefined {
-	return [...rackKg].sort((a, b) => a - b).find((item) => item >= kg * 1.02 - 1e-9 && item <= kg * 1.1 + 1e-9);
+	return [...rackKg]
+		.sort((a, b) => a - b)
+		.find((item) => item >= kg * 1.02 - 1e-9 && item <= kg * 1.1 + 1e-9);
 }
 
 /** One notch gentler: a set fewer, else about 60 % of the reps; null when nothing is left to take away. */
@@ -68,9 +71,11 @@ export function retryDose(dose: PrescribedDose): PrescribedDose {
 }
 
 /** How much work a dose is, for comparing ambition: reps in all. */
-export const doseVolume = (dose: { readonly sets: number; readonly reps: number }): number => dose.sets * dose.reps;
+export const doseVolume = (dose: { readonly sets: number; readonly reps: number }): number =>
+	dose.sets * dose.reps;
 
 const UNIT_SHORT = { sec: ' s', steps: ' steps', breaths: ' breaths' } as const;
 
 /** "3×10", "5×45 s", "3×10 8 kg". */
-export const doseText = (d: Pick<PrescribedDose, 'sets' | 'reps' | 'loadKg' | 'unit'>): string => `${d.sets}×${d.reps}${d.unit === undefined ? '' : UNIT_SHORT[d.unit]}${d.loadKg > 0 ? ` ${d.loadKg} kg` : ''}`;
+export const doseText = (d: Pick<PrescribedDose, 'sets' | 'reps' | 'loadKg' | 'unit'>): string =>
+	`${d.sets}×${d.reps}${d.unit === undefined ? '' : UNIT_SHORT[d.unit]}${d.loadKg > 0 ? ` ${d.loadKg} kg` : ''}`;

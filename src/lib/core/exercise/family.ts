@@ -78,7 +78,13 @@ export const TAGS = [
 export type Tag = (typeof TAGS)[number];
 
 /** Positions a client may not tolerate; asked yes, no or unknown. */
-export const POSITIONS = ['kneeling', 'prone', 'side-lying', 'floor-transfer', 'weight-on-hands'] as const satisfies readonly Tag[];
+export const POSITIONS = [
+	'kneeling',
+	'prone',
+	'side-lying',
+	'floor-transfer',
+	'weight-on-hands'
+] as const satisfies readonly Tag[];
 export type Position = (typeof POSITIONS)[number];
 
 export const EQUIPMENT = [
@@ -107,7 +113,26 @@ export const EQUIPMENT = [
 export type Equipment = (typeof EQUIPMENT)[number];
 
 /** What an exercise is for: muscles it works, and daily activities it serves. */
-export const PURPOSES = ['thigh-front', 'thigh-back', 'buttock', 'hip-side', 'hip-inner', 'calf', 'trunk', 'balance', 'power', 'mobility', 'warm-up', 'relief', 'sit-to-stand', 'stairs', 'lifting', 'floor', 'walking', 'running'] as const;
+export const PURPOSES = [
+	'thigh-front',
+	'thigh-back',
+	'buttock',
+	'hip-side',
+	'hip-inner',
+	'calf',
+	'trunk',
+	'balance',
+	'power',
+	'mobility',
+	'warm-up',
+	'relief',
+	'sit-to-stand',
+	'stairs',
+	'lifting',
+	'floor',
+	'walking',
+	'running'
+] as const;
 export type Purpose = (typeof PURPOSES)[number];
 
 /** What a step needs by axis and leg where it is not solved, degrees. */
@@ -161,7 +186,27 @@ export interface Step {
 }
 
 /** What a fault, or a painful set, comes from; it decides which dial is turned. */
-export const CAUSES = ['pain-late', 'pain-early', 'pain-loaded', 'pain', 'morning', 'leakage', 'form', 'tired', 'guarding', 'wobble', 'knee-drift', 'heel', 'back', 'arching', 'trunk', 'landing', 'joint', 'away', 'away-long'] as const;
+export const CAUSES = [
+	'pain-late',
+	'pain-early',
+	'pain-loaded',
+	'pain',
+	'morning',
+	'leakage',
+	'form',
+	'tired',
+	'guarding',
+	'wobble',
+	'knee-drift',
+	'heel',
+	'back',
+	'arching',
+	'trunk',
+	'landing',
+	'joint',
+	'away',
+	'away-long'
+] as const;
 export type Cause = (typeof CAUSES)[number];
 
 export interface Fault {
@@ -182,14 +227,20 @@ export interface ExerciseFamily {
 	readonly steps: readonly Step[];
 	readonly faults: readonly Fault[];
 	/** Two or three essentials, for each technique where they differ. */
-	readonly cues: Readonly<Partial<Record<Technique, readonly string[]>>> & { readonly ordinary: readonly string[] };
+	readonly cues: Readonly<Partial<Record<Technique, readonly string[]>>> & {
+		readonly ordinary: readonly string[];
+	};
 	readonly cautions: readonly string[];
 }
 
-export const stepOf = (family: ExerciseFamily, id: string): Step | undefined => family.steps.find((s) => s.id === id);
+export const stepOf = (family: ExerciseFamily, id: string): Step | undefined =>
+	family.steps.find((s) => s.id === id);
 
 /** A step by id in any of the families. */
-export function stepAnywhere(families: Readonly<Record<string, ExerciseFamily>>, id: string): Step | undefined {
+export function stepAnywhere(
+	families: Readonly<Record<string, ExerciseFamily>>,
+	id: string
+): Step | undefined {
 	for (const f of Object.values(families)) {
 		const step = stepOf(f, id);
 		if (step !== undefined) return step;
@@ -197,11 +248,22 @@ export function stepAnywhere(families: Readonly<Record<string, ExerciseFamily>>,
 	return undefined;
 }
 
-export const servesOf = (family: ExerciseFamily, step: Step): readonly Purpose[] => step.serves ?? family.purposes;
+export const servesOf = (family: ExerciseFamily, step: Step): readonly Purpose[] =>
+	step.serves ?? family.purposes;
 
 /** The essentials of a step's card. */
-export const cuesFor = (family: ExerciseFamily, step: Step, technique: Technique | 'ordinary'): readonly string[] => step.cues ?? family.cues[technique] ?? family.cues.ordinary;
+export const cuesFor = (
+	family: ExerciseFamily,
+	step: Step,
+	technique: Technique | 'ordinary'
+): readonly string[] => step.cues ?? family.cues[technique] ?? family.cues.ordinary;
 
 /** Faults that count in a technique, of those a step names. */
-export const faultsIn = (family: ExerciseFamily, step: Step, technique: Technique | 'ordinary'): readonly Fault[] =>
-	family.faults.filter((f) => step.faults.includes(f.id) && (f.techniques === undefined || f.techniques.includes(technique)));
+export const faultsIn = (
+	family: ExerciseFamily,
+	step: Step,
+	technique: Technique | 'ordinary'
+): readonly Fault[] =>
+	family.faults.filter(
+		(f) => step.faults.includes(f.id) && (f.techniques === undefined || f.techniques.includes(technique))
+	);

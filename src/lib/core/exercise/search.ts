@@ -12,15 +12,34 @@ export interface Entry {
 	readonly words: readonly string[];
 }
 
-const fold = (s: string): readonly string[] => s.toLowerCase().normalize('NFD').replace(/[\u0300-\u036f]/g, '').split(/[^a-z0-9]+/).filter((w) => w !== '');
+const fold = (s: string): readonly string[] =>
+	s
+		.toLowerCase()
+		.normalize('NFD')
+		.replace(/[\u0300-\u036f]/g, '')
+		.split(/[^a-z0-9]+/)
+		.filter((w) => w !== '');
 
 /** The index; `name` turns codes (purposes, equipment, tags) into the words people use. */
-export function searchIndex(families: readonly ExerciseFamily[], name: (code: string) => string = (c) => c): readonly Entry[] {
+export function searchIndex(
+	families: readonly ExerciseFamily[],
+	name: (code: string) => string = (c) => c
+): readonly Entry[] {
 	return families.flatMap((family) =>
 		family.steps.map((step): Entry => {
 			const codes = [...servesOf(family, step), ...(step.equipment ?? []).flat(), ...step.tags];
 			const title = fold(step.title);
-			return { family, step, title, words: [...new Set([...title, ...fold([step.id, step.what, family.title, ...codes, ...codes.map(name)].join(' '))])] };
+			return {
+				family,
+				step,
+				title,
+				words: [
+					...new Set([
+						...title,
+						...fold([step.id, step.what, family.title, ...codes, ...codes.map(name)].join(' '))
+					])
+				]
+			};
 		})
 	);
 }

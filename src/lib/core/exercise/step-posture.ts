@@ -110,9 +110,20 @@ export interface PosedPosture {
 	readonly asks?: Readonly<Partial<Record<Axis, number>>>;
 }
 
-export type StepPosture = SquatPosture | StepUpPosture | StepDownPosture | SplitPosture | HingePosture | BridgePosture | KneeExtensionPosture | LegPressPosture | HeelRaisePosture | PosedPosture;
+export type StepPosture =
+	| SquatPosture
+	| StepUpPosture
+	| StepDownPosture
+	| SplitPosture
+	| HingePosture
+	| BridgePosture
+	| KneeExtensionPosture
+	| LegPressPosture
+	| HeelRaisePosture
+	| PosedPosture;
 
-export const isSquat = (p: StepPosture): p is SquatPosture => p.movement === 'squat' || p.movement === 'sit-to-stand';
+export const isSquat = (p: StepPosture): p is SquatPosture =>
+	p.movement === 'squat' || p.movement === 'sit-to-stand';
 
 /** Sides do different things, or one works while the other helps. */
 export function isOneSided(p: StepPosture): boolean {
@@ -137,7 +148,8 @@ export function isOneSided(p: StepPosture): boolean {
 }
 
 /** Whether the model's answer rests on a technique. */
-export const hasTechnique = (p: StepPosture): boolean => isSquat(p) || p.movement === 'split-squat' || p.movement === 'step-down';
+export const hasTechnique = (p: StepPosture): boolean =>
+	isSquat(p) || p.movement === 'split-squat' || p.movement === 'step-down';
 
 /** The length that is solved for a client; null where none is. */
 export function lengthOf(p: StepPosture): 'seat' | 'depth' | 'step' | 'handle' | 'sled' | 'feet' | null {

@@ -27,22 +27,40 @@ export function validateFamily(family: ExerciseFamily, known: Known): readonly C
 	const byId = new Map<string, Step>(family.steps.map((s) => [s.id, s]));
 	const anywhere = new Map<string, Step>([...(known.elsewhere ?? []), ...byId]);
 	if (byId.size !== family.steps.length) say(family.id, 'two steps share an id; rename one');
-	for (const s of family.steps) if (known.elsewhere?.has(s.id) === true) say(`${family.id}/${s.id}`, 'another family has a step of this id; rename one');
+	for (const s of family.steps)
+		if (known.elsewhere?.has(s.id) === true)
+			say(`${family.id}/${s.id}`, 'another family has a step of this id; rename one');
 	const faultIds = new Set(family.faults.map((f) => f.id));
 	for (const step of family.steps) {
 		const place = `${family.id}/${step.id}`;
 		for (const message of edgeFaults(step, byId)) say(place, message);
-		if (step.easier !== null && !byId.has(step.easier)) say(place, `easier step ${step.easier} does not exist`);
-		for (const gate of step.gates) for (const message of gateFaults(gate, step, anywhere)) say(place, message);
+		if (step.easier !== null && !byId.has(step.easier))
+			say(place, `easier step ${step.easier} does not exist`);
+		for (const gate of step.gates)
+			for (const message of gateFaults(gate, step, anywhere)) say(place, message);
 		for (const f of step.faults) if (!faultIds.has(f)) say(place, `fault ${f} is not one of the family's`);
-		for (const s of step.sources) if (!known.sources.has(s)) say(place, `source ${s} is not known; name ${known.sources.size <= 3 ? [...known.sources].join(' or ') : 'one of docs/sources.md'}`);
+		for (const s of step.sources)
+			if (!known.sources.has(s))
+				say(
+					place,
+					`source ${s} is not known; name ${known.sources.size <= 3 ? [...known.sources].join(' or ') : 'one of docs/sources.md'}`
+				);
 		if (step.sources.length === 0) say(place, 'no source; name one or say common-practice');
-		if (step.cues !== undefined && (step.cues.length < 2 || step.cues.length > 3)) say(place, `${step.cues.length} cues; a card carries two or three essentials`);
+		if (step.cues !== undefined && (step.cues.length < 2 || step.cues.length > 3))
+			say(place, `${step.cues.length} cues; a card carries two or three essentials`);
 		for (const message of postureFaults(step.posture)) say(place, message);
-		if (step.drawn !== undefined) for (const pose of [step.drawn.from, step.drawn.to]) for (const message of poseFaults(pose)) say(place, message);
-		if (step.retired !== undefined && step.retired.replacedBy !== null && !anywhere.has(step.retired.replacedBy)) say(place, `replaced by ${step.retired.replacedBy}, which does not exist`);
+		if (step.drawn !== undefined)
+			for (const pose of [step.drawn.from, step.drawn.to])
+				for (const message of poseFaults(pose)) say(place, message);
+		if (
+			step.retired !== undefined &&
+			step.retired.replacedBy !== null &&
+			!anywhere.has(step.retired.replacedBy)
+		)
+			say(place, `replaced by ${step.retired.replacedBy}, which does not exist`);
 	}
-	for (const loop of loops(family)) say(`${family.id}/${loop}`, 'the ladder loops back to this step; drop an edge');
+	for (const loop of loops(family))
+		say(`${family.id}/${loop}`, 'the ladder loops back to this step; drop an edge');
 	return faults;
 }
 
@@ -52,27 +70,50 @@ function edgeFaults(step: Step, byId: ReadonlyMap<string, Step>): string[] {
 		if (to === undefined) return [`next step ${edge.to} does not exist; add it or drop the edge`];
 		const harder = harderDials(step.dials, to.dials);
 		const turned = harder.length === 0 ? 'no dial' : harder.join(' and ');
-		return harder.length !== 1 || harder[0] !== edge.dial ? [`the edge to ${edge.to} says it turns ${edge.dial} but turns ${turned} harder; one dial an edge`] : [];
+		return harder.length !== 1 || harder[0] !== edge.dial
+			? [`the edge to ${edge.to} says it turns ${edge.dial} but turns ${turned} harder; one dial an edge`]
+			: [];
 	});
 }
 
-const within = (what: string, value: number | undefined, low: number, high: number, unit: string): string[] => (value === undefined || (value >= low && value <= high) ? [] : [`${what} ${value} ${unit} is outside ${low}–${high}`]);
+const within = (
+	what: string,
+	value: number | undefined,
+	low: number,
+	high: number,
+	unit: string
+): string[] =>
+	value === undefined || (value >= low && value <= high)
+		? []
+		: [`${what} ${value} ${unit} is outside ${low}–${high}`];
 
 /** Lengths and angles outside what the model and the room can do. */
 function postureFaults(p: StepPosture): string[] {
 	switch (p.movement) {
 		case 'squat':
 		case 'sit-to-stand':
-			return [...('seatCm' in p.depth ? within('seat', p.depth.seatCm, 20, 80, 'cm') : []), ...('thighDeg' in p.depth ? within('thigh', p.depth.thighDeg, 10, 130, '°') : []), ...within('wedge', p.heelWedgeCm, 0, 10, 'cm')];
+			return [
+				...('seatCm' in p.depth ? within('seat', p.depth.seatCm, 20, 80, 'cm') : []),
+				...('thighDeg' in p.depth ? within('thigh', p.depth.thighDeg, 10, 130, '°') : []),
+				...within('wedge', p.heelWedgeCm, 0, 10, 'cm')
+			];
 		case 'step-up':
 		case 'step-down':
 			return within('step', p.stepCm, 2, 60, 'cm');
 		case 'split-squat':
-			return [...within('thigh', p.thighDeg, 10, 130, '°'), ...within('stride', p.stride, 0.2, 0.7, 'of stature'), ...within('riser', p.frontElevationCm, 0, 30, 'cm')];
+			return [
+				...within('thigh', p.thighDeg, 10, 130, '°'),
+				...within('stride', p.stride, 0.2, 0.7, 'of stature'),
+				...within('riser', p.frontElevationCm, 0, 30, 'cm')
+			];
 		case 'hinge':
 			return within('handle', p.handleCm, 0, 110, 'cm');
 		case 'bridge':
-			return [...within('knee', p.kneeDeg, 10, 130, '°'), ...within('bench', p.shoulderCm, 20, 60, 'cm'), ...within('feet', p.footCm, 0, 60, 'cm')];
+			return [
+				...within('knee', p.kneeDeg, 10, 130, '°'),
+				...within('bench', p.shoulderCm, 20, 60, 'cm'),
+				...within('feet', p.footCm, 0, 60, 'cm')
+			];
 		case 'knee-extension':
 			return [...within('arc from', p.fromDeg, 0, 120, '°'), ...within('arc to', p.toDeg, 0, 120, '°')];
 		case 'leg-press':
@@ -82,7 +123,9 @@ function postureFaults(p: StepPosture): string[] {
 		case 'pose':
 			return [
 				...[p.from, p.to].flatMap(poseFaults),
-				...(Object.entries(p.asks ?? {}) as [Axis, number][]).flatMap(([axis, deg]) => within(axis, deg, ...POSSIBLE_RANGE[axis], '°'))
+				...(Object.entries(p.asks ?? {}) as [Axis, number][]).flatMap(([axis, deg]) =>
+					within(axis, deg, ...POSSIBLE_RANGE[axis], '°')
+				)
 			];
 	}
 }
@@ -96,17 +139,31 @@ function gateFaults(gate: Gate, step: Step, byId: ReadonlyMap<string, Step>): st
 	const { target } = shown.usualDose;
 	const counts = shown.counts ?? 'reps';
 	if (gate.kind === 'clean-reps') {
-		if (counts === 'sec') out.push(`gate asks repetitions of ${gate.step}, which counts seconds; ask for a hold`);
-		if (gate.sets > target.sets || gate.reps > target.reps) out.push(`gate asks ${gate.sets}×${gate.reps} of ${gate.step}, whose dose ends at ${target.sets}×${target.reps}; it could never open`);
+		if (counts === 'sec')
+			out.push(`gate asks repetitions of ${gate.step}, which counts seconds; ask for a hold`);
+		if (gate.sets > target.sets || gate.reps > target.reps)
+			out.push(
+				`gate asks ${gate.sets}×${gate.reps} of ${gate.step}, whose dose ends at ${target.sets}×${target.reps}; it could never open`
+			);
 	}
-	if (gate.kind === 'easy-reps' && gate.reps > target.reps) out.push(`gate asks ${gate.reps} of ${gate.step}, whose dose ends at ${target.reps}; it could never open`);
+	if (gate.kind === 'easy-reps' && gate.reps > target.reps)
+		out.push(
+			`gate asks ${gate.reps} of ${gate.step}, whose dose ends at ${target.reps}; it could never open`
+		);
 	if (gate.kind === 'held') {
-		if (counts !== 'sec') out.push(`gate asks a hold of ${gate.step}, which counts ${counts}; ask for repetitions`);
-		else if (gate.sec > target.reps) out.push(`gate asks ${gate.sec} s of ${gate.step}, whose dose ends at ${target.reps} s; it could never open`);
+		if (counts !== 'sec')
+			out.push(`gate asks a hold of ${gate.step}, which counts ${counts}; ask for repetitions`);
+		else if (gate.sec > target.reps)
+			out.push(
+				`gate asks ${gate.sec} s of ${gate.step}, whose dose ends at ${target.reps} s; it could never open`
+			);
 	}
-	if (gate.kind === 'sides-within' && !(gate.share > 0 && gate.share <= 1)) out.push(`share ${gate.share} is not between 0 and 1`);
-	if (gate.kind === 'fault-free' && !shown.faults.includes(gate.fault)) out.push(`gate asks ${gate.step} free of ${gate.fault}, which is not watched for there`);
-	if (gate.kind === 'confidence' && !(gate.least >= 0 && gate.least <= 10)) out.push(`confidence ${gate.least} is not between 0 and 10`);
+	if (gate.kind === 'sides-within' && !(gate.share > 0 && gate.share <= 1))
+		out.push(`share ${gate.share} is not between 0 and 1`);
+	if (gate.kind === 'fault-free' && !shown.faults.includes(gate.fault))
+		out.push(`gate asks ${gate.step} free of ${gate.fault}, which is not watched for there`);
+	if (gate.kind === 'confidence' && !(gate.least >= 0 && gate.least <= 10))
+		out.push(`confidence ${gate.least} is not between 0 and 10`);
 	return out;
 }
 

@@ -11,7 +11,12 @@ import { middleJoint } from './two-link.ts';
 import type { Shape } from './shape.ts';
 
 /** The outline of a foot in its shoe, from the directions of its rear and fore part. */
-export function shoePath({ heel, ankle, ball, toe }: Pick<PosedLeg, 'heel' | 'ankle' | 'ball' | 'toe'>): string {
+export function shoePath({
+	heel,
+	ankle,
+	ball,
+	toe
+}: Pick<PosedLeg, 'heel' | 'ankle' | 'ball' | 'toe'>): string {
 	const along = (a: Point, b: Point): Point => {
 		const d = Math.hypot(b.x - a.x, b.y - a.y) || 1;
 		return point((b.x - a.x) / d, (b.y - a.y) / d);
@@ -20,8 +25,17 @@ export function shoePath({ heel, ankle, ball, toe }: Pick<PosedLeg, 'heel' | 'an
 	const fore = along(ball, toe);
 	// Upwards is the side of the sole on which the ankle lies.
 	const side = rear.x * (ankle.y - heel.y) - rear.y * (ankle.x - heel.x) >= 0 ? 1 : -1;
-	const at = (p: Point, u: Point, a: number, b: number): Point => screen(point(p.x + a * u.x - side * b * u.y, p.y + a * u.y + side * b * u.x));
-	return polygonPath([at(heel, rear, -0.012, 0.002), at(ankle, rear, -0.045, 0.028), at(ankle, rear, 0.03, 0.03), at(ball, rear, 0.01, 0.048), at(toe, fore, 0, 0.028), at(toe, fore, 0.008, 0), at(ball, fore, 0, 0)]);
+	const at = (p: Point, u: Point, a: number, b: number): Point =>
+		screen(point(p.x + a * u.x - side * b * u.y, p.y + a * u.y + side * b * u.x));
+	return polygonPath([
+		at(heel, rear, -0.012, 0.002),
+		at(ankle, rear, -0.045, 0.028),
+		at(ankle, rear, 0.03, 0.03),
+		at(ball, rear, 0.01, 0.048),
+		at(toe, fore, 0, 0.028),
+		at(toe, fore, 0.008, 0),
+		at(ball, fore, 0, 0)
+	]);
 }
 
 export function headPath(c: Point, tilt: number, rx: number, ry: number): string {
@@ -59,8 +73,12 @@ export function bodyShapes(body: Body, p: PosedPoints): BodyShapes {
 		];
 	};
 	const tilt = p.headDeg * RAD;
-	const head = point(p.shoulder.x + HEAD_ABOVE * H * Math.sin(tilt), p.shoulder.y + HEAD_ABOVE * H * Math.cos(tilt));
-	const middleHip = p.farHip === undefined ? p.hip : point((p.hip.x + p.farHip.x) / 2, (p.hip.y + p.farHip.y) / 2);
+	const head = point(
+		p.shoulder.x + HEAD_ABOVE * H * Math.sin(tilt),
+		p.shoulder.y + HEAD_ABOVE * H * Math.cos(tilt)
+	);
+	const middleHip =
+		p.farHip === undefined ? p.hip : point((p.hip.x + p.farHip.x) / 2, (p.hip.y + p.farHip.y) / 2);
 	const trunk: Shape[] = front
 		? [{ id: 'trunk', role: 'trunk', d: limbPath(screen(middleHip), screen(p.shoulder), r(0.082), r(0.092)) }]
 		: [{ id: 'trunk', role: 'trunk', d: limbPath(screen(p.hip), screen(p.shoulder), r(0.054), r(0.048)) }];
@@ -88,7 +106,8 @@ function arms(body: Body, p: PosedPoints, front: boolean): Shape[] {
 	];
 	if (!front) return arm('', p.shoulder, elbow, hand);
 	// Both arms, one the mirror of the other about the trunk's line.
-	const middle = p.farHip === undefined ? p.hip : point((p.hip.x + p.farHip.x) / 2, (p.hip.y + p.farHip.y) / 2);
+	const middle =
+		p.farHip === undefined ? p.hip : point((p.hip.x + p.farHip.x) / 2, (p.hip.y + p.farHip.y) / 2);
 	const lean = Math.atan2(p.shoulder.x - middle.x, p.shoulder.y - middle.y);
 	const out = (q: Point, d: number): Point => point(q.x + d * Math.cos(lean), q.y - d * Math.sin(lean));
 	const mirror = (q: Point): Point => {
@@ -98,5 +117,8 @@ function arms(body: Body, p: PosedPoints, front: boolean): Shape[] {
 		return out(q, -2 * across);
 	};
 	const d = HALF_SHOULDER * H;
-	return [...arm('far-', out(p.shoulder, -d), out(mirror(elbow), -d), out(mirror(hand), -d)), ...arm('', out(p.shoulder, d), out(elbow, d), out(hand, d))];
+	return [
+		...arm('far-', out(p.shoulder, -d), out(mirror(elbow), -d), out(mirror(hand), -d)),
+		...arm('', out(p.shoulder, d), out(elbow, d), out(hand, d))
+	];
 }

@@ -16,7 +16,14 @@ function body(heightCm: number): Body {
 }
 const scene = (heightCm: number, seatCm: number): Scene => {
 	const b = body(heightCm);
-	return { body: b, posture: posture({ body: b, movement: 'sit-to-stand', depth: { seatCm } }), arms: 'chest', stance: 'both', seatCm, limiting: ['kneeFlexion'] };
+	return {
+		body: b,
+		posture: posture({ body: b, movement: 'sit-to-stand', depth: { seatCm } }),
+		arms: 'chest',
+		stance: 'both',
+		seatCm,
+		limiting: ['kneeFlexion']
+	};
 };
 
 describe('figure', () => {
@@ -24,7 +31,8 @@ describe('figure', () => {
 		for (const heightCm of [150, 168, 195]) {
 			const { joints } = figureOf(scene(heightCm, 50));
 			const at = Object.fromEntries(joints.map((j) => [j.id, j]));
-			const cm = (a: string, b: string) => Math.hypot((at[a]?.x ?? 0) - (at[b]?.x ?? 0), (at[a]?.y ?? 0) - (at[b]?.y ?? 0));
+			const cm = (a: string, b: string) =>
+				Math.hypot((at[a]?.x ?? 0) - (at[b]?.x ?? 0), (at[a]?.y ?? 0) - (at[b]?.y ?? 0));
 			expect(cm('knee', 'ankle')).toBeCloseTo(0.246 * heightCm, 6);
 			expect(cm('hip', 'knee')).toBeCloseTo(0.245 * heightCm, 6);
 		}
@@ -37,14 +45,29 @@ describe('figure', () => {
 	});
 	it('has no NaN in any path, for any pose, stance and load', () => {
 		fc.assert(
-			fc.property(fc.integer({ min: 140, max: 205 }), fc.integer({ min: 10, max: 130 }), fc.constantFrom(...TECHNIQUES), fc.constantFrom('both' as const, 'staggered' as const, 'one' as const), fc.integer({ min: 0, max: 60 }), (h, thighDeg, technique, stance, kg) => {
-				const b = body(h);
-				const load = { kg, at: 'goblet' as const };
-				const p = posture({ body: b, movement: 'squat', technique, stance, depth: { thighDeg }, load, heelWedgeCm: 3 });
-				const f = figureOf({ body: b, posture: p, arms: 'chest', stance, load, held: thighDeg % 2 === 0 });
-				for (const s of f.shapes) expect(s.d).not.toMatch(/NaN|Infinity|undefined/);
-				expect(f.shapes.some((s) => s.role === 'far')).toBe(stance !== 'both');
-			}),
+			fc.property(
+				fc.integer({ min: 140, max: 205 }),
+				fc.integer({ min: 10, max: 130 }),
+				fc.constantFrom(...TECHNIQUES),
+				fc.constantFrom('both' as const, 'staggered' as const, 'one' as const),
+				fc.integer({ min: 0, max: 60 }),
+				(h, thighDeg, technique, stance, kg) => {
+					const b = body(h);
+					const load = { kg, at: 'goblet' as const };
+					const p = posture({
+						body: b,
+						movement: 'squat',
+						technique,
+						stance,
+						depth: { thighDeg },
+						load,
+						heelWedgeCm: 3
+					});
+					const f = figureOf({ body: b, posture: p, arms: 'chest', stance, load, held: thighDeg % 2 === 0 });
+					for (const s of f.shapes) expect(s.d).not.toMatch(/NaN|Infinity|undefined/);
+					expect(f.shapes.some((s) => s.role === 'far')).toBe(stance !== 'both');
+				}
+			),
 			{ seed: 17, numRuns: 400 }
 		);
 	});

@@ -50,7 +50,13 @@ export function pointsOfScene(scene: Scene): PosedPoints {
 		...(far === undefined ? {} : { far }),
 		hip: P.hip,
 		shoulder: P.shoulder,
-		elbow: middleJoint(P.shoulder, hand, PROPORTION.upperArm * body.heightM, PROPORTION.forearm * body.heightM, -1),
+		elbow: middleJoint(
+			P.shoulder,
+			hand,
+			PROPORTION.upperArm * body.heightM,
+			PROPORTION.forearm * body.heightM,
+			-1
+		),
 		hand,
 		headDeg: (0.55 * lean) / RAD
 	};
@@ -71,7 +77,13 @@ export function figureOf(scene: Scene): Figure {
 	}));
 	const shoulder = screen(points.shoulder);
 	joints.push({ id: 'shoulder', x: shoulder.x, y: shoulder.y, ringed: false });
-	return { viewBox: frame(body), top: screen(drawn.headTop).y, shapes: [...furniture(scene), ...drawn.behind, ...drawn.middle, ...loadShape(scene), ...drawn.front], joints, labels: labelsOf(scene) };
+	return {
+		viewBox: frame(body),
+		top: screen(drawn.headTop).y,
+		shapes: [...furniture(scene), ...drawn.behind, ...drawn.middle, ...loadShape(scene), ...drawn.front],
+		joints,
+		labels: labelsOf(scene)
+	};
 }
 
 /** One frame for every pose of a body, so that figures side by side share a scale. */
@@ -84,7 +96,8 @@ function handOf({ body, posture, arms, load, held }: Scene): Point {
 	const { shoulder, hip } = posture.points;
 	const H = body.heightM;
 	if (held === true) return point(shoulder.x + 0.28 * H, Math.min(shoulder.y - 0.02 * H, 0.56 * H));
-	if (posture.points.load !== undefined && load?.at !== 'sides' && load?.at !== 'hands') return posture.points.load;
+	if (posture.points.load !== undefined && load?.at !== 'sides' && load?.at !== 'hands')
+		return posture.points.load;
 	const lean = Math.atan2(shoulder.x - hip.x, shoulder.y - hip.y);
 	const along = (u: number, v: number): Point =>
 		point(hip.x + u * Math.sin(lean) + v * Math.cos(lean), hip.y + u * Math.cos(lean) - v * Math.sin(lean));
@@ -99,11 +112,20 @@ function farLeg({ body, posture, stance }: Scene): PosedLeg | undefined {
 	const { hip, ankle, toe } = posture.points;
 	const H = body.heightM;
 	const whole = body.thighM + body.shankM;
-	const free = point(hip.x + whole * Math.sin((FREE_LEG_FORWARD + 35) * RAD), hip.y - whole * Math.cos((FREE_LEG_FORWARD + 35) * RAD));
+	const free = point(
+		hip.x + whole * Math.sin((FREE_LEG_FORWARD + 35) * RAD),
+		hip.y - whole * Math.cos((FREE_LEG_FORWARD + 35) * RAD)
+	);
 	const end = stance === 'one' ? point(free.x, Math.max(free.y, 0.06 * H)) : point(toe.x + 0.05 * H, ankle.y);
 	const knee = middleJoint(hip, end, body.thighM, body.shankM, 1);
 	const low = end.y - body.ankleHeightM;
-	return { knee, ankle: end, heel: point(end.x - 0.03 * H, low), ball: point(end.x + 0.07 * H, low), toe: point(end.x + 0.11 * H, low) };
+	return {
+		knee,
+		ankle: end,
+		heel: point(end.x - 0.03 * H, low),
+		ball: point(end.x + 0.07 * H, low),
+		toe: point(end.x + 0.11 * H, low)
+	};
 }
 
 function furniture({ body, posture, seatCm, seatAtM, held }: Scene): Shape[] {
@@ -120,12 +142,20 @@ function furniture({ body, posture, seatCm, seatAtM, held }: Scene): Shape[] {
 		const left = right - 42;
 		out.push({ id: 'seat', role: 'furniture', d: rect(left, -seatCm, 42, 2.6) });
 		out.push({ id: 'seat-leg-back', role: 'furniture', d: rect(left + 2, -seatCm + 2.6, 2.2, seatCm - 2.6) });
-		out.push({ id: 'seat-leg-front', role: 'furniture', d: rect(right - 6, -seatCm + 2.6, 2.2, seatCm - 2.6) });
+		out.push({
+			id: 'seat-leg-front',
+			role: 'furniture',
+			d: rect(right - 6, -seatCm + 2.6, 2.2, seatCm - 2.6)
+		});
 	}
 	if (posture.heelWedgeCm > 0.1) {
 		const { heel, ball } = posture.points;
 		const [a, b] = [screen(heel), screen(ball)];
-		out.push({ id: 'wedge', role: 'wedge', d: polygonPath([{ x: a.x - 1, y: a.y }, b, { x: a.x - 1, y: 0 }]) });
+		out.push({
+			id: 'wedge',
+			role: 'wedge',
+			d: polygonPath([{ x: a.x - 1, y: a.y }, b, { x: a.x - 1, y: 0 }])
+		});
 	}
 	if (held === true) {
 		const x = 100 * (posture.points.shoulder.x + 0.28 * body.heightM);
@@ -140,8 +170,7 @@ function loadShape({ posture, load }: Scene): Shape[] {
 	const at = posture.points.load;
 	if (at === undefined || load === undefined) return [];
 	const size = 3.2 + Math.cbrt(load.kg) * 1.6;
-	const centre =
-		load.at === 'sides' || load.at === 'hands' ? point(at.x, at.y - 0.34) : at;
+	const centre = load.at === 'sides' || load.at === 'hands' ? point(at.x, at.y - 0.34) : at;
 	return [{ id: 'load', role: 'load', d: circlePath(screen(centre), size) }];
 }
 

@@ -16,7 +16,8 @@ export function limbPath(a: Point, b: Point, ra: number, rb: number): string {
 	if (d < 1e-6 || d <= Math.abs(ra - rb)) return circlePath(ra >= rb ? a : b, Math.max(ra, rb));
 	const along = Math.atan2(dy, dx);
 	const open = Math.acos((ra - rb) / d);
-	const on = (p: Point, r: number, angle: number): string => `${n(p.x + r * Math.cos(angle))} ${n(p.y + r * Math.sin(angle))}`;
+	const on = (p: Point, r: number, angle: number): string =>
+		`${n(p.x + r * Math.cos(angle))} ${n(p.y + r * Math.sin(angle))}`;
 	const up = along - open;
 	const down = along + open;
 	return (
@@ -30,4 +31,5 @@ export function circlePath(c: Point, r: number): string {
 	return `M${n(c.x - r)} ${n(c.y)}a${n(r)} ${n(r)} 0 1 0 ${n(2 * r)} 0a${n(r)} ${n(r)} 0 1 0 ${n(-2 * r)} 0Z`;
 }
 
-export const polygonPath = (points: readonly Point[]): string => `M${points.map((p) => `${n(p.x)} ${n(p.y)}`).join('L')}Z`;
+export const polygonPath = (points: readonly Point[]): string =>
+	`M${points.map((p) => `${n(p.x)} ${n(p.y)}`).join('L')}Z`;

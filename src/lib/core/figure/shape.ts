@@ -1,7 +1,8 @@
 /** What a drawing is made of: path text with a role that the page colours, joints that can be ringed, labels with a height. */
 import type { Axis } from '../body/axis.ts';
 
-export type Role = 'far' | 'leg' | 'trunk' | 'skin' | 'shoe' | 'furniture' | 'wedge' | 'load' | 'support' | 'band' | 'soft';
+export type Role =
+	'far' | 'leg' | 'trunk' | 'skin' | 'shoe' | 'furniture' | 'wedge' | 'load' | 'support' | 'band' | 'soft';
 
 export interface Shape {
 	readonly id: string;

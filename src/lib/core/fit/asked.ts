@@ -85,7 +85,9 @@ const axesOfNeed = new WeakMap<Needs, readonly Axis[]>();
 function axesOfNeeds(needs: Needs): readonly Axis[] {
 	const known = axesOfNeed.get(needs);
 	if (known !== undefined) return known;
-	const asks = AXES.filter((a) => needs.working[a] !== undefined || needs.other[a] !== undefined || needs.end.includes(a));
+	const asks = AXES.filter(
+		(a) => needs.working[a] !== undefined || needs.other[a] !== undefined || needs.end.includes(a)
+	);
 	const axes = same.get(asks.join()) ?? asks;
 	same.set(asks.join(), axes);
 	axesOfNeed.set(needs, axes);
@@ -94,7 +96,14 @@ function axesOfNeeds(needs: Needs): readonly Axis[] {
 
 function axesOfPosture(p: StepPosture): readonly Axis[] {
 	if (p.movement === 'pose') return Object.keys(asksOfPoses(p)) as Axis[];
-	if (p.movement === 'heel-raise') return AXES_OF['heel-raise'].filter((a) => (a === 'weightBearingDorsiflexion' ? p.dropDeg !== undefined || p.kneeDeg !== undefined : a === 'kneeFlexion' ? p.kneeDeg !== undefined : true));
+	if (p.movement === 'heel-raise')
+		return AXES_OF['heel-raise'].filter((a) =>
+			a === 'weightBearingDorsiflexion'
+				? p.dropDeg !== undefined || p.kneeDeg !== undefined
+				: a === 'kneeFlexion'
+					? p.kneeDeg !== undefined
+					: true
+		);
 	return AXES_OF[p.movement];
 }
 
@@ -116,10 +125,19 @@ export function leastKneeOf(step: Step): number {
 
 /** Error of a demand: a feet-back rise swings on the trunk, so its hip band is wider. @source common-practice posture bands */
 export const errorOf = (axis: Axis, step: Step, ctx: FitContext): number =>
-	axis === 'thighTrunkFlexion' && step.posture.movement === 'sit-to-stand' && techniqueFor(step, ctx.technique, ctx.teach) === undefined ? 9 : MODEL_ERROR[axis];
+	axis === 'thighTrunkFlexion' &&
+	step.posture.movement === 'sit-to-stand' &&
+	techniqueFor(step, ctx.technique, ctx.teach) === undefined
+		? 9
+		: MODEL_ERROR[axis];
 
 /** The split squat of a step in a set-up. */
-export function splitOf(step: Step, ctx: FitContext, setup: SolvedSetup | null, limits: Limits): SplitSquatProblem {
+export function splitOf(
+	step: Step,
+	ctx: FitContext,
+	setup: SolvedSetup | null,
+	limits: Limits
+): SplitSquatProblem {
 	const p = step.posture;
 	if (p.movement !== 'split-squat') throw new Error(`${step.id} is no split squat`);
 	const thighDeg = setup?.thighDeg ?? p.thighDeg;
@@ -153,10 +171,24 @@ export function stepDownOf(step: Step, ctx: FitContext, setup: SolvedSetup | nul
 }
 
 /** Range checks are judged against limits elsewhere: what is left says whether the pose stands. */
-const BALANCE: ReadonlySet<string> = new Set(['comAheadOfHeelLimit', 'comBehindToeLimit', 'reach', 'anatomicalKnee', 'trunkLean']);
-const failingOf = (checks: readonly { readonly id: CheckId | MovementCheckId; readonly slack: number }[]): readonly (CheckId | MovementCheckId)[] => checks.filter((c) => BALANCE.has(c.id) && c.slack < -1e-6).map((c) => c.id);
+const BALANCE: ReadonlySet<string> = new Set([
+	'comAheadOfHeelLimit',
+	'comBehindToeLimit',
+	'reach',
+	'anatomicalKnee',
+	'trunkLean'
+]);
+const failingOf = (
+	checks: readonly { readonly id: CheckId | MovementCheckId; readonly slack: number }[]
+): readonly (CheckId | MovementCheckId)[] =>
+	checks.filter((c) => BALANCE.has(c.id) && c.slack < -1e-6).map((c) => c.id);
 
-const asked = (demand: Demand, moments: JointMoments, checks: readonly { readonly id: CheckId | MovementCheckId; readonly slack: number }[], other: Demand | null = null): Asked => {
+const asked = (
+	demand: Demand,
+	moments: JointMoments,
+	checks: readonly { readonly id: CheckId | MovementCheckId; readonly slack: number }[],
+	other: Demand | null = null
+): Asked => {
 	const failing = failingOf(checks);
 	return { demand, other, moments, stands: failing.length === 0, failing };
 };
@@ -164,7 +196,13 @@ const asked = (demand: Demand, moments: JointMoments, checks: readonly { readonl
 function askedOfSquat(problem: SquatProblem, bounds: readonly Limits[]): Asked {
 	const { angles, moments, failing } = shortInBand(problem, bounds);
 	const { kneeFlexion, thighTrunkFlexion, weightBearingDorsiflexion } = angles;
-	return { demand: { kneeFlexion, thighTrunkFlexion, weightBearingDorsiflexion }, other: null, moments: { knee: moments.kneePerLeg, hip: moments.hipPerLeg, back: moments.lumbosacral }, stands: failing.length === 0, failing };
+	return {
+		demand: { kneeFlexion, thighTrunkFlexion, weightBearingDorsiflexion },
+		other: null,
+		moments: { knee: moments.kneePerLeg, hip: moments.hipPerLeg, back: moments.lumbosacral },
+		stands: failing.length === 0,
+		failing
+	};
 }
 
 const NO_MOMENTS: JointMoments = {};
@@ -174,44 +212,121 @@ const NOTHING: readonly (CheckId | MovementCheckId)[] = [];
  * Asks the model. `bounds`, strictest first, only steer how a technique is done: the first inside which it can be decides. They are judged by
  * the caller. Left out, the technique is done as it is taught.
  */
-export function askedBy(step: Step, ctx: FitContext, setup: SolvedSetup | null, bounds: readonly Limits[] = []): Asked {
+export function askedBy(
+	step: Step,
+	ctx: FitContext,
+	setup: SolvedSetup | null,
+	bounds: readonly Limits[] = []
+): Asked {
 	const p = step.posture;
 	const { body } = ctx;
-	if (step.needs !== undefined) return { demand: step.needs.working, other: step.needs.other, moments: NO_MOMENTS, stands: true, failing: NOTHING };
-	if (isSquatStep(step)) return askedOfSquat({ ...standAt(step, ctx, setup), depth: depthFor(step, setup) }, bounds);
+	if (step.needs !== undefined)
+		return {
+			demand: step.needs.working,
+			other: step.needs.other,
+			moments: NO_MOMENTS,
+			stands: true,
+			failing: NOTHING
+		};
+	if (isSquatStep(step))
+		return askedOfSquat({ ...standAt(step, ctx, setup), depth: depthFor(step, setup) }, bounds);
 	if (isSquat(p)) throw new Error('unreachable: a squat posture is a squat step');
 	switch (p.movement) {
 		case 'step-up': {
-			const q = stepUp({ body, stepCm: setup?.stepCm ?? p.stepCm, swingClearanceDeg: SWING_CLEARANCE, ...(p.load === undefined ? {} : { load: p.load }) });
-			return asked(q.demand, { knee: q.moments.kneePerLeg, hip: q.moments.hipPerLeg, back: q.moments.lumbosacral }, q.checks);
+			const q = stepUp({
+				body,
+				stepCm: setup?.stepCm ?? p.stepCm,
+				swingClearanceDeg: SWING_CLEARANCE,
+				...(p.load === undefined ? {} : { load: p.load })
+			});
+			return asked(
+				q.demand,
+				{ knee: q.moments.kneePerLeg, hip: q.moments.hipPerLeg, back: q.moments.lumbosacral },
+				q.checks
+			);
 		}
 		case 'step-down':
 			return askedOfSquat(asSquat(stepDownOf(step, ctx, setup)), bounds);
 		case 'split-squat': {
 			const q = splitSquat(splitOf(step, ctx, setup, ankleCap(bounds[0] ?? {})));
-			return asked(q.demand, { knee: q.moments.kneePerLeg, hip: q.moments.hipPerLeg, back: q.moments.lumbosacral }, q.checks, q.rearDemand);
+			return asked(
+				q.demand,
+				{ knee: q.moments.kneePerLeg, hip: q.moments.hipPerLeg, back: q.moments.lumbosacral },
+				q.checks,
+				q.rearDemand
+			);
 		}
 		case 'hinge': {
-			const q = hinge({ body, handleCm: setup?.handleCm ?? handleFor(p, body), close: p.close, loadKg: p.load?.kg ?? 0, ...(p.bar === undefined ? {} : { bar: p.bar }), ...(p.oneLeg === true ? { oneLeg: true } : {}) });
+			const q = hinge({
+				body,
+				handleCm: setup?.handleCm ?? handleFor(p, body),
+				close: p.close,
+				loadKg: p.load?.kg ?? 0,
+				...(p.bar === undefined ? {} : { bar: p.bar }),
+				...(p.oneLeg === true ? { oneLeg: true } : {})
+			});
 			const { kneeFlexion, thighTrunkFlexion } = q.angles;
-			return asked({ kneeFlexion, thighTrunkFlexion, straightLegRaise: q.hamstring }, { knee: q.moments.kneePerLeg, hip: q.moments.hipPerLeg, back: q.moments.lumbosacral }, q.checks);
+			return asked(
+				{ kneeFlexion, thighTrunkFlexion, straightLegRaise: q.hamstring },
+				{ knee: q.moments.kneePerLeg, hip: q.moments.hipPerLeg, back: q.moments.lumbosacral },
+				q.checks
+			);
 		}
 		case 'bridge': {
-			const q = bridge({ body, legs: p.legs, loadKg: p.load?.kg ?? 0, ...(setup?.feetCm === undefined ? { kneeDeg: p.kneeDeg } : { footDistCm: setup.feetCm }), ...(p.shoulderCm === undefined ? {} : { shoulderCm: p.shoulderCm }), ...(p.footCm === undefined ? {} : { footCm: p.footCm }) });
-			return asked({ kneeFlexion: q.kneeFlexion }, { knee: q.moments.kneePerLeg, hip: q.moments.hipPerLeg, back: q.moments.lumbosacral }, q.checks);
+			const q = bridge({
+				body,
+				legs: p.legs,
+				loadKg: p.load?.kg ?? 0,
+				...(setup?.feetCm === undefined ? { kneeDeg: p.kneeDeg } : { footDistCm: setup.feetCm }),
+				...(p.shoulderCm === undefined ? {} : { shoulderCm: p.shoulderCm }),
+				...(p.footCm === undefined ? {} : { footCm: p.footCm })
+			});
+			return asked(
+				{ kneeFlexion: q.kneeFlexion },
+				{ knee: q.moments.kneePerLeg, hip: q.moments.hipPerLeg, back: q.moments.lumbosacral },
+				q.checks
+			);
 		}
 		case 'knee-extension': {
 			const at = p.toDeg;
-			const q = kneeExtension({ body, kneeDeg: at, ...(p.by === 'cuff' ? { cuffKg: p.load?.kg ?? 0 } : p.by === 'machine' ? { machineKg: p.load?.kg ?? 0 } : {}) });
+			const q = kneeExtension({
+				body,
+				kneeDeg: at,
+				...(p.by === 'cuff'
+					? { cuffKg: p.load?.kg ?? 0 }
+					: p.by === 'machine'
+						? { machineKg: p.load?.kg ?? 0 }
+						: {})
+			});
 			return asked({ kneeFlexion: Math.max(p.fromDeg, p.toDeg) }, { knee: q.total, hip: 0, back: 0 }, []);
 		}
 		case 'leg-press': {
-			const q = legPress({ body, sledCm: setup?.sledCm ?? p.sledCm, railDeg: p.railDeg, backDeg: p.backDeg, legs: p.legs, loadKg: p.load?.kg ?? 0 });
-			return asked({ kneeFlexion: q.kneeFlexion, thighTrunkFlexion: q.thighTrunkFlexion }, { knee: q.moments.kneePerLeg, hip: q.moments.hipPerLeg, back: 0 }, q.checks);
+			const q = legPress({
+				body,
+				sledCm: setup?.sledCm ?? p.sledCm,
+				railDeg: p.railDeg,
+				backDeg: p.backDeg,
+				legs: p.legs,
+				loadKg: p.load?.kg ?? 0
+			});
+			return asked(
+				{ kneeFlexion: q.kneeFlexion, thighTrunkFlexion: q.thighTrunkFlexion },
+				{ knee: q.moments.kneePerLeg, hip: q.moments.hipPerLeg, back: 0 },
+				q.checks
+			);
 		}
 		case 'heel-raise': {
-			const q = heelRaise({ body, pitchDeg: p.pitchDeg, legs: p.legs, loadKg: p.load?.kg ?? 0, ...(p.kneeDeg === undefined ? {} : { kneeDeg: p.kneeDeg }) });
-			const drop = p.dropDeg === undefined ? {} : { weightBearingDorsiflexion: Math.max(p.dropDeg, q.demand.weightBearingDorsiflexion ?? 0) };
+			const q = heelRaise({
+				body,
+				pitchDeg: p.pitchDeg,
+				legs: p.legs,
+				loadKg: p.load?.kg ?? 0,
+				...(p.kneeDeg === undefined ? {} : { kneeDeg: p.kneeDeg })
+			});
+			const drop =
+				p.dropDeg === undefined
+					? {}
+					: { weightBearingDorsiflexion: Math.max(p.dropDeg, q.demand.weightBearingDorsiflexion ?? 0) };
 			return asked({ ...q.demand, ...drop }, { knee: 0, hip: 0, back: 0, ankle: q.moment }, []);
 		}
 		case 'pose':
@@ -224,6 +339,10 @@ export function askedBy(step: Step, ctx: FitContext, setup: SolvedSetup | null, 
 /** The least a set-up can have asked of whoever did it, degrees by axis: where a technique leaves room, the gentlest way for each axis. For evidence. */
 export function leastAsked(step: Step, ctx: FitContext, setup: SolvedSetup | null): Demand {
 	const taught = askedBy(step, ctx, setup).demand;
-	const problem = isSquatStep(step) ? { ...standAt(step, ctx, setup), depth: depthFor(step, setup) } : step.posture.movement === 'step-down' ? asSquat(stepDownOf(step, ctx, setup)) : null;
+	const problem = isSquatStep(step)
+		? { ...standAt(step, ctx, setup), depth: depthFor(step, setup) }
+		: step.posture.movement === 'step-down'
+			? asSquat(stepDownOf(step, ctx, setup))
+			: null;
 	return problem === null ? taught : (leastInBand(problem) ?? taught);
 }

@@ -4,7 +4,14 @@
  */
 import { bandOf, bandOfBody, type Band } from '../posture/band.ts';
 import type { Solution } from '../posture/inverse.ts';
-import { deepestSquatInBand, lowestSeatInBand, postureInBand, seatInBand, squatInBand, heelWedgeInBand } from '../posture/inverse-in-band.ts';
+import {
+	deepestSquatInBand,
+	lowestSeatInBand,
+	postureInBand,
+	seatInBand,
+	squatInBand,
+	heelWedgeInBand
+} from '../posture/inverse-in-band.ts';
 import { lowestSplitSquat, type MovementSolution } from '../posture/inverse-movements.ts';
 import { TECHNIQUES, type Stand, type Technique } from '../posture/problem.ts';
 import { splitSquat } from '../posture/split-squat.ts';
@@ -13,7 +20,7 @@ import type { Step } from '../exercise/family.ts';
 import { lengthOf } from '../exercise/step-posture.ts';
 import { splitOf, type JointMoments } from './asked.ts';
 import { lengthIn, type FitContext, type SolvedSetup } from './context.ts';
-import { bothLimits, boundsOf, limitsFor } from './fit.ts';
+import { bothLimits, boundsOf, limitsFor } from './limits-for.ts';
 import { asFarAsHolds, solverLimits } from './solve.ts';
 import { ankleCap, depthFor, isSquatStep, standOf, techniqueFor, type SquatStep } from './squat-stand.ts';
 
@@ -33,18 +40,28 @@ const withTechnique = (stand: Stand, technique: Technique | 'ordinary'): Stand =
 	return technique === 'ordinary' ? { ...rest, movement: 'sit-to-stand' } : { ...rest, technique };
 };
 
-const margined = (step: SquatStep, ctx: FitContext, stand: Stand): Stand => ({ ...stand, limits: solverLimits(limitsFor(step, ctx), step, ctx, false) });
+const margined = (step: SquatStep, ctx: FitContext, stand: Stand): Stand => ({
+	...stand,
+	limits: solverLimits(limitsFor(step, ctx), step, ctx, false)
+});
 
 /** All four techniques, and the ordinary rise first where the step has a seat; none where the movement knows no technique. */
-export function compareTechniques(step: Step, ctx: FitContext, setup: SolvedSetup | null): readonly TechniqueRow[] {
+export function compareTechniques(
+	step: Step,
+	ctx: FitContext,
+	setup: SolvedSetup | null
+): readonly TechniqueRow[] {
 	if (!isMeasured(step, ctx)) return [];
 	if (isSquatStep(step)) return squatRows(step, ctx, setup);
-	return step.posture.movement === 'split-squat' ? TECHNIQUES.map((technique) => splitRow(step, { ...ctx, technique }, technique, setup)) : [];
+	return step.posture.movement === 'split-squat'
+		? TECHNIQUES.map((technique) => splitRow(step, { ...ctx, technique }, technique, setup))
+		: [];
 }
 
 function squatRows(step: SquatStep, ctx: FitContext, setup: SolvedSetup | null): readonly TechniqueRow[] {
 	const seat = step.posture.adjust === 'seat';
-	const rows: readonly (Technique | 'ordinary')[] = seat && step.posture.stance !== 'one' ? ['ordinary', ...TECHNIQUES] : TECHNIQUES;
+	const rows: readonly (Technique | 'ordinary')[] =
+		seat && step.posture.stance !== 'one' ? ['ordinary', ...TECHNIQUES] : TECHNIQUES;
 	return rows.map((technique) => {
 		const stand = margined(step, ctx, withTechnique(standOf(step, ctx), technique));
 		const solved: Solution = seat ? seatInBand(stand) : squatInBand(stand);
@@ -60,13 +77,28 @@ function squatRows(step: SquatStep, ctx: FitContext, setup: SolvedSetup | null):
 	});
 }
 
-function splitRow(step: Step, ctx: FitContext, technique: Technique, setup: SolvedSetup | null): TechniqueRow {
+function splitRow(
+	step: Step,
+	ctx: FitContext,
+	technique: Technique,
+	setup: SolvedSetup | null
+): TechniqueRow {
 	const limits = bothLimits(step, ctx);
 	const bounds = solverLimits(limits.working, step, ctx, false);
 	const { thighDeg: _, ...problem } = splitOf(step, ctx, null, bounds);
-	const solved: MovementSolution = lowestSplitSquat({ ...problem, rearLimits: solverLimits(limits.other, step, ctx, false) });
+	const solved: MovementSolution = lowestSplitSquat({
+		...problem,
+		rearLimits: solverLimits(limits.other, step, ctx, false)
+	});
 	const at = splitSquat(splitOf(step, ctx, setup, ankleCap(bounds)));
-	return { technique, reach: solved.status === 'never-feasible' ? null : solved.value, unit: 'deg', limiting: solved.limiting, moments: { knee: at.moments.kneePerLeg, hip: at.moments.hipPerLeg, back: at.moments.lumbosacral }, trunkLean: at.front.trunkLean };
+	return {
+		technique,
+		reach: solved.status === 'never-feasible' ? null : solved.value,
+		unit: 'deg',
+		limiting: solved.limiting,
+		moments: { knee: at.moments.kneePerLeg, hip: at.moments.hipPerLeg, back: at.moments.lumbosacral },
+		trunkLean: at.front.trunkLean
+	};
 }
 
 /** Error band of the step's solved length within this client's limits; null where nothing is solved. */
@@ -74,16 +106,25 @@ export function setupBand(step: Step, ctx: FitContext, samples = 200): Band | nu
 	if (!isMeasured(step, ctx)) return null;
 	if (isSquatStep(step)) {
 		const stand = margined(step, ctx, standOf(step, ctx));
-		return bandOf(stand, step.posture.adjust === 'seat' ? (s) => lowestSeatInBand(s) : (s) => deepestSquatInBand(s), samples);
+		return bandOf(
+			stand,
+			step.posture.adjust === 'seat' ? (s) => lowestSeatInBand(s) : (s) => deepestSquatInBand(s),
+			samples
+		);
 	}
 	if (lengthOf(step.posture) === null) return null;
 	const { furniture: _, ...bare } = ctx;
 	// As far as this body could go, not only as far as the step usually goes.
 	const open = asFarAsItGoes(step);
-	return bandOfBody(ctx.body, { step: step.id, limits: limitsFor(step, ctx) }, (body) => {
-		const varied = { ...bare, body };
-		return lengthIn(asFarAsHolds(open, varied, bothLimits(open, varied)))?.value ?? NaN;
-	}, samples);
+	return bandOfBody(
+		ctx.body,
+		{ step: step.id, limits: limitsFor(step, ctx) },
+		(body) => {
+			const varied = { ...bare, body };
+			return lengthIn(asFarAsHolds(open, varied, bothLimits(open, varied)))?.value ?? NaN;
+		},
+		samples
+	);
 }
 
 /** The same step without its usual end, so that the solver answers what the limits allow. */
@@ -107,13 +148,19 @@ function asFarAsItGoes(step: Step): Step {
 }
 
 /** Every main axis that the step asks has a value or a protocol; without one, how far this body could go is made up. */
-const isMeasured = (step: Step, ctx: FitContext): boolean => limitsFor(step, ctx).every((l) => !isMainAxis(l.axis) || l.kind === 'known' || l.allowed !== undefined);
+const isMeasured = (step: Step, ctx: FitContext): boolean =>
+	limitsFor(step, ctx).every((l) => !isMainAxis(l.axis) || l.kind === 'known' || l.allowed !== undefined);
 
 /** The hardest length within the limits for this body, whatever the step usually asks; null where none holds, or nothing is solved. */
-export function reachOf(step: Step, ctx: FitContext): { readonly value: number; readonly unit: 'cm' | 'deg' } | null {
+export function reachOf(
+	step: Step,
+	ctx: FitContext
+): { readonly value: number; readonly unit: 'cm' | 'deg' } | null {
 	if (!isMeasured(step, ctx)) return null;
 	if (isSquatStep(step)) {
-		const own = compareTechniques(step, ctx, null).find((r) => r.technique === (techniqueFor(step, ctx.technique, ctx.teach) ?? 'ordinary'));
+		const own = compareTechniques(step, ctx, null).find(
+			(r) => r.technique === (techniqueFor(step, ctx.technique, ctx.teach) ?? 'ordinary')
+		);
 		return own === undefined || own.reach === null ? null : { value: own.reach, unit: own.unit };
 	}
 	const { furniture: _, ...bare } = ctx;

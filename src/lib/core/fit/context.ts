@@ -79,7 +79,12 @@ export interface FitContext {
 }
 
 /** The set-up's own length, whichever it is. */
-export function lengthIn(setup: SolvedSetup | null | undefined): { readonly of: Length; readonly value: number; readonly unit: 'cm' | 'deg'; readonly harder: 1 | -1 } | null {
+export function lengthIn(setup: SolvedSetup | null | undefined): {
+	readonly of: Length;
+	readonly value: number;
+	readonly unit: 'cm' | 'deg';
+	readonly harder: 1 | -1;
+} | null {
 	if (setup === null || setup === undefined) return null;
 	for (const [of, unit, harder] of LENGTHS) {
 		const value = setup[of];

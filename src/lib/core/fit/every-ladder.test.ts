@@ -32,10 +32,30 @@ function body(heightCm = 170, massKg = 70): Body {
 	if (!b.ok) throw new Error(b.refusal.message);
 	return b.value;
 }
-const range = (deg: number): Tolerated => ({ painFree: deg, tolerable: deg, end: deg + 10, date: '2026-03-01', loaded: false });
-const FREE = { kneeFlexion: 145, thighTrunkFlexion: 150, weightBearingDorsiflexion: 45, straightLegRaise: 95, hipExtension: 40, bigToeExtension: 90 };
-const envelope = (o: Partial<Record<Axis, number>> = {}): Envelope => Object.fromEntries(AXES.map((a) => [a, { left: range(o[a] ?? FREE[a]), right: range(o[a] ?? FREE[a]) }]));
-const context = (o: Partial<Record<Axis, number>> = {}, extra: Partial<FitContext> = {}): FitContext => ({ body: body(), rules: fitRulesOf(POLICIES['pain-monitored']), today: TODAY, envelope: envelope(o), ...extra });
+const range = (deg: number): Tolerated => ({
+	painFree: deg,
+	tolerable: deg,
+	end: deg + 10,
+	date: '2026-03-01',
+	loaded: false
+});
+const FREE = {
+	kneeFlexion: 145,
+	thighTrunkFlexion: 150,
+	weightBearingDorsiflexion: 45,
+	straightLegRaise: 95,
+	hipExtension: 40,
+	bigToeExtension: 90
+};
+const envelope = (o: Partial<Record<Axis, number>> = {}): Envelope =>
+	Object.fromEntries(AXES.map((a) => [a, { left: range(o[a] ?? FREE[a]), right: range(o[a] ?? FREE[a]) }]));
+const context = (o: Partial<Record<Axis, number>> = {}, extra: Partial<FitContext> = {}): FitContext => ({
+	body: body(),
+	rules: fitRulesOf(POLICIES['pain-monitored']),
+	today: TODAY,
+	envelope: envelope(o),
+	...extra
+});
 const step = (id: string): Step => {
 	const found = findStep(id);
 	if (found === undefined) throw new Error(id);
@@ -44,15 +64,20 @@ const step = (id: string): Step => {
 const withheld = (...tags: Tag[]) => ({ withheld: tags.map((tag) => ({ tag, because: 'test' })) });
 
 /** Everything, with gates met by decree: what the body and the room allow. */
-const candidatesIn = (ctx: FitContext): readonly Candidate[] => ALL.flatMap((family) => candidatesOf(family, fitFamily(family, ctx), undefined, () => true));
-const freeIn = (ctx: FitContext, avoid: Avoid = {}): readonly string[] => candidatesIn(ctx).filter((c) => isFree(c, avoid)).map((c) => c.step.id);
+const candidatesIn = (ctx: FitContext): readonly Candidate[] =>
+	ALL.flatMap((family) => candidatesOf(family, fitFamily(family, ctx), undefined, () => true));
+const freeIn = (ctx: FitContext, avoid: Avoid = {}): readonly string[] =>
+	candidatesIn(ctx)
+		.filter((c) => isFree(c, avoid))
+		.map((c) => c.step.id);
 
 describe('every step', () => {
 	it('fits a free body, or is set up for it: none is impossible', () => {
 		for (const heightCm of [152, 170, 192]) {
 			const fits = fitSteps(STEPS, context({}, { body: body(heightCm) }));
 			expect(fits).toHaveLength(STEPS.length);
-			for (const f of fits) expect(['fits', 'watch', 'set-up'], `${f.step} at ${heightCm} cm`).toContain(f.verdict);
+			for (const f of fits)
+				expect(['fits', 'watch', 'set-up'], `${f.step} at ${heightCm} cm`).toContain(f.verdict);
 		}
 	});
 	it('has a picture at both ends and on the way, for any body, without a gap in it', () => {
@@ -62,7 +87,10 @@ describe('every step', () => {
 				const picture = pictureOf(s, ctx, null);
 				for (const t of [0, 0.37, 1]) {
 					const f = picture.at(t);
-					expect(f.shapes.map((x) => x.id), s.id).toEqual(expect.arrayContaining(['head', 'trunk', 'thigh', 'shank', 'shoe', 'forearm']));
+					expect(
+						f.shapes.map((x) => x.id),
+						s.id
+					).toEqual(expect.arrayContaining(['head', 'trunk', 'thigh', 'shank', 'shoe', 'forearm']));
 					for (const x of f.shapes) expect(x.d, `${s.id} ${x.id}`).not.toMatch(/NaN|Infinity|undefined/);
 					for (const v of f.viewBox) expect(Number.isFinite(v)).toBe(true);
 				}
@@ -77,7 +105,15 @@ describe('every step', () => {
 			const b = body();
 			for (const pose of [p.from, p.to]) {
 				const q = pointsOfPose(b, pose);
-				expect(Math.min(...[q.near, q.far ?? q.near].flatMap((l) => [l.heel.y, l.toe.y, l.knee.y]), q.hip.y, q.shoulder.y, (q.hand ?? q.hip).y), s.id).toBeGreaterThan(-0.02);
+				expect(
+					Math.min(
+						...[q.near, q.far ?? q.near].flatMap((l) => [l.heel.y, l.toe.y, l.knee.y]),
+						q.hip.y,
+						q.shoulder.y,
+						(q.hand ?? q.hip).y
+					),
+					s.id
+				).toBeGreaterThan(-0.02);
 				if (pose.view === 'front') continue;
 				for (const l of [q.near, q.far ?? q.near]) {
 					if (pose.near.short !== undefined || pose.far?.short !== undefined) continue;
@@ -86,7 +122,13 @@ describe('every step', () => {
 				}
 			}
 			if (s.tags.includes('prone')) expect(Math.max(p.from.trunk, p.to.trunk), s.id).toBeGreaterThan(60);
-			if (s.tags.includes('kneeling')) expect([p.from, p.to].some((pose) => [pose.near, pose.far ?? pose.near].some((l) => l.shank < -70 && l.shank > -110)), s.id).toBe(true);
+			if (s.tags.includes('kneeling'))
+				expect(
+					[p.from, p.to].some((pose) =>
+						[pose.near, pose.far ?? pose.near].some((l) => l.shank < -70 && l.shank > -110)
+					),
+					s.id
+				).toBe(true);
 			if ((asksOfPoses(p).kneeFlexion ?? 0) > 0) expect(asksOfPoses(p).kneeFlexion).toBeLessThanOrEqual(165);
 		}
 	});
@@ -101,12 +143,20 @@ describe('every step', () => {
 });
 
 describe('for any client', () => {
-	const anyone = fc.record({ kneeFlexion: fc.integer({ min: 40, max: 150 }), thighTrunkFlexion: fc.integer({ min: 60, max: 155 }), weightBearingDorsiflexion: fc.integer({ min: 5, max: 45 }), straightLegRaise: fc.integer({ min: 30, max: 100 }), hipExtension: fc.integer({ min: -10, max: 40 }), bigToeExtension: fc.integer({ min: 10, max: 90 }) });
+	const anyone = fc.record({
+		kneeFlexion: fc.integer({ min: 40, max: 150 }),
+		thighTrunkFlexion: fc.integer({ min: 60, max: 155 }),
+		weightBearingDorsiflexion: fc.integer({ min: 5, max: 45 }),
+		straightLegRaise: fc.integer({ min: 30, max: 100 }),
+		hipExtension: fc.integer({ min: -10, max: 40 }),
+		bigToeExtension: fc.integer({ min: 10, max: 90 })
+	});
 	it('a set-up that is solved stays inside every limit less its margin, on every ladder', () => {
 		fc.assert(
 			fc.property(anyone, fc.integer({ min: 150, max: 195 }), (o, heightCm) => {
 				const ctx = context(o, { body: body(heightCm) });
-				for (const f of fitSteps(STEPS, ctx)) if (f.setup !== null) expect(shortAt(step(f.step), ctx, f.setup), f.step).toEqual([]);
+				for (const f of fitSteps(STEPS, ctx))
+					if (f.setup !== null) expect(shortAt(step(f.step), ctx, f.setup), f.step).toEqual([]);
 			}),
 			{ seed: 81, numRuns: 40 }
 		);
@@ -120,8 +170,20 @@ describe('for any client', () => {
 				if (axis === 'weightBearingDorsiflexion') return;
 				const after = fitSteps(STEPS, context({ ...o, [axis]: o[axis] + more }));
 				before.forEach((b, i) => {
-					if (b.verdict === 'fits') for (const [a, deg] of Object.entries(b.demand) as [Axis, number][]) expect(deg, `${b.step} ${a}`).toBeLessThanOrEqual(o[a] - 5 + (a === 'hipExtension' && (STEPS[i] as Step).posture.movement === 'split-squat' ? PELVIS_GIVES : 0) + 1e-6);
-					expect(rank[(after[i] as StepFit).verdict], `${b.step}: ${b.verdict} with more ${axis}`).toBeGreaterThanOrEqual(rank[b.verdict]);
+					if (b.verdict === 'fits')
+						for (const [a, deg] of Object.entries(b.demand) as [Axis, number][])
+							expect(deg, `${b.step} ${a}`).toBeLessThanOrEqual(
+								o[a] -
+									5 +
+									(a === 'hipExtension' && (STEPS[i] as Step).posture.movement === 'split-squat'
+										? PELVIS_GIVES
+										: 0) +
+									1e-6
+							);
+					expect(
+						rank[(after[i] as StepFit).verdict],
+						`${b.step}: ${b.verdict} with more ${axis}`
+					).toBeGreaterThanOrEqual(rank[b.verdict]);
 				});
 			}),
 			{ seed: 82, numRuns: 40 }
@@ -160,26 +222,55 @@ describe('for any client', () => {
 		// A hand on something firm: counter, chair or wall will do.
 		expect(fitStep(step('held-split-squat'), bare).missing).toEqual([]);
 		const asked = context({}, { positions: { kneeling: 'no', prone: 'yes' } });
-		expect(fitStep(step('kneeling-hinge'), asked)).toMatchObject({ verdict: 'blocked', positions: [{ position: 'kneeling', answer: 'no' }, { position: 'floor-transfer', answer: 'unknown' }] });
+		expect(fitStep(step('kneeling-hinge'), asked)).toMatchObject({
+			verdict: 'blocked',
+			positions: [
+				{ position: 'kneeling', answer: 'no' },
+				{ position: 'floor-transfer', answer: 'unknown' }
+			]
+		});
 		expect(fitStep(step('prone-curl'), asked).verdict).toBe('fits');
 		expect(fitStep(step('seated-hinge'), asked).verdict).toBe('fits');
 	});
 	it('who cannot get down to the floor does the lying work on a bed, where there is one; planks and rollers stay closed', () => {
-		const positions = { 'floor-transfer': 'no', 'side-lying': 'yes', prone: 'yes', 'weight-on-hands': 'yes' } as const;
+		const positions = {
+			'floor-transfer': 'no',
+			'side-lying': 'yes',
+			prone: 'yes',
+			'weight-on-hands': 'yes'
+		} as const;
 		const floor = context({}, { positions, equipment: EQUIPMENT.filter((e) => e !== 'bed') });
 		const bed = { ...floor, equipment: EQUIPMENT };
 		for (const id of ['bridge', 'clamshell', 'prone-curl', 'quad-set']) {
-			expect(fitStep(step(id), floor), id).toMatchObject({ verdict: 'blocked', positions: [{ position: 'floor-transfer', answer: 'no' }], onBed: false });
+			expect(fitStep(step(id), floor), id).toMatchObject({
+				verdict: 'blocked',
+				positions: [{ position: 'floor-transfer', answer: 'no' }],
+				onBed: false
+			});
 			expect(fitStep(step(id), bed), id).toMatchObject({ positions: [], onBed: true });
 			expect(fitStep(step(id), bed).verdict, id).not.toBe('blocked');
 		}
-		for (const id of ['plank', 'roll-outer-thigh', 'bench-bridge']) expect(fitStep(step(id), bed).verdict, id).toBe('blocked');
+		for (const id of ['plank', 'roll-outer-thigh', 'bench-bridge'])
+			expect(fitStep(step(id), bed).verdict, id).toBe('blocked');
 		// The same of a caution that closes the floor, of the way down that has to be taught, and of a plan without it.
-		expect([floor, bed].map((ctx) => fitStep(step('bridge'), { ...ctx, positions: {}, ...withheld('floor-transfer') }).withheld.length)).toEqual([1, 0]);
+		expect(
+			[floor, bed].map(
+				(ctx) =>
+					fitStep(step('bridge'), { ...ctx, positions: {}, ...withheld('floor-transfer') }).withheld.length
+			)
+		).toEqual([1, 0]);
 		const eased = [{ tag: 'floor-transfer' as const, effect: 'support' as const, because: 'falls', cue: '' }];
-		expect([floor, bed].map((ctx) => fitStep(step('bridge'), { ...ctx, eased }).eased.length)).toEqual([1, 0]);
+		expect([floor, bed].map((ctx) => fitStep(step('bridge'), { ...ctx, eased }).eased.length)).toEqual([
+			1, 0
+		]);
 		const without = { tags: ['floor-transfer' as const] };
-		expect([floor, bed].map((ctx) => freeIn({ ...ctx, positions: { ...positions, 'floor-transfer': 'yes' } }, without).includes('clamshell'))).toEqual([false, true]);
+		expect(
+			[floor, bed].map((ctx) =>
+				freeIn({ ...ctx, positions: { ...positions, 'floor-transfer': 'yes' } }, without).includes(
+					'clamshell'
+				)
+			)
+		).toEqual([false, true]);
 		// Where nobody said what is at hand, no bed is assumed.
 		expect(fitStep(step('bridge'), context({}, { positions })).verdict).toBe('blocked');
 	});
@@ -192,14 +283,26 @@ describe('for any client', () => {
 	});
 	it('with a side that works, the rear leg is asked on the other side', () => {
 		const stiff: Envelope = { ...envelope(), bigToeExtension: { left: range(20), right: range(80) } };
-		const at = (side: 'left' | 'right') => fitStep(step('reverse-lunge'), { ...context(), envelope: stiff, side });
-		expect(at('right')).toMatchObject({ verdict: 'blocked', limiting: [{ axis: 'bigToeExtension', side: 'left' }] });
+		const at = (side: 'left' | 'right') =>
+			fitStep(step('reverse-lunge'), { ...context(), envelope: stiff, side });
+		expect(at('right')).toMatchObject({
+			verdict: 'blocked',
+			limiting: [{ axis: 'bigToeExtension', side: 'left' }]
+		});
 		expect(at('left').verdict).toBe('fits');
 	});
 });
 
 describe('when one way is closed', () => {
-	const LEG_DAY: readonly Purpose[] = ['balance', 'thigh-front', 'buttock', 'thigh-back', 'hip-side', 'calf', 'trunk'];
+	const LEG_DAY: readonly Purpose[] = [
+		'balance',
+		'thigh-front',
+		'buttock',
+		'thigh-back',
+		'hip-side',
+		'calf',
+		'trunk'
+	];
 	it('a sore back has a whole leg day without load on the spine', () => {
 		const plan = planFor(LEG_DAY, candidatesIn(context({}, withheld('spine-load', 'loaded-spine-bending'))));
 		for (const { purpose, pick } of plan) {
@@ -213,8 +316,21 @@ describe('when one way is closed', () => {
 		for (const ctx of [context({ bigToeExtension: 15 }), context({}, withheld('toes-bent'))]) {
 			const free = freeIn(ctx);
 			expect(free).toContain('side-lunge');
-			for (const id of ['split-squat', 'reverse-lunge', 'forward-lunge', 'walking-lunge', 'plank', 'heel-raise']) expect(free, id).not.toContain(id);
-			const lunge = { family: FAMILIES.lunge as (typeof ALL)[number], step: step('reverse-lunge'), fit: fitStep(step('reverse-lunge'), ctx), open: true };
+			for (const id of [
+				'split-squat',
+				'reverse-lunge',
+				'forward-lunge',
+				'walking-lunge',
+				'plank',
+				'heel-raise'
+			])
+				expect(free, id).not.toContain(id);
+			const lunge = {
+				family: FAMILIES.lunge as (typeof ALL)[number],
+				step: step('reverse-lunge'),
+				fit: fitStep(step('reverse-lunge'), ctx),
+				open: true
+			};
 			const instead = substitutes(lunge, candidatesIn(ctx), ctx);
 			expect(instead[0]?.step.id).toBe('side-lunge');
 			expect(instead.every((s) => !s.step.tags.includes('toes-bent'))).toBe(true);
@@ -236,37 +352,59 @@ describe('when one way is closed', () => {
 		expect(bridge.setup?.feetCm).toBeGreaterThan(100);
 	});
 	it('a stiff ankle gets a solved wedge with its band', () => {
-		const ctx = context({ weightBearingDorsiflexion: 20 }, { furniture: { seats: [46], pads: [], wedges: [3, 4.5, 6] } });
+		const ctx = context(
+			{ weightBearingDorsiflexion: 20 },
+			{ furniture: { seats: [46], pads: [], wedges: [3, 4.5, 6] } }
+		);
 		const wedge = wedgeOption(step('free-squat'), ctx);
 		expect(wedge?.neededCm).toBeGreaterThan(2);
-		expect(shortAt(step('free-squat'), ctx, { thighDeg: 70, heelWedgeCm: wedge?.neededCm as number })).toEqual([]);
+		expect(
+			shortAt(step('free-squat'), ctx, { thighDeg: 70, heelWedgeCm: wedge?.neededCm as number })
+		).toEqual([]);
 		expect(wedgeOption(step('split-squat'), ctx)).toBeNull();
 	});
 	it('a fearful back starts seated or kneeling: the free hinge waits for confidence, those two wait for nothing', () => {
 		for (const id of ['seated-hinge', 'kneeling-hinge']) expect(step(id).gates).toEqual([]);
-		const afraid: Shown[] = [{ step: 'seated-hinge', side: 'both', cleanReps: [10], effortMax: 3, confidence: 3 }];
-		const waits = step('hands-on-thighs-hinge').gates.map((g) => gateState(g, afraid)).filter((g) => !g.met);
+		const afraid: Shown[] = [
+			{ step: 'seated-hinge', side: 'both', cleanReps: [10], effortMax: 3, confidence: 3 }
+		];
+		const waits = step('hands-on-thighs-hinge')
+			.gates.map((g) => gateState(g, afraid))
+			.filter((g) => !g.met);
 		expect(waits).toMatchObject([{ gate: { kind: 'confidence' }, shown: '3 of 10' }]);
 		const surer: Shown[] = [{ ...(afraid[0] as Shown), confidence: 6 }];
 		expect(step('hands-on-thighs-hinge').gates.every((g) => gateState(g, surer).met)).toBe(true);
 	});
 	it('a busy gym: with the leg press taken, the nearest way of the same purpose is something else that is free', () => {
 		const ctx = context({}, { equipment: ['chair', 'counter', 'wall', 'leg-press', 'weight', 'step'] });
-		const press = { family: FAMILIES['leg-press'] as (typeof ALL)[number], step: step('leg-press'), fit: fitStep(step('leg-press'), ctx), open: true };
+		const press = {
+			family: FAMILIES['leg-press'] as (typeof ALL)[number],
+			step: step('leg-press'),
+			fit: fitStep(step('leg-press'), ctx),
+			open: true
+		};
 		const swaps = substitutes(press, candidatesIn(ctx), ctx, { busy: ['leg-press'], sore: 'knee' });
 		expect(swaps.length).toBeGreaterThan(2);
 		for (const s of swaps) {
 			expect(s.step.equipment ?? []).not.toContain('leg-press');
 			expect(s.serves).toBeGreaterThan(0);
 		}
-		expect(servesOf(swaps[0]?.family as (typeof ALL)[number], swaps[0]?.step as Step)).toContain('thigh-front');
-		for (let i = 1; i < swaps.length; i++) expect((swaps[i - 1] as (typeof swaps)[number]).serves).toBeGreaterThanOrEqual((swaps[i] as (typeof swaps)[number]).serves - 0.13);
+		expect(servesOf(swaps[0]?.family as (typeof ALL)[number], swaps[0]?.step as Step)).toContain(
+			'thigh-front'
+		);
+		for (let i = 1; i < swaps.length; i++)
+			expect((swaps[i - 1] as (typeof swaps)[number]).serves).toBeGreaterThanOrEqual(
+				(swaps[i] as (typeof swaps)[number]).serves - 0.13
+			);
 	});
 });
 
 describe('what is open', () => {
 	const lunge = FAMILIES.lunge as (typeof ALL)[number];
-	const open = (reached: string | undefined, met: readonly string[], ctx = context()) => candidatesOf(lunge, fitFamily(lunge, ctx), reached, (id) => met.includes(id)).filter(isOpen).map((c) => c.step.id);
+	const open = (reached: string | undefined, met: readonly string[], ctx = context()) =>
+		candidatesOf(lunge, fitFamily(lunge, ctx), reached, (id) => met.includes(id))
+			.filter(isOpen)
+			.map((c) => c.step.id);
 	it('a step opens when its gates are met; what was passed or started from needs none', () => {
 		expect(open(undefined, ['stick-lunge-1'])).toEqual(['stick-lunge-1']);
 		expect(open('split-squat', [])).toEqual(['held-split-squat', 'split-squat']);
@@ -275,7 +413,10 @@ describe('what is open', () => {
 	it('gates that are met open nothing that the body does not allow', () => {
 		const all = lunge.steps.map((s) => s.id);
 		expect(open(undefined, all)).toEqual(all);
-		expect(open('walking-lunge', all, context({ bigToeExtension: 15 }))).toEqual(['side-lunge', 'wide-shift-lunge']);
+		expect(open('walking-lunge', all, context({ bigToeExtension: 15 }))).toEqual([
+			'side-lunge',
+			'wide-shift-lunge'
+		]);
 	});
 });
 
@@ -283,10 +424,16 @@ describe('gates', () => {
 	it('split jumps stay locked until squat jump and walking lunge are both mastered, and a licensed user has cleared impact', () => {
 		const gates = step('split-jump').gates;
 		const targetOf = (id: string) => findStep(id)?.step.usualDose.target;
-		const did = (id: string, sets: number, reps: number): Shown => ({ step: id, side: 'both', cleanReps: Array.from({ length: sets }, () => reps), effortMax: 5 });
+		const did = (id: string, sets: number, reps: number): Shown => ({
+			step: id,
+			side: 'both',
+			cleanReps: Array.from({ length: sets }, () => reps),
+			effortMax: 5
+		});
 		const jump = did('squat-jump', 3, 8);
 		const walk = did('walking-lunge', 2, 10);
-		const open = (shown: Shown[], clearances: readonly ['impact'] | readonly []) => gates.every((g) => gateState(g, shown, { targetOf, clearances }).met);
+		const open = (shown: Shown[], clearances: readonly ['impact'] | readonly []) =>
+			gates.every((g) => gateState(g, shown, { targetOf, clearances }).met);
 		expect(open([jump], ['impact'])).toBe(false);
 		expect(open([walk], ['impact'])).toBe(false);
 		expect(open([jump, walk], [])).toBe(false);
@@ -307,8 +454,20 @@ describe('gates', () => {
 		const free = { kind: 'fault-free', step: 'clamshell', fault: 'pelvis-rolls' } as const;
 		expect(gateState(felt, []).met).toBe(false);
 		expect(gateState(free, []).met).toBe(false);
-		const seen = (share: number, isFelt: boolean): Shown[] => [{ step: 'clamshell', side: 'both', cleanReps: [10], effortMax: 4, faults: { 'pelvis-rolls': share }, felt: isFelt }];
-		expect([gateState(felt, seen(0.5, false)).met, gateState(free, seen(0.5, false)).met]).toEqual([false, false]);
+		const seen = (share: number, isFelt: boolean): Shown[] => [
+			{
+				step: 'clamshell',
+				side: 'both',
+				cleanReps: [10],
+				effortMax: 4,
+				faults: { 'pelvis-rolls': share },
+				felt: isFelt
+			}
+		];
+		expect([gateState(felt, seen(0.5, false)).met, gateState(free, seen(0.5, false)).met]).toEqual([
+			false,
+			false
+		]);
 		expect([gateState(felt, seen(0, true)).met, gateState(free, seen(0, true)).met]).toEqual([true, true]);
 	});
 	it('a hip ladder from isometric to rise and press: each next step waits for what is below it, and opens when that is shown', () => {
@@ -316,9 +475,17 @@ describe('gates', () => {
 		const shown: Shown[] = [];
 		for (const id of path) {
 			const s = step(id);
-			if (id !== path[0]) expect(s.gates.every((g) => gateState(g, shown).met), id).toBe(true);
+			if (id !== path[0])
+				expect(
+					s.gates.every((g) => gateState(g, shown).met),
+					id
+				).toBe(true);
 			const above = path[path.indexOf(id) + 1];
-			if (above !== undefined) expect(step(above).gates.every((g) => gateState(g, shown).met), above).toBe(false);
+			if (above !== undefined)
+				expect(
+					step(above).gates.every((g) => gateState(g, shown).met),
+					above
+				).toBe(false);
 			shown.push({ step: id, side: 'both', cleanReps: [10, 10, 10], effortMax: 5 });
 		}
 		expect(step('wall-press').gates).toEqual([]);

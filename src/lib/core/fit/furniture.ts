@@ -62,7 +62,12 @@ function stacksOf(pads: readonly Pad[]): readonly Stack[] {
 	if (found !== undefined) return found;
 	let stacks: Stack[] = [{ pads: [], cm: 0 }];
 	for (const { cm, count } of pads)
-		stacks = stacks.flatMap((s) => Array.from({ length: Math.min(count, 4 - s.pads.length) + 1 }, (_, k): Stack => ({ pads: [...s.pads, ...Array.from({ length: k }, () => cm)], cm: s.cm + k * cm })));
+		stacks = stacks.flatMap((s) =>
+			Array.from({ length: Math.min(count, 4 - s.pads.length) + 1 }, (_, k): Stack => ({
+				pads: [...s.pads, ...Array.from({ length: k }, () => cm)],
+				cm: s.cm + k * cm
+			}))
+		);
 	known.set(pads, stacks);
 	return stacks;
 }

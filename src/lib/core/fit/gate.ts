@@ -44,26 +44,44 @@ const setsOf = (s: Shown, reps: number): number => s.cleanReps.filter((r) => r >
 
 function cleanReps(gate: Gate, on: readonly Shown[], sets: number, reps: number): GateState {
 	const done = on.reduce((m, s) => Math.max(m, setsOf(s, reps)), 0);
-	return { gate, met: done >= sets, shown: on.length === 0 ? NOT_YET : `${done}×${reps} (best set ${best(on)})` };
+	return {
+		gate,
+		met: done >= sets,
+		shown: on.length === 0 ? NOT_YET : `${done}×${reps} (best set ${best(on)})`
+	};
 }
 
 /** Seconds held on each side; a session of both sides speaks for both. */
 function held(gate: Gate & { readonly kind: 'held' }, on: readonly Shown[]): GateState {
 	const of = (side: Side): number => best(on.filter((s) => s.side === side || s.side === 'both'));
 	const [left, right] = SIDES.map(of) as [number, number];
-	const text = left === right ? `${Math.floor(left)} s both sides` : `left ${Math.floor(left)} s, right ${Math.floor(right)} s`;
+	const text =
+		left === right
+			? `${Math.floor(left)} s both sides`
+			: `left ${Math.floor(left)} s, right ${Math.floor(right)} s`;
 	return { gate, met: left >= gate.sec && right >= gate.sec, shown: on.length === 0 ? NOT_YET : text };
 }
 
 function sidesWithin(gate: Gate & { readonly kind: 'sides-within' }, on: readonly Shown[]): GateState {
-	const most = (side: Side): number => on.filter((s) => s.side === side).reduce((m, s) => Math.max(m, s.cleanReps.reduce((a, b) => a + b, 0)), 0);
+	const most = (side: Side): number =>
+		on
+			.filter((s) => s.side === side)
+			.reduce(
+				(m, s) =>
+					Math.max(
+						m,
+						s.cleanReps.reduce((a, b) => a + b, 0)
+					),
+				0
+			);
 	const [l, r] = [most('left'), most('right')];
 	const share = Math.max(l, r) === 0 ? 0 : Math.min(l, r) / Math.max(l, r);
 	return { gate, met: share >= gate.share, shown: `${Math.round(100 * share)} % (left ${l}, right ${r})` };
 }
 
 export function gateState(gate: Gate, shown: readonly Shown[], facts: GateFacts = {}): GateState {
-	if (gate.kind === 'technique') return { gate, met: facts.technique === gate.technique, shown: facts.technique ?? 'ordinary rise' };
+	if (gate.kind === 'technique')
+		return { gate, met: facts.technique === gate.technique, shown: facts.technique ?? 'ordinary rise' };
 	if (gate.kind === 'clearance') {
 		const met = facts.clearances?.includes(gate.what) === true;
 		return { gate, met, shown: met ? 'cleared' : 'not cleared' };
@@ -75,10 +93,17 @@ export function gateState(gate: Gate, shown: readonly Shown[], facts: GateFacts 
 			return cleanReps(gate, on, gate.sets, gate.reps);
 		case 'mastered': {
 			const target = facts.targetOf?.(gate.step);
-			return target === undefined ? { gate, met: false, shown: NOT_YET } : cleanReps(gate, on, target.sets, target.reps);
+			return target === undefined
+				? { gate, met: false, shown: NOT_YET }
+				: cleanReps(gate, on, target.sets, target.reps);
 		}
 		case 'easy-reps': {
-			const met = on.some((s) => s.effortMax !== undefined && s.effortMax <= gate.effortMax && s.cleanReps.some((r) => r >= gate.reps));
+			const met = on.some(
+				(s) =>
+					s.effortMax !== undefined &&
+					s.effortMax <= gate.effortMax &&
+					s.cleanReps.some((r) => r >= gate.reps)
+			);
 			return { gate, met, shown: on.length === 0 ? NOT_YET : `best set ${best(on)}` };
 		}
 		case 'held':
@@ -88,15 +113,32 @@ export function gateState(gate: Gate, shown: readonly Shown[], facts: GateFacts 
 		case 'fault-free': {
 			const last = on.filter((s) => s.faults !== undefined).pop();
 			const share = last?.faults?.[gate.fault] ?? 0;
-			return { gate, met: last !== undefined && share < FAULT_FREE, shown: last === undefined ? 'form not watched yet' : share < FAULT_FREE ? 'free of it' : `seen in ${Math.round(100 * share)} % of sets` };
+			return {
+				gate,
+				met: last !== undefined && share < FAULT_FREE,
+				shown:
+					last === undefined
+						? 'form not watched yet'
+						: share < FAULT_FREE
+							? 'free of it'
+							: `seen in ${Math.round(100 * share)} % of sets`
+			};
 		}
 		case 'felt': {
 			const last = on.filter((s) => s.felt !== undefined).pop();
-			return { gate, met: last?.felt === true, shown: last === undefined ? 'not asked yet' : last.felt === true ? 'felt' : 'not felt' };
+			return {
+				gate,
+				met: last?.felt === true,
+				shown: last === undefined ? 'not asked yet' : last.felt === true ? 'felt' : 'not felt'
+			};
 		}
 		case 'confidence': {
 			const last = on.filter((s) => s.confidence !== undefined).pop();
-			return { gate, met: (last?.confidence ?? -1) >= gate.least, shown: last?.confidence === undefined ? 'not asked yet' : `${last.confidence} of 10` };
+			return {
+				gate,
+				met: (last?.confidence ?? -1) >= gate.least,
+				shown: last?.confidence === undefined ? 'not asked yet' : `${last.confidence} of 10`
+			};
 		}
 	}
 }

@@ -28,9 +28,14 @@ const NOTCH: Readonly<Record<Length, { readonly by: number; readonly dial: Dial;
 };
 
 /** The set-up a step is given in: as solved, else as it is usual for this body. */
-export const setupFor = (step: Step, fit: StepFit, body: Body): SolvedSetup => fit.setup ?? usualSetup(step, body);
+export const setupFor = (step: Step, fit: StepFit, body: Body): SolvedSetup =>
+	fit.setup ?? usualSetup(step, body);
 
-export function gentlerNotches(setup: SolvedSetup | null, easier: Step | undefined, ctx: FitContext): readonly GentlerNotch[] {
+export function gentlerNotches(
+	setup: SolvedSetup | null,
+	easier: Step | undefined,
+	ctx: FitContext
+): readonly GentlerNotch[] {
 	const out: GentlerNotch[] = [];
 	const length = lengthIn(setup);
 	if (setup !== null && length !== null) {
@@ -38,12 +43,19 @@ export function gentlerNotches(setup: SolvedSetup | null, easier: Step | undefin
 		const wanted = length.value + by;
 		if (length.harder > 0 ? wanted >= last : wanted <= last) {
 			const { build: _, ...rest } = setup;
-			const build = length.of === 'seatCm' && ctx.furniture !== undefined ? buildSeat(wanted, ctx.furniture) : undefined;
+			const build =
+				length.of === 'seatCm' && ctx.furniture !== undefined ? buildSeat(wanted, ctx.furniture) : undefined;
 			const built = build !== undefined && build.short === 0;
 			const to = built ? build.reaches : wanted;
 			out.push({ dial, to, setup: { ...rest, [length.of]: to, ...(built ? { build } : {}) } });
 		}
 	}
-	if (easier !== undefined) out.push({ dial: 'support', to: easier.id, step: easier.id, setup: setupFor(easier, fitStep(easier, ctx), ctx.body) });
+	if (easier !== undefined)
+		out.push({
+			dial: 'support',
+			to: easier.id,
+			step: easier.id,
+			setup: setupFor(easier, fitStep(easier, ctx), ctx.body)
+		});
 	return out;
 }

@@ -8,7 +8,8 @@ import { stepOf, type Dose, type ExerciseFamily, type Step } from '../exercise/f
 import { lengthOf } from '../exercise/step-posture.ts';
 import { reachOf } from './compare-techniques.ts';
 import type { FitContext } from './context.ts';
-import { bothLimits, fitStep, type StepFit } from './fit.ts';
+import { fitStep, type StepFit } from './fit.ts';
+import { bothLimits } from './limits-for.ts';
 import { asFarAsHolds } from './solve.ts';
 import { isSquatStep } from './squat-stand.ts';
 
@@ -30,8 +31,11 @@ export interface GoalDistance {
 function stepAt(step: Step, heightCm: number | undefined): Step {
 	if (heightCm === undefined) return step;
 	const p = step.posture;
-	if (isSquatStep(step) && step.posture.adjust === 'seat') return { ...step, posture: { ...step.posture, depth: { seatCm: heightCm } } };
-	return p.movement === 'step-up' || p.movement === 'step-down' ? { ...step, posture: { ...p, stepCm: heightCm } } : step;
+	if (isSquatStep(step) && step.posture.adjust === 'seat')
+		return { ...step, posture: { ...step.posture, depth: { seatCm: heightCm } } };
+	return p.movement === 'step-up' || p.movement === 'step-down'
+		? { ...step, posture: { ...p, stepCm: heightCm } }
+		: step;
 }
 
 /** Does the goal's height matter to this step? */
@@ -48,15 +52,30 @@ function doseOf({ sets, reps }: LadderPoint, now: Dose | null): GoalDistance['do
 }
 
 /** Undefined when the family does not know the step. `current` is the step prescribed on that ladder, and its dose. */
-export function goalDistance(family: ExerciseFamily, point: LadderPoint, current: { readonly step: string; readonly dose: Dose } | undefined, ctx: FitContext): GoalDistance | undefined {
+export function goalDistance(
+	family: ExerciseFamily,
+	point: LadderPoint,
+	current: { readonly step: string; readonly dose: Dose } | undefined,
+	ctx: FitContext
+): GoalDistance | undefined {
 	const step = stepOf(family, point.step);
 	if (step === undefined) return undefined;
 	const wanted = stepAt(step, point.heightCm);
 	const fit = fitStep(wanted, ctx);
 	const height = point.heightCm === undefined ? null : takesHeight(step);
-	const heightNow = height === 'seat' ? (asFarAsHolds(wanted, ctx, bothLimits(wanted, ctx))?.seatCm ?? null) : height === 'step' ? floored(reachOf(wanted, ctx)?.value) : null;
+	const heightNow =
+		height === 'seat'
+			? (asFarAsHolds(wanted, ctx, bothLimits(wanted, ctx))?.seatCm ?? null)
+			: height === 'step'
+				? floored(reachOf(wanted, ctx)?.value)
+				: null;
 	const open = fit.verdict === 'fits' || fit.verdict === 'watch';
-	const cmToGo = heightNow === null || point.heightCm === undefined ? null : open ? 0 : Math.max(0, height === 'seat' ? heightNow - point.heightCm : point.heightCm - heightNow);
+	const cmToGo =
+		heightNow === null || point.heightCm === undefined
+			? null
+			: open
+				? 0
+				: Math.max(0, height === 'seat' ? heightNow - point.heightCm : point.heightCm - heightNow);
 	const worst = fit.limiting.find((l) => l.short > 0);
 	const edges = current === undefined ? null : pathLength(family, current.step, point.step);
 	const dose = doseOf(point, edges === 0 && current !== undefined ? current.dose : null);
@@ -88,4 +107,5 @@ export function pathLength(family: ExerciseFamily, from: string, to: string): nu
 	return null;
 }
 
-const floored = (cm: number | undefined): number | null => (cm === undefined || !Number.isFinite(cm) ? null : Math.floor(cm));
+const floored = (cm: number | undefined): number | null =>
+	cm === undefined || !Number.isFinite(cm) ? null : Math.floor(cm);

@@ -29,7 +29,14 @@ export type AxisLimit =
 			readonly tolerated: Tolerated;
 			readonly allowed: Allowed | undefined;
 	  }
-	| { readonly kind: 'unknown'; readonly axis: Axis; readonly side: Side; readonly reason: 'missing' | 'stale'; readonly date?: Day; readonly allowed: Allowed | undefined };
+	| {
+			readonly kind: 'unknown';
+			readonly axis: Axis;
+			readonly side: Side;
+			readonly reason: 'missing' | 'stale';
+			readonly date?: Day;
+			readonly allowed: Allowed | undefined;
+	  };
 
 /** What kind of work a step is, for windows that hold in some work only. */
 export interface WorkKind {
@@ -52,7 +59,12 @@ function holdsIn(when: ProtocolWhen | undefined, work: WorkKind): boolean {
 }
 
 /** The strictest of a protocol's windows on an axis and side in this kind of work; undefined where there is none. */
-export function allowedOn(axis: Axis, side: Side, protocol: readonly ProtocolLimit[], work: WorkKind): Allowed | undefined {
+export function allowedOn(
+	axis: Axis,
+	side: Side,
+	protocol: readonly ProtocolLimit[],
+	work: WorkKind
+): Allowed | undefined {
 	let minDeg = -Infinity;
 	let maxDeg = Infinity;
 	for (const p of protocol) {
@@ -64,7 +76,10 @@ export function allowedOn(axis: Axis, side: Side, protocol: readonly ProtocolLim
 }
 
 /** What can be used of an axis: the tolerated range less its margin, or what a protocol allows less the model's error, whichever is less. */
-export function usableOf(l: AxisLimit, errorDeg: number): { readonly deg: number; readonly by: 'tolerated' | 'protocol' } | null {
+export function usableOf(
+	l: AxisLimit,
+	errorDeg: number
+): { readonly deg: number; readonly by: 'tolerated' | 'protocol' } | null {
 	const tolerated = l.kind === 'known' ? l.limit - l.margin : Infinity;
 	const allowed = (l.allowed?.maxDeg ?? Infinity) - errorDeg;
 	if (tolerated === Infinity && allowed === Infinity) return null;
@@ -83,7 +98,8 @@ export function axisLimit(
 	const allowed = protocol.length === 0 ? undefined : allowedOn(axis, side, protocol, work);
 	const tolerated = envelope[axis]?.[side];
 	if (tolerated === undefined) return { kind: 'unknown', axis, side, reason: 'missing', allowed };
-	if (daysBetween(tolerated.date, today) > rules.staleDays) return { kind: 'unknown', axis, side, reason: 'stale', date: tolerated.date, allowed };
+	if (daysBetween(tolerated.date, today) > rules.staleDays)
+		return { kind: 'unknown', axis, side, reason: 'stale', date: tolerated.date, allowed };
 	// A weight-bearing value is loaded by the way it is taken.
 	const measuredLoaded = tolerated.loaded || axis === 'weightBearingDorsiflexion';
 	const free = tolerated.painFree >= tolerated.end - 1e-9 && tolerated.endHurts !== true;

@@ -24,7 +24,10 @@ function usable(axis: Axis, sides: readonly Side[], ctx: FitContext): number {
 	return Math.min(
 		...sides.map((side) => {
 			const l = axisLimit(axis, side, ctx.envelope, ctx.protocolLimits ?? [], ctx.rules, ctx.today, STANDING);
-			return Math.min(l.kind === 'known' ? l.limit - l.margin : Infinity, (l.allowed?.maxDeg ?? Infinity) - MODEL_ERROR[axis]);
+			return Math.min(
+				l.kind === 'known' ? l.limit - l.margin : Infinity,
+				(l.allowed?.maxDeg ?? Infinity) - MODEL_ERROR[axis]
+			);
 		})
 	);
 }
@@ -48,12 +51,18 @@ export function lungeWays(ctx: FitContext, technique: Technique): readonly Lunge
 	const inFront = ctx.side === undefined ? both : [ctx.side];
 	const pitches = allowedOf(REAR_PITCHES, usable('bigToeExtension', behind, ctx));
 	const shanks = allowedOf(FRONT_SHANKS[technique], usable('weightBearingDorsiflexion', inFront, ctx));
-	const ways = shanks.flatMap((frontShankDeg) => pitches.map((rearPitchDeg): LungeWay => ({ rearPitchDeg, frontShankDeg })));
+	const ways = shanks.flatMap((frontShankDeg) =>
+		pitches.map((rearPitchDeg): LungeWay => ({ rearPitchDeg, frontShankDeg }))
+	);
 	byTechnique.set(technique, ways);
 	return ways;
 }
 
-export const firstWay = (ctx: FitContext, technique: Technique): LungeWay => lungeWays(ctx, technique)[0] ?? { rearPitchDeg: REAR_PITCHES[0], frontShankDeg: FRONT_SHANKS[technique][0] ?? 0 };
+export const firstWay = (ctx: FitContext, technique: Technique): LungeWay =>
+	lungeWays(ctx, technique)[0] ?? {
+		rearPitchDeg: REAR_PITCHES[0],
+		frontShankDeg: FRONT_SHANKS[technique][0] ?? 0
+	};
 
 const inWays = new WeakMap<FitContext, Map<LungeWay, FitContext>>();
 

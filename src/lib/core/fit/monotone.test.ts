@@ -18,21 +18,51 @@ import { fitSteps, type StepFit } from './fit.ts';
 const STEPS = Object.values(FAMILIES).flatMap((f) => f.steps);
 const RULES = fitRulesOf(POLICIES['pain-monitored']);
 const RANK = { blocked: 0, unmeasured: 0, 'set-up': 1, watch: 2, fits: 3 } as const;
-const LOW: Readonly<Record<Axis, number>> = { kneeFlexion: 40, thighTrunkFlexion: 55, weightBearingDorsiflexion: 2, straightLegRaise: 30, hipExtension: -10, bigToeExtension: 10 };
-const HIGH: Readonly<Record<Axis, number>> = { kneeFlexion: 150, thighTrunkFlexion: 155, weightBearingDorsiflexion: 45, straightLegRaise: 100, hipExtension: 40, bigToeExtension: 90 };
+const LOW: Readonly<Record<Axis, number>> = {
+	kneeFlexion: 40,
+	thighTrunkFlexion: 55,
+	weightBearingDorsiflexion: 2,
+	straightLegRaise: 30,
+	hipExtension: -10,
+	bigToeExtension: 10
+};
+const HIGH: Readonly<Record<Axis, number>> = {
+	kneeFlexion: 150,
+	thighTrunkFlexion: 155,
+	weightBearingDorsiflexion: 45,
+	straightLegRaise: 100,
+	hipExtension: 40,
+	bigToeExtension: 90
+};
 
-const range = (deg: number, free: boolean): Tolerated => ({ painFree: free ? deg : deg - 2, tolerable: deg, end: deg, date: '2026-03-01', loaded: false });
-const envelopeOf = (o: Readonly<Record<Axis, number>>, free: boolean): Envelope => Object.fromEntries(AXES.map((a) => [a, { left: range(o[a], free), right: range(o[a], free) }]));
+const range = (deg: number, free: boolean): Tolerated => ({
+	painFree: free ? deg : deg - 2,
+	tolerable: deg,
+	end: deg,
+	date: '2026-03-01',
+	loaded: false
+});
+const envelopeOf = (o: Readonly<Record<Axis, number>>, free: boolean): Envelope =>
+	Object.fromEntries(AXES.map((a) => [a, { left: range(o[a], free), right: range(o[a], free) }]));
 
 const client = fc.record({
-	ranges: fc.record(Object.fromEntries(AXES.map((a) => [a, fc.integer({ min: LOW[a], max: HIGH[a] })])) as Record<Axis, fc.Arbitrary<number>>),
+	ranges: fc.record(
+		Object.fromEntries(AXES.map((a) => [a, fc.integer({ min: LOW[a], max: HIGH[a] })])) as Record<
+			Axis,
+			fc.Arbitrary<number>
+		>
+	),
 	heightCm: fc.integer({ min: 150, max: 195 }),
 	technique: fc.constantFrom(undefined, ...TECHNIQUES),
 	teach: fc.boolean(),
 	free: fc.boolean(),
 	side: fc.constantFrom(undefined, 'left' as const, 'right' as const),
 	/** What the room can build; left out, any height. */
-	room: fc.constantFrom(undefined, { seats: [42, 46, 52], pads: [{ cm: 3, count: 3 }], steps: [5, 10, 15, 20] }, { seats: [44], pads: [] }),
+	room: fc.constantFrom(
+		undefined,
+		{ seats: [42, 46, 52], pads: [{ cm: 3, count: 3 }], steps: [5, 10, 15, 20] },
+		{ seats: [44], pads: [] }
+	),
 	axis: fc.constantFrom(...AXES),
 	more: fc.integer({ min: 1, max: 30 })
 });
@@ -45,7 +75,9 @@ function worse(step: Step, less: StepFit, wider: StepFit): string | null {
 	if (RANK[wider.verdict] < RANK[less.verdict]) return `${step.id}: ${less.verdict} became ${wider.verdict}`;
 	const [a, b] = [lengthOf(less), lengthOf(wider)];
 	if (less.verdict !== 'set-up' || wider.verdict !== 'set-up' || a === null || b === null) return null;
-	return (a.value - b.value) * a.harder > ROUNDING[a.unit] ? `${step.id}: ${a.of} ${a.value} became ${b.value}` : null;
+	return (a.value - b.value) * a.harder > ROUNDING[a.unit]
+		? `${step.id}: ${a.of} ${a.value} became ${b.value}`
+		: null;
 }
 
 describe('one axis up, everything else equal', () => {
@@ -55,8 +87,20 @@ describe('one axis up, everything else equal', () => {
 			fc.property(client, ({ ranges, heightCm, technique, teach, free, side, room, axis, more }) => {
 				const body = bodyOf({ heightCm, massKg: 70 });
 				if (!body.ok) throw new Error(body.refusal.message);
-				const ctx = (o: Readonly<Record<Axis, number>>): FitContext => ({ body: body.value, rules: RULES, today: '2026-03-06', envelope: envelopeOf(o, free), teach, ...(technique === undefined ? {} : { technique }), ...(side === undefined ? {} : { side }), ...(room === undefined ? {} : { furniture: room }) });
-				const [less, wider] = [fitSteps(STEPS, ctx(ranges)), fitSteps(STEPS, ctx({ ...ranges, [axis]: ranges[axis] + more }))];
+				const ctx = (o: Readonly<Record<Axis, number>>): FitContext => ({
+					body: body.value,
+					rules: RULES,
+					today: '2026-03-06',
+					envelope: envelopeOf(o, free),
+					teach,
+					...(technique === undefined ? {} : { technique }),
+					...(side === undefined ? {} : { side }),
+					...(room === undefined ? {} : { furniture: room })
+				});
+				const [less, wider] = [
+					fitSteps(STEPS, ctx(ranges)),
+					fitSteps(STEPS, ctx({ ...ranges, [axis]: ranges[axis] + more }))
+				];
 				const faults = STEPS.flatMap((s, i) => worse(s, less[i] as StepFit, wider[i] as StepFit) ?? []);
 				for (const f of less) compared[f.verdict] = (compared[f.verdict] ?? 0) + 1;
 				expect(faults, `${axis} ${ranges[axis]} + ${more}`).toEqual([]);

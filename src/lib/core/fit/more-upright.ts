@@ -2,11 +2,12 @@
 import type { Step } from '../exercise/family.ts';
 import { askedBy } from './asked.ts';
 import type { FitContext, SolvedSetup } from './context.ts';
-import { boundsOf } from './fit.ts';
+import { boundsOf } from './limits-for.ts';
 import { isSquatStep } from './squat-stand.ts';
 
 export function moreUprightDeg(step: Step, ctx: FitContext, setup: SolvedSetup | null): number {
 	if (!isSquatStep(step) && step.posture.movement !== 'step-down') return 0;
-	const shank = (bounds: Parameters<typeof askedBy>[3]): number => askedBy(step, ctx, setup, bounds).demand.weightBearingDorsiflexion ?? 0;
+	const shank = (bounds: Parameters<typeof askedBy>[3]): number =>
+		askedBy(step, ctx, setup, bounds).demand.weightBearingDorsiflexion ?? 0;
 	return Math.max(0, Math.round(shank([]) - shank(boundsOf(step, ctx))));
 }

@@ -15,14 +15,22 @@ export interface Candidate {
 }
 
 /** Body and room allow it, as it stands or set up. */
-export const passes = (fit: StepFit): boolean => fit.verdict === 'fits' || fit.verdict === 'set-up' || fit.verdict === 'watch';
+export const passes = (fit: StepFit): boolean =>
+	fit.verdict === 'fits' || fit.verdict === 'set-up' || fit.verdict === 'watch';
 
 /** The fitted steps of a family with whether their gates hold them back; `reached` is the step that is prescribed now. */
-export function candidatesOf(family: ExerciseFamily, fits: readonly StepFit[], reached: string | undefined, gatesMet: (step: string) => boolean): readonly Candidate[] {
+export function candidatesOf(
+	family: ExerciseFamily,
+	fits: readonly StepFit[],
+	reached: string | undefined,
+	gatesMet: (step: string) => boolean
+): readonly Candidate[] {
 	const far = family.steps.findIndex((s) => s.id === reached);
 	return fits.flatMap((fit): Candidate[] => {
 		const step = stepOf(family, fit.step);
-		return step === undefined ? [] : [{ family, step, fit, open: family.steps.indexOf(step) <= far || gatesMet(step.id) }];
+		return step === undefined
+			? []
+			: [{ family, step, fit, open: family.steps.indexOf(step) <= far || gatesMet(step.id) }];
 	});
 }
 

@@ -5,7 +5,13 @@ import { MODEL_ERROR, type Axis } from '../body/axis.ts';
 import type { Step } from '../exercise/family.ts';
 import type { StepPosture } from '../exercise/step-posture.ts';
 import { deepestSquatInBand, highestStepDownInBand, lowestSeatInBand } from '../posture/inverse-in-band.ts';
-import { bridgeFeet, deepestSledCm, highestStepCm, lowestHandleCm, lowestSplitSquatDeg } from '../posture/inverse-movements.ts';
+import {
+	bridgeFeet,
+	deepestSledCm,
+	highestStepCm,
+	lowestHandleCm,
+	lowestSplitSquatDeg
+} from '../posture/inverse-movements.ts';
 import type { Limits } from '../posture/problem.ts';
 import { errorOf, PELVIS_GIVES, splitOf, stepDownOf, SWING_CLEARANCE } from './asked.ts';
 import type { FitContext, SolvedSetup } from './context.ts';
@@ -39,8 +45,17 @@ const KEY: Readonly<Record<Axis, keyof Limits>> = {
 const bounds = new WeakMap<readonly AxisLimit[], [Limits?, Limits?, Limits?]>();
 
 /** The tightest known limits as the solver wants them, already less margin and, if asked, the model's error. The same object each time. */
-export function solverLimits(limits: readonly AxisLimit[], step: Step, ctx: FitContext, withError: boolean): Limits {
-	const kind = !withError ? 0 : errorOf('thighTrunkFlexion', step, ctx) === MODEL_ERROR.thighTrunkFlexion ? 1 : 2;
+export function solverLimits(
+	limits: readonly AxisLimit[],
+	step: Step,
+	ctx: FitContext,
+	withError: boolean
+): Limits {
+	const kind = !withError
+		? 0
+		: errorOf('thighTrunkFlexion', step, ctx) === MODEL_ERROR.thighTrunkFlexion
+			? 1
+			: 2;
 	let known = bounds.get(limits);
 	if (known === undefined) bounds.set(limits, (known = []));
 	return (known[kind] ??= tightestOf(limits, step, ctx, withError));
@@ -75,14 +90,32 @@ export interface BothLimits {
  * The set-up to give: the hardest that keeps the model's error free; where none does, the gentlest there is, whose fit the caller judges. Never
  * something between, or a range that grows could take a harder set-up away again. Null where the step has no length of its own.
  */
-export const solveSetup = (step: Step, ctx: FitContext, limits: BothLimits, once: Once = always): SolvedSetup | null => hardestWithin(step, ctx, limits, true, once) ?? gentlest(step, ctx, limits, once);
+export const solveSetup = (
+	step: Step,
+	ctx: FitContext,
+	limits: BothLimits,
+	once: Once = always
+): SolvedSetup | null => hardestWithin(step, ctx, limits, true, once) ?? gentlest(step, ctx, limits, once);
 
 /** The hardest set-up inside the limits less their margin, and less the model's error if asked. */
-export const hardestWithin = (step: Step, ctx: FitContext, limits: BothLimits, withError: boolean, once: Once = always): SolvedSetup | null =>
-	solved(step, ctx, solverLimits(limits.working, step, ctx, withError), solverLimits(limits.other, step, ctx, withError), once);
+export const hardestWithin = (
+	step: Step,
+	ctx: FitContext,
+	limits: BothLimits,
+	withError: boolean,
+	once: Once = always
+): SolvedSetup | null =>
+	solved(
+		step,
+		ctx,
+		solverLimits(limits.working, step, ctx, withError),
+		solverLimits(limits.other, step, ctx, withError),
+		once
+	);
 
 /** As far as a client can go: with the model's error kept free if that holds anywhere, else with the margin alone. For goals and bands. */
-export const asFarAsHolds = (step: Step, ctx: FitContext, limits: BothLimits): SolvedSetup | null => hardestWithin(step, ctx, limits, true) ?? hardestWithin(step, ctx, limits, false);
+export const asFarAsHolds = (step: Step, ctx: FitContext, limits: BothLimits): SolvedSetup | null =>
+	hardestWithin(step, ctx, limits, true) ?? hardestWithin(step, ctx, limits, false);
 
 /** The gentlest set-up of a step: the highest seat the room can build, a quarter squat, the lowest step, the highest handle. */
 function gentlest(step: Step, ctx: FitContext, limits: BothLimits, once: Once): SolvedSetup | null {
@@ -129,38 +162,90 @@ function postureKey(p: StepPosture): number {
 	return id;
 }
 
-function solved(step: Step, ctx: FitContext, limits: Limits, rearLimits: Limits, once: Once): SolvedSetup | null {
+function solved(
+	step: Step,
+	ctx: FitContext,
+	limits: Limits,
+	rearLimits: Limits,
+	once: Once
+): SolvedSetup | null {
 	const p = step.posture;
 	const { body } = ctx;
 	const run = (work: () => number): number => once(limits, once === always ? 0 : postureKey(p), work);
 	if (isSquatStep(step)) {
 		const stand = { ...standOf(step, ctx), limits };
 		const { depth } = step.posture;
-		if (step.posture.adjust === 'seat') return seatSetup(run(() => lowestSeatInBand(stand, 'seatCm' in depth ? depth.seatCm : 0)), step, ctx);
+		if (step.posture.adjust === 'seat')
+			return seatSetup(
+				run(() => lowestSeatInBand(stand, 'seatCm' in depth ? depth.seatCm : 0)),
+				step,
+				ctx
+			);
 		const most = 'thighDeg' in depth ? depth.thighDeg : 90;
-		return depthSetup(run(() => deepestSquatInBand(stand, most)), most);
+		return depthSetup(
+			run(() => deepestSquatInBand(stand, most)),
+			most
+		);
 	}
 	switch (p.movement) {
 		case 'step-up':
-			return stepSetup(run(() => highestStepCm({ body, limits, swingClearanceDeg: SWING_CLEARANCE, ...(p.load === undefined ? {} : { load: p.load }) })), p.stepCm, ctx);
+			return stepSetup(
+				run(() =>
+					highestStepCm({
+						body,
+						limits,
+						swingClearanceDeg: SWING_CLEARANCE,
+						...(p.load === undefined ? {} : { load: p.load })
+					})
+				),
+				p.stepCm,
+				ctx
+			);
 		case 'step-down':
-			return stepSetup(run(() => highestStepDownInBand({ ...stepDownOf(step, ctx, null), limits }, p.stepCm)), p.stepCm, ctx);
+			return stepSetup(
+				run(() => highestStepDownInBand({ ...stepDownOf(step, ctx, null), limits }, p.stepCm)),
+				p.stepCm,
+				ctx
+			);
 		case 'split-squat': {
 			const { thighDeg: _, ...problem } = splitOf(step, ctx, null, limits);
-			return depthSetup(run(() => lowestSplitSquatDeg({ ...problem, rearLimits })), p.thighDeg ?? 130);
+			return depthSetup(
+				run(() => lowestSplitSquatDeg({ ...problem, rearLimits })),
+				p.thighDeg ?? 130
+			);
 		}
 		case 'hinge': {
-			const cm = run(() => lowestHandleCm({ body, limits, close: p.close, loadKg: p.load?.kg ?? 0, ...(p.bar === undefined ? {} : { bar: p.bar }), ...(p.oneLeg === true ? { oneLeg: true } : {}) }));
+			const cm = run(() =>
+				lowestHandleCm({
+					body,
+					limits,
+					close: p.close,
+					loadKg: p.load?.kg ?? 0,
+					...(p.bar === undefined ? {} : { bar: p.bar }),
+					...(p.oneLeg === true ? { oneLeg: true } : {})
+				})
+			);
 			const handleCm = Math.max(handleFor(p, body), Math.ceil(cm - 1e-6));
 			return handleCm <= HIGHEST_HANDLE ? { handleCm } : null;
 		}
 		case 'leg-press': {
-			const cm = run(() => deepestSledCm({ body, limits: rangesOf(limits), railDeg: p.railDeg, backDeg: p.backDeg }));
+			const cm = run(() =>
+				deepestSledCm({ body, limits: rangesOf(limits), railDeg: p.railDeg, backDeg: p.backDeg })
+			);
 			const sledCm = Math.max(p.sledCm, Math.ceil(cm - 1e-6));
 			return sledCm <= FARTHEST_SLED * (body.shankM + body.thighM) ? { sledCm } : null;
 		}
 		case 'bridge': {
-			const feet = bridgeFeet({ body, limits, legs: p.legs, ...(p.shoulderCm === undefined ? {} : { shoulderCm: p.shoulderCm }), ...(p.footCm === undefined ? {} : { footCm: p.footCm }) }, p.kneeDeg);
+			const feet = bridgeFeet(
+				{
+					body,
+					limits,
+					legs: p.legs,
+					...(p.shoulderCm === undefined ? {} : { shoulderCm: p.shoulderCm }),
+					...(p.footCm === undefined ? {} : { footCm: p.footCm })
+				},
+				p.kneeDeg
+			);
 			return feet.status === 'never-feasible' ? null : { feetCm: Math.ceil(feet.value - 1e-6) };
 		}
 		default:
@@ -191,6 +276,7 @@ function depthSetup(deepest: number, nominal: number): SolvedSetup | null {
 function stepSetup(highest: number, nominal: number, ctx: FitContext): SolvedSetup | null {
 	const most = Math.min(nominal, Math.floor(highest + 1e-6));
 	const here = ctx.furniture?.steps ?? [];
-	const stepCm = here.length === 0 ? most : here.filter((cm) => cm <= most).reduce((m, cm) => Math.max(m, cm), 0);
+	const stepCm =
+		here.length === 0 ? most : here.filter((cm) => cm <= most).reduce((m, cm) => Math.max(m, cm), 0);
 	return stepCm >= LEAST_STEP ? { stepCm } : null;
 }

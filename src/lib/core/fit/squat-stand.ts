@@ -9,7 +9,11 @@ export type SquatStep = Step & { readonly posture: SquatPosture };
 export const isSquatStep = (step: Step): step is SquatStep => isSquat(step.posture);
 
 /** The technique a step is done in by this client; undefined is the ordinary rise, or a movement in which none is taught. */
-export function techniqueFor(step: Step, technique: Technique | undefined, teach = false): Technique | undefined {
+export function techniqueFor(
+	step: Step,
+	technique: Technique | undefined,
+	teach = false
+): Technique | undefined {
 	const p = step.posture;
 	if (isSquat(p)) {
 		if (p.technique !== undefined) return p.technique;
@@ -21,7 +25,8 @@ export function techniqueFor(step: Step, technique: Technique | undefined, teach
 }
 
 /** A raised shoe heel works as a wedge, on top of one underfoot. */
-export const wedgeWith = (wedgeCm: number | undefined, shoeCm = 0): number | undefined => (wedgeCm === undefined && shoeCm === 0 ? undefined : (wedgeCm ?? 0) + shoeCm);
+export const wedgeWith = (wedgeCm: number | undefined, shoeCm = 0): number | undefined =>
+	wedgeCm === undefined && shoeCm === 0 ? undefined : (wedgeCm ?? 0) + shoeCm;
 
 /** The stand problem of a step for a client, without depth or limits. */
 export function standOf(step: SquatStep, ctx: FitContext): Stand {
@@ -49,7 +54,12 @@ export function standAt(step: SquatStep, ctx: FitContext, setup: SolvedSetup | n
 
 /** The depth of a step once set up. */
 export const depthFor = (step: SquatStep, setup: SolvedSetup | null): Depth =>
-	setup?.seatCm !== undefined ? { seatCm: setup.seatCm } : setup?.thighDeg !== undefined ? { thighDeg: setup.thighDeg } : step.posture.depth;
+	setup?.seatCm !== undefined
+		? { seatCm: setup.seatCm }
+		: setup?.thighDeg !== undefined
+			? { thighDeg: setup.thighDeg }
+			: step.posture.depth;
 
 /** Only the ankle steers a technique; the other limits are judged, not steered by. */
-export const ankleCap = ({ weightBearingDorsiflexionDeg: ankle }: Limits): Limits => (ankle === undefined ? {} : { weightBearingDorsiflexionDeg: Math.max(0, ankle) });
+export const ankleCap = ({ weightBearingDorsiflexionDeg: ankle }: Limits): Limits =>
+	ankle === undefined ? {} : { weightBearingDorsiflexionDeg: Math.max(0, ankle) };

@@ -15,7 +15,12 @@ const ORDINARY = { heightCm: 170, massKg: 70 } as const;
 export function nobody(): FitContext {
 	const body = bodyOf(ORDINARY);
 	if (!body.ok) throw new Error('the ordinary body was refused');
-	return { body: body.value, rules: { base: 'tolerable', marginDeg: 5, loadedMarginDeg: 10, staleDays: 42 }, today: '2000-01-01', envelope: {} };
+	return {
+		body: body.value,
+		rules: { base: 'tolerable', marginDeg: 5, loadedMarginDeg: 10, staleDays: 42 },
+		today: '2000-01-01',
+		envelope: {}
+	};
 }
 
 const MEND: Readonly<Record<string, string>> = {
@@ -31,12 +36,23 @@ export function standFaults(family: ExerciseFamily): readonly CatalogueFault[] {
 	return family.steps.flatMap((step): CatalogueFault[] => {
 		const place = `${family.id}/${step.id}`;
 		const asked = askedBy(step, ctx, null);
-		const numbers = [...Object.values(asked.demand), ...Object.values(asked.other ?? {}), ...Object.values(asked.moments)];
-		if (!numbers.every((n) => n === undefined || Number.isFinite(n))) return [{ place, message: 'the figure has no numbers; check its lengths and directions' }];
-		const beyond = AXES.filter((a: Axis) => Math.max(asked.demand[a] ?? -Infinity, asked.other?.[a] ?? -Infinity) > POSSIBLE_RANGE[a][1]);
+		const numbers = [
+			...Object.values(asked.demand),
+			...Object.values(asked.other ?? {}),
+			...Object.values(asked.moments)
+		];
+		if (!numbers.every((n) => n === undefined || Number.isFinite(n)))
+			return [{ place, message: 'the figure has no numbers; check its lengths and directions' }];
+		const beyond = AXES.filter(
+			(a: Axis) =>
+				Math.max(asked.demand[a] ?? -Infinity, asked.other?.[a] ?? -Infinity) > POSSIBLE_RANGE[a][1]
+		);
 		return [
 			...asked.failing.map((f) => ({ place, message: `the figure cannot stand: ${MEND[f] ?? f}` })),
-			...beyond.map((a) => ({ place, message: `it asks ${Math.round(Math.max(asked.demand[a] ?? 0, asked.other?.[a] ?? 0))}° of ${a}, more than any joint gives (${POSSIBLE_RANGE[a][1]}°)` }))
+			...beyond.map((a) => ({
+				place,
+				message: `it asks ${Math.round(Math.max(asked.demand[a] ?? 0, asked.other?.[a] ?? 0))}° of ${a}, more than any joint gives (${POSSIBLE_RANGE[a][1]}°)`
+			}))
 		];
 	});
 }

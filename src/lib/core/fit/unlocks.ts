@@ -14,7 +14,10 @@ export interface Unlock {
 	readonly byMeasuring: readonly string[];
 	readonly sidesToMeasure: readonly Side[];
 	/** Steps that would fit as they stand with so many degrees more on each side named, and nothing else in the way. */
-	readonly byDegrees: readonly { readonly step: string; readonly degrees: { readonly [S in Side]?: number } }[];
+	readonly byDegrees: readonly {
+		readonly step: string;
+		readonly degrees: { readonly [S in Side]?: number };
+	}[];
 }
 
 /** One entry an axis that has something to give, most steps first. */
@@ -52,18 +55,34 @@ export interface Retest {
 const LIMITING_SHARE = 0.5;
 
 /** When each range is to be taken again, soonest first. */
-export function retestPlan(envelope: Envelope, fits: readonly StepFit[], rules: FitRules, today: Day): readonly Retest[] {
-	const limiting = new Set(fits.flatMap((f) => f.limiting.filter((l) => l.short > 0).map((l) => `${l.axis}|${l.side}`)));
+export function retestPlan(
+	envelope: Envelope,
+	fits: readonly StepFit[],
+	rules: FitRules,
+	today: Day
+): readonly Retest[] {
+	const limiting = new Set(
+		fits.flatMap((f) => f.limiting.filter((l) => l.short > 0).map((l) => `${l.axis}|${l.side}`))
+	);
 	const asked = AXES.filter((axis) => isMainAxis(axis) || envelope[axis] !== undefined);
-	return asked.flatMap((axis) =>
-		SIDES.map((side): Retest => {
-			const known = envelope[axis]?.[side];
-			if (known === undefined) return { axis, side, due: today, overdueDays: 0, why: 'missing' };
-			const last = addDays(known.date, rules.staleDays);
-			if (daysBetween(last, today) > 0) return { axis, side, due: last, overdueDays: daysBetween(last, today), why: 'stale' };
-			const isLimiting = limiting.has(`${axis}|${side}`);
-			const due = isLimiting ? addDays(known.date, Math.floor(rules.staleDays * LIMITING_SHARE)) : last;
-			return { axis, side, due, overdueDays: Math.max(0, daysBetween(due, today)), why: isLimiting ? 'limiting' : 'routine' };
-		})
-	).sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : 0));
+	return asked
+		.flatMap((axis) =>
+			SIDES.map((side): Retest => {
+				const known = envelope[axis]?.[side];
+				if (known === undefined) return { axis, side, due: today, overdueDays: 0, why: 'missing' };
+				const last = addDays(known.date, rules.staleDays);
+				if (daysBetween(last, today) > 0)
+					return { axis, side, due: last, overdueDays: daysBetween(last, today), why: 'stale' };
+				const isLimiting = limiting.has(`${axis}|${side}`);
+				const due = isLimiting ? addDays(known.date, Math.floor(rules.staleDays * LIMITING_SHARE)) : last;
+				return {
+					axis,
+					side,
+					due,
+					overdueDays: Math.max(0, daysBetween(due, today)),
+					why: isLimiting ? 'limiting' : 'routine'
+				};
+			})
+		)
+		.sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : 0));
 }

@@ -8,14 +8,22 @@ import { lengthIn, type SolvedSetup } from './context.ts';
 const WRITTEN_FOR = 1.7;
 
 /** Height of a handle for a body, whole cm: a place on the body grows with it, a weight on blocks does not. */
-export const handleFor = ({ handleCm, scales }: HingePosture, body: Body): number => (scales === true ? Math.round((handleCm * body.heightM) / WRITTEN_FOR) : handleCm);
+export const handleFor = ({ handleCm, scales }: HingePosture, body: Body): number =>
+	scales === true ? Math.round((handleCm * body.heightM) / WRITTEN_FOR) : handleCm;
 
 export function usualSetup(step: Step, body: Body): SolvedSetup {
 	const p = step.posture;
 	switch (p.movement) {
 		case 'squat':
 		case 'sit-to-stand':
-			return { ...('seatCm' in p.depth ? { seatCm: p.depth.seatCm } : 'thighDeg' in p.depth ? { thighDeg: p.depth.thighDeg } : {}), ...(p.heelWedgeCm === undefined ? {} : { heelWedgeCm: p.heelWedgeCm }) };
+			return {
+				...('seatCm' in p.depth
+					? { seatCm: p.depth.seatCm }
+					: 'thighDeg' in p.depth
+						? { thighDeg: p.depth.thighDeg }
+						: {}),
+				...(p.heelWedgeCm === undefined ? {} : { heelWedgeCm: p.heelWedgeCm })
+			};
 		case 'step-up':
 			return { stepCm: p.stepCm };
 		case 'step-down':
@@ -32,4 +40,5 @@ export function usualSetup(step: Step, body: Body): SolvedSetup {
 }
 
 /** The step's own length as it is usually given; null where it has none, or goes as far as it goes. */
-export const usualLength = (step: Step, body: Body): number | null => lengthIn(usualSetup(step, body))?.value ?? null;
+export const usualLength = (step: Step, body: Body): number | null =>
+	lengthIn(usualSetup(step, body))?.value ?? null;

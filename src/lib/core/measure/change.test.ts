@@ -1,14 +1,23 @@
 /** Change that matters and symmetry, against published rules and worked examples 3, 7, 9 and 13 (from memory, sources in the rules). */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { ACTIVITY_CHANGES, ACTIVITY_MEAN_CHANGES, PAIN_CHANGES, painChangesFor, painPopulations, SYMMETRY_CHANGES, TEST_CHANGES } from '../../catalogue/change-rules.ts';
+import {
+	ACTIVITY_CHANGES,
+	ACTIVITY_MEAN_CHANGES,
+	PAIN_CHANGES,
+	painChangesFor,
+	painPopulations,
+	SYMMETRY_CHANGES,
+	TEST_CHANGES
+} from '../../catalogue/change-rules.ts';
 import { questionnaire, QUESTIONNAIRES } from '../../catalogue/questionnaires.ts';
 import { activityMean } from '../client/goal.ts';
 import { changeOf, detectable90, detectable95, standardError, type Change } from './change.ts';
 import { acceptTotal, hundredIsBest, percentOfAnswered, totalChange } from './questionnaire.ts';
 import { againstBefore, limbSymmetry, sideShare, symmetryRules } from './symmetry.ts';
 
-const pain = (from: number, to: number, population?: string): Change => changeOf({ from, to, better: 'lower' }, PAIN_CHANGES, population);
+const pain = (from: number, to: number, population?: string): Change =>
+	changeOf({ from, to, better: 'lower' }, PAIN_CHANGES, population);
 const met = (c: Change, rule: string): boolean => c.rules.find((r) => r.rule === rule)?.met === true;
 
 describe('worked example 7: is the change important?', () => {
@@ -18,23 +27,53 @@ describe('worked example 7: is the change important?', () => {
 		[7, 5, true, false, true, true, false],
 		[3, 2, false, true, false, false, true],
 		[5, 3.5, false, true, false, false, false]
-	])('%d → %d by Farrar raw and per cent, back 2 points, Salaffi raw and per cent', (from, to, raw, percent, back, much, muchPercent) => {
-		const c = pain(from, to);
-		expect([met(c, 'farrar-raw'), met(c, 'farrar-percent'), met(c, 'back-2'), met(c, 'salaffi-much'), met(c, 'salaffi-much-percent')]).toEqual([raw, percent, back, much, muchPercent]);
-		expect(c.direction).toBe('better');
-		expect(met(c, 'salaffi-slightly')).toBe(from - to >= 1);
-	});
+	])(
+		'%d → %d by Farrar raw and per cent, back 2 points, Salaffi raw and per cent',
+		(from, to, raw, percent, back, much, muchPercent) => {
+			const c = pain(from, to);
+			expect([
+				met(c, 'farrar-raw'),
+				met(c, 'farrar-percent'),
+				met(c, 'back-2'),
+				met(c, 'salaffi-much'),
+				met(c, 'salaffi-much-percent')
+			]).toEqual([raw, percent, back, much, muchPercent]);
+			expect(c.direction).toBe('better');
+			expect(met(c, 'salaffi-slightly')).toBe(from - to >= 1);
+		}
+	);
 	it.each([
-		['knee-left', true, false, ['front-of-knee-1.2', 'front-of-knee-2', 'outpatients-small'], ['back-2', 'farrar-raw']],
-		['knee-left', false, false, ['outpatients-small', 'salaffi-much'], ['front-of-knee-1.2', 'back-2', 'farrar-raw']],
+		[
+			'knee-left',
+			true,
+			false,
+			['front-of-knee-1.2', 'front-of-knee-2', 'outpatients-small'],
+			['back-2', 'farrar-raw']
+		],
+		[
+			'knee-left',
+			false,
+			false,
+			['outpatients-small', 'salaffi-much'],
+			['front-of-knee-1.2', 'back-2', 'farrar-raw']
+		],
 		['back', true, false, ['back-2', 'outpatients-small'], ['front-of-knee-1.2', 'farrar-raw']],
-		['hip-right', true, true, ['farrar-raw', 'immpact-moderate', 'salaffi-much'], ['front-of-knee-2', 'back-2']]
-	])('%s, front of the knee %s, long-standing %s: the rules of its populations and no others', (region, frontOfKnee, longStanding, held, left) => {
-		const ids = painChangesFor(painPopulations(region, { frontOfKnee, longStanding })).map((r) => r.id);
-		expect(ids).toEqual(expect.arrayContaining(held));
-		for (const id of left) expect(ids).not.toContain(id);
-		expect(new Set(ids).size).toBe(ids.length);
-	});
+		[
+			'hip-right',
+			true,
+			true,
+			['farrar-raw', 'immpact-moderate', 'salaffi-much'],
+			['front-of-knee-2', 'back-2']
+		]
+	])(
+		'%s, front of the knee %s, long-standing %s: the rules of its populations and no others',
+		(region, frontOfKnee, longStanding, held, left) => {
+			const ids = painChangesFor(painPopulations(region, { frontOfKnee, longStanding })).map((r) => r.id);
+			expect(ids).toEqual(expect.arrayContaining(held));
+			for (const id of left) expect(ids).not.toContain(id);
+			expect(new Set(ids).size).toBe(ids.length);
+		}
+	);
 	it('from nothing to 2: per cent is undefined, and it is worse by 2', () => {
 		const c = pain(0, 2);
 		expect(c).toMatchObject({ percent: null, direction: 'worse', gain: -2 });
@@ -42,43 +81,72 @@ describe('worked example 7: is the change important?', () => {
 		expect(met(c, 'back-2')).toBe(true);
 	});
 	it('tiers of 29.9, 30 and 50 per cent (IMMPACT, Dworkin 2008)', () => {
-		const tiers = (from: number, to: number): boolean[] => ['immpact-moderate', 'immpact-substantial'].map((r) => met(pain(from, to), r));
+		const tiers = (from: number, to: number): boolean[] =>
+			['immpact-moderate', 'immpact-substantial'].map((r) => met(pain(from, to), r));
 		expect(tiers(10, 7.01)).toEqual([false, false]);
 		expect(tiers(10, 7)).toEqual([true, false]);
 		expect(tiers(10, 5)).toEqual([true, true]);
 	});
 	it('the front of the knee has two rules that disagree at 1.5 (Piva 2009, Crossley 2004): both are given', () => {
 		const c = pain(5, 3.5, 'front-of-knee');
-		expect(c.rules.map((r) => [r.rule, r.met])).toEqual([['front-of-knee-1.2', true], ['front-of-knee-2', false]]);
+		expect(c.rules.map((r) => [r.rule, r.met])).toEqual([
+			['front-of-knee-1.2', true],
+			['front-of-knee-2', false]
+		]);
 		expect(c.matters).toBe('some');
 	});
 	it('activities [3, 4, 5] → [5, 6, 8]: the mean changed really (Stratford 1995), one item of three did', () => {
-		const [a, b] = [[3, 4, 5], [5, 6, 8]];
-		const mean = changeOf({ from: activityMean(a) as number, to: activityMean(b) as number, better: 'higher' }, ACTIVITY_MEAN_CHANGES, 'knee');
+		const [a, b] = [
+			[3, 4, 5],
+			[5, 6, 8]
+		];
+		const mean = changeOf(
+			{ from: activityMean(a) as number, to: activityMean(b) as number, better: 'higher' },
+			ACTIVITY_MEAN_CHANGES,
+			'knee'
+		);
 		expect(mean.gain).toBeCloseTo(2.33, 2);
 		expect(met(mean, 'mean-2')).toBe(true);
-		expect(a.map((from, i) => met(changeOf({ from, to: b[i] as number, better: 'higher' }, ACTIVITY_CHANGES), 'single-3'))).toEqual([false, false, true]);
-		expect([1.9, 2].map((g) => met(changeOf({ from: 4, to: 4 + g, better: 'higher' }, ACTIVITY_MEAN_CHANGES), 'mean-2'))).toEqual([false, true]);
+		expect(
+			a.map((from, i) =>
+				met(changeOf({ from, to: b[i] as number, better: 'higher' }, ACTIVITY_CHANGES), 'single-3')
+			)
+		).toEqual([false, false, true]);
+		expect(
+			[1.9, 2].map((g) =>
+				met(changeOf({ from: 4, to: 4 + g, better: 'higher' }, ACTIVITY_MEAN_CHANGES), 'mean-2')
+			)
+		).toEqual([false, true]);
 		expect(activityMean([])).toBeUndefined();
 	});
 	it('up and go 12.9 → 10.8 may matter and could be error: over 0.8–1.4 (Wright 2011), under 2.49 (Kennedy 2005)', () => {
 		const c = changeOf({ from: 12.9, to: 10.8, better: 'lower' }, TEST_CHANGES['timed-up-and-go'] ?? []);
 		expect(c).toMatchObject({ matters: 'all', beyondError: 'some', direction: 'better' });
 		expect(met(c, 'up-and-go-error')).toBe(false);
-		expect(met(changeOf({ from: 12.9, to: 10.41, better: 'lower' }, TEST_CHANGES['timed-up-and-go'] ?? []), 'up-and-go-error')).toBe(true);
+		expect(
+			met(
+				changeOf({ from: 12.9, to: 10.41, better: 'lower' }, TEST_CHANGES['timed-up-and-go'] ?? []),
+				'up-and-go-error'
+			)
+		).toBe(true);
 	});
 	it('55 m more in six minutes is substantial and still inside error (Perera 2006, Kennedy 2005)', () => {
 		const c = changeOf({ from: 400, to: 455, better: 'higher' }, TEST_CHANGES['six-minute-walk'] ?? []);
 		expect([met(c, 'six-minutes-substantial'), met(c, 'six-minutes-error')]).toEqual([true, false]);
 	});
 	it('five times: 2.5 s is not more than 2.5 s (Goldberg 2012)', () => {
-		const gained = (to: number): boolean => met(changeOf({ from: 15, to, better: 'lower' }, TEST_CHANGES['sit-to-stand-5x'] ?? []), 'five-times-error');
+		const gained = (to: number): boolean =>
+			met(
+				changeOf({ from: 15, to, better: 'lower' }, TEST_CHANGES['sit-to-stand-5x'] ?? []),
+				'five-times-error'
+			);
 		expect([gained(12.5), gained(12.4)]).toEqual([false, true]);
 	});
 });
 
 describe('worked example 9: knee to wall (Konor 2012, Powden 2015)', () => {
-	const wall = (from: number, to: number, population = 'any'): Change => changeOf({ from, to, better: 'higher' }, TEST_CHANGES['knee-to-wall'] ?? [], population);
+	const wall = (from: number, to: number, population = 'any'): Change =>
+		changeOf({ from, to, better: 'higher' }, TEST_CHANGES['knee-to-wall'] ?? [], population);
 	it('11.5 against 8.0 cm is beyond every error; 8 → 9 is inside the best of them; 8 → 10 beyond all', () => {
 		expect(wall(8, 11.5).beyondError).toBe('all');
 		expect(wall(8, 9).beyondError).toBe('none');
@@ -108,19 +176,33 @@ describe('worked example 3: limb symmetry (Noyes 1991, Reid 2007, Grindem 2016, 
 	it('95.5 % of the other leg can be 80.8 % of before; a zero side has no index', () => {
 		expect(limbSymmetry(2.1, 2.2, 'higher')).toBeCloseTo(95.5, 1);
 		expect(againstBefore(2.1, 2.6)).toBeCloseTo(80.8, 1);
-		expect([limbSymmetry(1, 0, 'higher'), limbSymmetry(0, 1, 'lower'), sideShare(0, 3)]).toEqual([undefined, undefined, undefined]);
+		expect([limbSymmetry(1, 0, 'higher'), limbSymmetry(0, 1, 'lower'), sideShare(0, 3)]).toEqual([
+			undefined,
+			undefined,
+			undefined
+		]);
 	});
 	it('88 → 92 % of a single hop is inside its 8.1 (Reid 2007)', () => {
-		expect(changeOf({ from: 88, to: 92, better: 'higher' }, [SYMMETRY_CHANGES['hop-single'] as never]).beyondError).toBe('none');
+		expect(
+			changeOf({ from: 88, to: 92, better: 'higher' }, [SYMMETRY_CHANGES['hop-single'] as never]).beyondError
+		).toBe('none');
 	});
 	it('swapping sides, and other units, change nothing', () => {
 		fc.assert(
-			fc.property(fc.double({ min: 0.1, max: 500, noNaN: true }), fc.double({ min: 0.1, max: 500, noNaN: true }), fc.constantFrom(2.54, 0.4536, 60), (a, b, unit) => {
-				expect(sideShare(a, b)).toBe(sideShare(b, a));
-				expect(sideShare(a * unit, b * unit)).toBeCloseTo(sideShare(a, b) as number, 9);
-				expect(limbSymmetry(a, b, 'higher')).toBeCloseTo(limbSymmetry(b, a, 'lower') as number, 9);
-				expect(changeOf({ from: a, to: b, better: 'higher' }, []).gain).toBeCloseTo(-changeOf({ from: b, to: a, better: 'higher' }, []).gain, 9);
-			}),
+			fc.property(
+				fc.double({ min: 0.1, max: 500, noNaN: true }),
+				fc.double({ min: 0.1, max: 500, noNaN: true }),
+				fc.constantFrom(2.54, 0.4536, 60),
+				(a, b, unit) => {
+					expect(sideShare(a, b)).toBe(sideShare(b, a));
+					expect(sideShare(a * unit, b * unit)).toBeCloseTo(sideShare(a, b) as number, 9);
+					expect(limbSymmetry(a, b, 'higher')).toBeCloseTo(limbSymmetry(b, a, 'lower') as number, 9);
+					expect(changeOf({ from: a, to: b, better: 'higher' }, []).gain).toBeCloseTo(
+						-changeOf({ from: b, to: a, better: 'higher' }, []).gain,
+						9
+					);
+				}
+			),
 			{ seed: 11, numRuns: 1000 }
 		);
 	});
@@ -144,7 +226,10 @@ describe('worked example 13: arithmetic of totals, no items', () => {
 	it('a total outside its range is refused with the range, for every questionnaire', () => {
 		for (const q of QUESTIONNAIRES) {
 			expect(acceptTotal(q, q.range[0]).ok && acceptTotal(q, q.range[1]).ok, q.id).toBe(true);
-			expect([acceptTotal(q, q.range[0] - 1).ok, acceptTotal(q, q.range[1] + 1).ok, acceptTotal(q, NaN).ok], q.id).toEqual([false, false, false]);
+			expect(
+				[acceptTotal(q, q.range[0] - 1).ok, acceptTotal(q, q.range[1] + 1).ok, acceptTotal(q, NaN).ok],
+				q.id
+			).toEqual([false, false, false]);
 		}
 	});
 });

@@ -48,14 +48,29 @@ export interface Change {
 /** Floats of the sheet carry two decimals; anything closer than this is the same number. */
 const SAME = 1e-9;
 
-export function changeOf({ from, to, better }: ChangeInput, rules: readonly ChangeRule[], population?: string): Change {
+export function changeOf(
+	{ from, to, better }: ChangeInput,
+	rules: readonly ChangeRule[],
+	population?: string
+): Change {
 	const gain = better === 'higher' ? to - from : from - to;
 	const percent = from === 0 ? null : (100 * gain) / Math.abs(from);
-	const held = rules.filter((r) => population === undefined || r.populations.includes(population) || r.populations.includes('any'));
+	const held = rules.filter(
+		(r) => population === undefined || r.populations.includes(population) || r.populations.includes('any')
+	);
 	const judged = held.map((r): RuleMet => {
 		const size = r.of === 'points' ? Math.abs(gain) : percent === null ? NaN : Math.abs(percent);
 		const met = r.strict === true ? size > r.amount + SAME : size >= r.amount - SAME;
-		return { rule: r.id, kind: r.kind, tier: r.tier ?? null, needed: r.amount, of: r.of, met, source: r.source, populations: r.populations };
+		return {
+			rule: r.id,
+			kind: r.kind,
+			tier: r.tier ?? null,
+			needed: r.amount,
+			of: r.of,
+			met,
+			source: r.source,
+			populations: r.populations
+		};
 	});
 	const share = (kind: ChangeRule['kind']): Change['matters'] => {
 		const own = judged.filter((j) => j.kind === kind);
@@ -63,7 +78,14 @@ export function changeOf({ from, to, better }: ChangeInput, rules: readonly Chan
 		const met = own.filter((j) => j.met).length;
 		return met === own.length ? 'all' : met === 0 ? 'none' : 'some';
 	};
-	return { gain, percent, direction: Math.abs(gain) <= SAME ? 'same' : gain > 0 ? 'better' : 'worse', rules: judged, beyondError: share('error'), matters: share('matters') };
+	return {
+		gain,
+		percent,
+		direction: Math.abs(gain) <= SAME ? 'same' : gain > 0 ? 'better' : 'worse',
+		rules: judged,
+		beyondError: share('error'),
+		matters: share('matters')
+	};
 }
 
 /** Standard error of measurement from spread and reliability, and the change beyond it. Textbook formulas, from memory. */

@@ -6,7 +6,14 @@ import type { Better } from './symmetry.ts';
 import type { ChangeRule } from './change.ts';
 import { conflicting, readNorm, type Norm, type Person, type Reading } from './norm.ts';
 
-export const TEST_GROUPS = ['rising and walking', 'balance', 'endurance', 'hops and reach', 'strength', 'trunk'] as const;
+export const TEST_GROUPS = [
+	'rising and walking',
+	'balance',
+	'endurance',
+	'hops and reach',
+	'strength',
+	'trunk'
+] as const;
 export type TestGroup = (typeof TEST_GROUPS)[number];
 
 /** One more number or tick that a test needs. */
@@ -57,17 +64,25 @@ export function scored(spec: TestSpec, value: number, extras: Extras): number {
 const G = 9.81;
 
 /** What follows from a reading, by name. Absent where something it needs is absent. */
-export function derived(spec: TestSpec, value: number, x: Extras, who: TestPerson): Readonly<Record<string, number>> {
+export function derived(
+	spec: TestSpec,
+	value: number,
+	x: Extras,
+	who: TestPerson
+): Readonly<Record<string, number>> {
 	const out: Record<string, number> = {};
-	const put = (name: string, n: number | undefined): void => void (n !== undefined && Number.isFinite(n) && (out[name] = n));
+	const put = (name: string, n: number | undefined): void =>
+		void (n !== undefined && Number.isFinite(n) && (out[name] = n));
 	const has = (...names: string[]): boolean => names.every((n) => x[n] !== undefined);
 	const at = (n: string): number => x[n] as number;
 	if (spec.id === 'walk-40m') put('speed', 40 / value);
 	if (spec.id === 'gait-4m') put('speed', 4 / value);
 	if (spec.id === 'sit-to-stand-5x') put('points', chairPoints(value));
 	if (spec.id === 'gait-4m') put('points', gaitPoints(value));
-	if (spec.id === 'four-stage-balance' && has('sideBySide', 'semiTandem')) put('points', balancePoints(at('sideBySide'), at('semiTandem'), value));
-	if (spec.id === 'stair-climb' && has('steps', 'riseCm', 'upSec')) put('power', stairPower(who.massKg, (at('steps') * at('riseCm')) / 100, at('upSec')));
+	if (spec.id === 'four-stage-balance' && has('sideBySide', 'semiTandem'))
+		put('points', balancePoints(at('sideBySide'), at('semiTandem'), value));
+	if (spec.id === 'stair-climb' && has('steps', 'riseCm', 'upSec'))
+		put('power', stairPower(who.massKg, (at('steps') * at('riseCm')) / 100, at('upSec')));
 	if (spec.id === 'six-minute-walk') {
 		const p = predictedWalk(who);
 		put('predicted', p?.metres);
@@ -79,7 +94,8 @@ export function derived(spec: TestSpec, value: number, x: Extras, who: TestPerso
 		if (has('leverCm')) put('torque', (value * at('leverCm')) / 100);
 		if (has('leverCm')) put('torquePerKg', (value * at('leverCm')) / 100 / who.massKg);
 	}
-	if (spec.id === 'reach' && has('posteromedial', 'posterolateral', 'limbCm')) put('composite', reachComposite(value, at('posteromedial'), at('posterolateral'), at('limbCm')));
+	if (spec.id === 'reach' && has('posteromedial', 'posterolateral', 'limbCm'))
+		put('composite', reachComposite(value, at('posteromedial'), at('posterolateral'), at('limbCm')));
 	return out;
 }
 
@@ -120,23 +136,40 @@ export function balancePoints(sideBySide: number, semiTandem: number, tandem: nu
 }
 
 /** Watts of climbing h metres in t seconds: m·g·h/t. */
-export const stairPower = (massKg: number, riseM: number, seconds: number): number => (massKg * G * riseM) / seconds;
+export const stairPower = (massKg: number, riseM: number, seconds: number): number =>
+	(massKg * G * riseM) / seconds;
 
 /**
  * Predicted six-minute distance and the lower limit of normal, m; only for 40–80 years and a known sex.
  * @source enright-1998 (from memory)
  */
-export function predictedWalk({ age, sex, heightCm, massKg }: TestPerson): { readonly metres: number; readonly lowerLimit: number } | undefined {
+export function predictedWalk({
+	age,
+	sex,
+	heightCm,
+	massKg
+}: TestPerson): { readonly metres: number; readonly lowerLimit: number } | undefined {
 	if (sex === null || age < 40 || age > 80) return undefined;
-	const metres = sex === 'male' ? 7.57 * heightCm - 5.02 * age - 1.76 * massKg - 309 : 2.11 * heightCm - 2.29 * massKg - 5.78 * age + 667;
+	const metres =
+		sex === 'male'
+			? 7.57 * heightCm - 5.02 * age - 1.76 * massKg - 309
+			: 2.11 * heightCm - 2.29 * massKg - 5.78 * age + 667;
 	return { metres, lowerLimit: metres - (sex === 'male' ? 153 : 139) };
 }
 
 /** Reach in three directions over three limb lengths, per cent. @source plisky-2006 (from memory) */
-export const reachComposite = (anterior: number, posteromedial: number, posterolateral: number, limbCm: number): number => (100 * (anterior + posteromedial + posterolateral)) / (3 * limbCm);
+export const reachComposite = (
+	anterior: number,
+	posteromedial: number,
+	posterolateral: number,
+	limbCm: number
+): number => (100 * (anterior + posteromedial + posterolateral)) / (3 * limbCm);
 
 /** Difference of forward reach, cm: more than 4 by one source, 4 or more by another. @source plisky-2006; smith-2015 (from memory) */
-export function forwardReachDifference(left: number, right: number): { readonly cm: number; readonly plisky: boolean; readonly smith: boolean } {
+export function forwardReachDifference(
+	left: number,
+	right: number
+): { readonly cm: number; readonly plisky: boolean; readonly smith: boolean } {
 	const cm = Math.round(1000 * Math.abs(left - right)) / 1000;
 	return { cm, plisky: cm > 4, smith: cm >= 4 };
 }

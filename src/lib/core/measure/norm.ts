@@ -31,10 +31,29 @@ interface Common {
 }
 
 export type Norm =
-	| (Common & { readonly kind: 'cut'; readonly worse: Beyond; readonly classes: readonly [worse: string, else_: string]; readonly rows: readonly Cell<number>[] })
-	| (Common & { readonly kind: 'band'; readonly better: 'higher' | 'lower'; readonly rows: readonly Cell<readonly [number, number]>[] })
-	| (Common & { readonly kind: 'mean'; readonly better: 'higher' | 'lower'; readonly rows: readonly Cell<{ readonly mean: number; readonly sd?: number }>[] })
-	| (Common & { readonly kind: 'bands'; readonly bands: readonly { readonly upTo: number; readonly class: string }[]; readonly above: string; readonly inclusive: boolean; readonly rows: readonly Cell<true>[] });
+	| (Common & {
+			readonly kind: 'cut';
+			readonly worse: Beyond;
+			readonly classes: readonly [worse: string, else_: string];
+			readonly rows: readonly Cell<number>[];
+	  })
+	| (Common & {
+			readonly kind: 'band';
+			readonly better: 'higher' | 'lower';
+			readonly rows: readonly Cell<readonly [number, number]>[];
+	  })
+	| (Common & {
+			readonly kind: 'mean';
+			readonly better: 'higher' | 'lower';
+			readonly rows: readonly Cell<{ readonly mean: number; readonly sd?: number }>[];
+	  })
+	| (Common & {
+			readonly kind: 'bands';
+			readonly bands: readonly { readonly upTo: number; readonly class: string }[];
+			readonly above: string;
+			readonly inclusive: boolean;
+			readonly rows: readonly Cell<true>[];
+	  });
 
 export interface Reading {
 	readonly norm: string;
@@ -50,7 +69,10 @@ export interface Reading {
 export const NO_NORM = 'no-norm';
 
 /** The cell of a person, or why there is none. */
-export function cellFor<T>(rows: readonly Cell<T>[], person: Person): { readonly cell: T } | { readonly why: 'age' | 'sex-unknown' } {
+export function cellFor<T>(
+	rows: readonly Cell<T>[],
+	person: Person
+): { readonly cell: T } | { readonly why: 'age' | 'sex-unknown' } {
 	const row = rows.find((r) => r.ages === undefined || (person.age >= r.ages[0] && person.age <= r.ages[1]));
 	if (row === undefined) return { why: 'age' };
 	if (row.any !== undefined) return { cell: row.any };
@@ -68,7 +90,12 @@ const BEYOND: Readonly<Record<Beyond, (value: number, cut: number) => boolean>> 
 
 /** Reads one norm. `value` undefined: the derived value could not be worked out. */
 export function readNorm(norm: Norm, value: number | undefined, person: Person): Reading {
-	const about = { norm: norm.id, source: norm.source, population: norm.population, ...(norm.note === undefined ? {} : { note: norm.note }) };
+	const about = {
+		norm: norm.id,
+		source: norm.source,
+		population: norm.population,
+		...(norm.note === undefined ? {} : { note: norm.note })
+	};
 	if (value === undefined) return { ...about, class: NO_NORM, against: null, why: 'not-derived' };
 	const found = cellFor<unknown>(norm.rows, person);
 	if ('why' in found) return { ...about, class: NO_NORM, against: null, why: found.why };
@@ -80,11 +107,29 @@ export function readNorm(norm: Norm, value: number | undefined, person: Person):
 		case 'band': {
 			const [low, high] = found.cell as readonly [number, number];
 			const place = value < low ? 'under' : value > high ? 'over' : 'within';
-			return { ...about, class: place === 'within' ? 'average' : (place === 'over') === (norm.better === 'higher') ? 'above-average' : 'below-average', against: [low, high] };
+			return {
+				...about,
+				class:
+					place === 'within'
+						? 'average'
+						: (place === 'over') === (norm.better === 'higher')
+							? 'above-average'
+							: 'below-average',
+				against: [low, high]
+			};
 		}
 		case 'mean': {
 			const { mean } = found.cell as { mean: number };
-			return { ...about, class: value === mean ? 'at-the-mean' : value > mean === (norm.better === 'higher') ? 'better-than-the-mean' : 'worse-than-the-mean', against: mean };
+			return {
+				...about,
+				class:
+					value === mean
+						? 'at-the-mean'
+						: value > mean === (norm.better === 'higher')
+							? 'better-than-the-mean'
+							: 'worse-than-the-mean',
+				against: mean
+			};
 		}
 		case 'bands': {
 			const band = norm.bands.find((b) => (norm.inclusive ? value <= b.upTo : value < b.upTo));
@@ -95,10 +140,38 @@ export function readNorm(norm: Norm, value: number | undefined, person: Person):
 
 /** Good or bad news of a class, for comparing sources; null says neither. */
 export function leaning(class_: string): 'worse' | 'better' | null {
-	if (['below-average', 'at-risk', 'worse-than-average', 'low', 'poor', 'restricted', 'worse-than-the-mean', 'further-assessment', 'asymmetric'].includes(class_)) return 'worse';
-	if (['above-average', 'average', 'not-below-average', 'not-at-risk', 'not-worse-than-average', 'not-low', 'good', 'better-than-the-mean', 'at-the-mean', 'symmetric'].includes(class_)) return 'better';
+	if (
+		[
+			'below-average',
+			'at-risk',
+			'worse-than-average',
+			'low',
+			'poor',
+			'restricted',
+			'worse-than-the-mean',
+			'further-assessment',
+			'asymmetric'
+		].includes(class_)
+	)
+		return 'worse';
+	if (
+		[
+			'above-average',
+			'average',
+			'not-below-average',
+			'not-at-risk',
+			'not-worse-than-average',
+			'not-low',
+			'good',
+			'better-than-the-mean',
+			'at-the-mean',
+			'symmetric'
+		].includes(class_)
+	)
+		return 'better';
 	return null;
 }
 
 /** Do the sources disagree about this value? */
-export const conflicting = (readings: readonly Reading[]): boolean => new Set(readings.map((r) => leaning(r.class)).filter((l) => l !== null)).size > 1;
+export const conflicting = (readings: readonly Reading[]): boolean =>
+	new Set(readings.map((r) => leaning(r.class)).filter((l) => l !== null)).size > 1;

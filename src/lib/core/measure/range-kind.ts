@@ -66,11 +66,17 @@ export interface RangeKind {
 
 /** The usual values that speak of this age and sex, own table first; a sex that is not known takes both. */
 export function usualFor(kind: RangeKind, age: number, sex: Sex | null): readonly UsualValue[] {
-	return kind.usual.filter((u) => (u.ages === undefined || (age >= u.ages[0] && age <= u.ages[1])) && (u.sex === undefined || sex === null || u.sex === sex));
+	return kind.usual.filter(
+		(u) =>
+			(u.ages === undefined || (age >= u.ages[0] && age <= u.ages[1])) &&
+			(u.sex === undefined || sex === null || u.sex === sex)
+	);
 }
 
 /** Lowest and highest of the usual values: sources that disagree are shown as a span. */
-export function usualSpan(values: readonly UsualValue[]): { readonly low: number; readonly high: number } | undefined {
+export function usualSpan(
+	values: readonly UsualValue[]
+): { readonly low: number; readonly high: number } | undefined {
 	if (values.length === 0) return undefined;
 	const v = values.map((u) => u.value);
 	return { low: Math.min(...v), high: Math.max(...v) };
@@ -87,5 +93,9 @@ export interface SideDifference {
 /** The difference between sides; swapping the sides changes the sign and the name only. */
 export function sideDifference(left: number, right: number, method: Method): SideDifference {
 	const degrees = left - right;
-	return { degrees, less: degrees === 0 ? null : degrees < 0 ? 'left' : 'right', beyondError: Math.abs(degrees) >= method.realChangeDeg };
+	return {
+		degrees,
+		less: degrees === 0 ? null : degrees < 0 ? 'left' : 'right',
+		beyondError: Math.abs(degrees) >= method.realChangeDeg
+	};
 }

@@ -10,27 +10,61 @@ import { RANGE_IDS, sideDifference, usualFor, usualSpan } from './range-kind.ts'
 
 describe('a measured range', () => {
 	it('completes what is missing: no onset is no pain up to tolerable', () => {
-		expect(measuredRange(RANGES.kneeFlexion, { tolerable: 95, end: 120 })).toEqual({ ok: true, value: { painFree: 95, tolerable: 95, end: 120, pain: 0 } });
-		expect(measuredRange(RANGES.kneeFlexion, { onset: 80, end: 120 })).toMatchObject({ value: { painFree: 80, tolerable: 120 } });
+		expect(measuredRange(RANGES.kneeFlexion, { tolerable: 95, end: 120 })).toEqual({
+			ok: true,
+			value: { painFree: 95, tolerable: 95, end: 120, pain: 0 }
+		});
+		expect(measuredRange(RANGES.kneeFlexion, { onset: 80, end: 120 })).toMatchObject({
+			value: { painFree: 80, tolerable: 120 }
+		});
 	});
 	it('refuses a knee of 170°, an ankle of 60°, an end before tolerable, and nothing at all, naming the field', () => {
-		expect(measuredRange(RANGES.kneeFlexion, { end: 170 })).toMatchObject({ ok: false, refusal: { field: 'end', reason: 'impossible-angle' } });
-		expect(measuredRange(RANGES.weightBearingDorsiflexion, { end: 60 })).toMatchObject({ ok: false, refusal: { reason: 'impossible-angle' } });
-		expect(measuredRange(RANGES.kneeFlexion, { tolerable: 100, end: 90 })).toMatchObject({ ok: false, refusal: { field: 'end', reason: 'order' } });
-		expect(measuredRange(RANGES.kneeFlexion, { onset: 100, tolerable: 90 })).toMatchObject({ ok: false, refusal: { field: 'tolerable' } });
-		expect(measuredRange(RANGES.kneeFlexion, { pain: 3 })).toMatchObject({ ok: false, refusal: { reason: 'empty' } });
-		expect(measuredRange(RANGES.kneeFlexion, { end: 100, pain: 11 })).toMatchObject({ ok: false, refusal: { field: 'pain' } });
+		expect(measuredRange(RANGES.kneeFlexion, { end: 170 })).toMatchObject({
+			ok: false,
+			refusal: { field: 'end', reason: 'impossible-angle' }
+		});
+		expect(measuredRange(RANGES.weightBearingDorsiflexion, { end: 60 })).toMatchObject({
+			ok: false,
+			refusal: { reason: 'impossible-angle' }
+		});
+		expect(measuredRange(RANGES.kneeFlexion, { tolerable: 100, end: 90 })).toMatchObject({
+			ok: false,
+			refusal: { field: 'end', reason: 'order' }
+		});
+		expect(measuredRange(RANGES.kneeFlexion, { onset: 100, tolerable: 90 })).toMatchObject({
+			ok: false,
+			refusal: { field: 'tolerable' }
+		});
+		expect(measuredRange(RANGES.kneeFlexion, { pain: 3 })).toMatchObject({
+			ok: false,
+			refusal: { reason: 'empty' }
+		});
+		expect(measuredRange(RANGES.kneeFlexion, { end: 100, pain: 11 })).toMatchObject({
+			ok: false,
+			refusal: { field: 'pain' }
+		});
 	});
 	it('whatever is accepted is ordered and possible', () => {
 		fc.assert(
-			fc.property(fc.constantFrom(...RANGE_IDS), fc.record({ onset: fc.double({ min: -50, max: 250, noNaN: true }), tolerable: fc.double({ min: -50, max: 250, noNaN: true }), end: fc.double({ min: -50, max: 250, noNaN: true }) }, { requiredKeys: [] }), (id, input) => {
-				const r = measuredRange(RANGES[id], input);
-				if (!r.ok) return;
-				expect(r.value.painFree).toBeLessThanOrEqual(r.value.tolerable);
-				expect(r.value.tolerable).toBeLessThanOrEqual(r.value.end);
-				expect(r.value.painFree).toBeGreaterThanOrEqual(RANGES[id].possible[0]);
-				expect(r.value.end).toBeLessThanOrEqual(RANGES[id].possible[1]);
-			}),
+			fc.property(
+				fc.constantFrom(...RANGE_IDS),
+				fc.record(
+					{
+						onset: fc.double({ min: -50, max: 250, noNaN: true }),
+						tolerable: fc.double({ min: -50, max: 250, noNaN: true }),
+						end: fc.double({ min: -50, max: 250, noNaN: true })
+					},
+					{ requiredKeys: [] }
+				),
+				(id, input) => {
+					const r = measuredRange(RANGES[id], input);
+					if (!r.ok) return;
+					expect(r.value.painFree).toBeLessThanOrEqual(r.value.tolerable);
+					expect(r.value.tolerable).toBeLessThanOrEqual(r.value.end);
+					expect(r.value.painFree).toBeGreaterThanOrEqual(RANGES[id].possible[0]);
+					expect(r.value.end).toBeLessThanOrEqual(RANGES[id].possible[1]);
+				}
+			),
 			{ seed: 3, numRuns: 2000 }
 		);
 	});
@@ -40,11 +74,19 @@ describe('a body', () => {
 	it('has the segment lengths of Drillis & Contini as drawn by Winter (from memory)', () => {
 		const b = bodyOf({ heightCm: 168, massKg: 70 });
 		expect(b).toMatchObject({ ok: true });
-		if (b.ok) expect([b.value.shankM, b.value.thighM, b.value.footM].map((m) => Math.round(1000 * m) / 10)).toEqual([41.3, 41.2, 25.5]);
+		if (b.ok)
+			expect([b.value.shankM, b.value.thighM, b.value.footM].map((m) => Math.round(1000 * m) / 10)).toEqual([
+				41.3, 41.2, 25.5
+			]);
 	});
 	it('takes measured segments and refuses what no adult has', () => {
-		expect(bodyOf({ heightCm: 168, massKg: 70, segments: { shankCm: 43 } })).toMatchObject({ value: { shankM: 0.43, measured: ['shankCm'] } });
-		expect(bodyOf({ heightCm: 1.68, massKg: 70 })).toMatchObject({ ok: false, refusal: { field: 'heightCm' } });
+		expect(bodyOf({ heightCm: 168, massKg: 70, segments: { shankCm: 43 } })).toMatchObject({
+			value: { shankM: 0.43, measured: ['shankCm'] }
+		});
+		expect(bodyOf({ heightCm: 1.68, massKg: 70 })).toMatchObject({
+			ok: false,
+			refusal: { field: 'heightCm' }
+		});
 		expect(bodyOf({ heightCm: 168, massKg: NaN })).toMatchObject({ ok: false, refusal: { field: 'massKg' } });
 	});
 });
@@ -62,7 +104,8 @@ describe('calendar days', () => {
 		);
 	});
 	it('know what is no day', () => {
-		for (const text of ['2026-02-29', '2026-13-01', '26-01-01', '2026-1-1', 'today', '']) expect(isDay(text), text).toBe(false);
+		for (const text of ['2026-02-29', '2026-13-01', '26-01-01', '2026-1-1', 'today', ''])
+			expect(isDay(text), text).toBe(false);
 		expect(isDay('2024-02-29')).toBe(true);
 		expect(daysBetween('2026-02-28', '2026-03-01')).toBe(1);
 	});
@@ -70,7 +113,10 @@ describe('calendar days', () => {
 
 describe('ids', () => {
 	it('are version 7 with their time in front (RFC 9562, A.6 example)', () => {
-		const id = uuid7(0x017f22e279b0, Uint8Array.from([0x0c, 0xc3, 0x18, 0xc4, 0xdc, 0x0c, 0x0c, 0x07, 0x39, 0x8f]));
+		const id = uuid7(
+			0x017f22e279b0,
+			Uint8Array.from([0x0c, 0xc3, 0x18, 0xc4, 0xdc, 0x0c, 0x0c, 0x07, 0x39, 0x8f])
+		);
 		expect(id).toBe('017f22e2-79b0-7cc3-98c4-dc0c0c07398f');
 		expect(uuidv7.test(id)).toBe(true);
 	});
@@ -78,13 +124,19 @@ describe('ids', () => {
 
 describe('units and sides that look wrong', () => {
 	it('a knee of 1.2 is refused with what it would be in degrees; 1° of a hip is not', () => {
-		expect(measuredRange(RANGES.kneeFlexion, { end: 1.2 })).toMatchObject({ ok: false, refusal: { reason: 'wrong-unit', field: 'end', message: expect.stringContaining('69°') as string } });
+		expect(measuredRange(RANGES.kneeFlexion, { end: 1.2 })).toMatchObject({
+			ok: false,
+			refusal: { reason: 'wrong-unit', field: 'end', message: expect.stringContaining('69°') as string }
+		});
 		expect(measuredRange(RANGES.kneeFlexion, { end: 1 })).toMatchObject({ ok: true });
 		expect(measuredRange(RANGES.kneeExtension, { end: -1.5 })).toMatchObject({ ok: true });
 	});
 	it('a hanging ankle past 35° and a loaded one past 50° are different bounds (from memory)', () => {
 		expect([36, 35].map((end) => measuredRange(RANGES.ankleDorsiflexion, { end }).ok)).toEqual([false, true]);
-		expect([51, 50].map((end) => measuredRange(RANGES.weightBearingDorsiflexion, { end }).ok)).toEqual([false, true]);
+		expect([51, 50].map((end) => measuredRange(RANGES.weightBearingDorsiflexion, { end }).ok)).toEqual([
+			false,
+			true
+		]);
 		expect([151, 150].map((end) => measuredRange(RANGES.hipFlexion, { end }).ok)).toEqual([false, true]);
 	});
 	it('sees left and right swapped against the last sheet, and nothing where sides were alike or truly changed', () => {
@@ -97,7 +149,8 @@ describe('units and sides that look wrong', () => {
 
 describe('usual values (from memory; Soucie 2011, AAOS 1965, Roaas & Andersson 1982, Roach & Miles 1991)', () => {
 	it('are of the age and sex, and an unknown sex takes both', () => {
-		const values = (age: number, sex: 'female' | 'male' | null): number[] => usualFor(RANGES.kneeFlexion, age, sex).map((u) => u.value);
+		const values = (age: number, sex: 'female' | 'male' | null): number[] =>
+			usualFor(RANGES.kneeFlexion, age, sex).map((u) => u.value);
 		expect(values(30, 'female')).toEqual([135, 141.9, 132]);
 		expect(values(58, 'male')).toEqual([135, 132.9, 132]);
 		expect(values(58, null)).toEqual([135, 137.8, 132.9, 132]);
@@ -108,8 +161,16 @@ describe('usual values (from memory; Soucie 2011, AAOS 1965, Roaas & Andersson 1
 		expect(usualSpan([])).toBeUndefined();
 	});
 	it('a side difference counts from the error of the method, and swapping sides swaps only the name', () => {
-		expect(sideDifference(130, 118, METHODS.goniometer)).toEqual({ degrees: 12, less: 'right', beyondError: true });
-		expect(sideDifference(118, 130, METHODS.goniometer)).toEqual({ degrees: -12, less: 'left', beyondError: true });
+		expect(sideDifference(130, 118, METHODS.goniometer)).toEqual({
+			degrees: 12,
+			less: 'right',
+			beyondError: true
+		});
+		expect(sideDifference(118, 130, METHODS.goniometer)).toEqual({
+			degrees: -12,
+			less: 'left',
+			beyondError: true
+		});
 		expect(sideDifference(130, 125, METHODS.goniometer).beyondError).toBe(false);
 		expect(methodOf('knee to wall').id).toBe('knee-to-wall');
 		expect(methodOf('a string and a nail').errorDeg).toBe(10);

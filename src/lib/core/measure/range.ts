@@ -35,27 +35,56 @@ const RADIANS = Math.PI;
  * of the three is needed.
  * @example measuredRange({ name: 'Knee bend', possible: [0, 165] }, { onset: 80, end: 120 }) → painFree 80, tolerable 120, end 120
  */
-export function measuredRange({ name, possible: [low, high] }: RangeBounds, input: RangeInput): Result<MeasuredRange, Refusal> {
+export function measuredRange(
+	{ name, possible: [low, high] }: RangeBounds,
+	input: RangeInput
+): Result<MeasuredRange, Refusal> {
 	for (const field of RANGE_FIELDS) {
 		const v = input[field];
 		if (v === undefined) continue;
-		if (!(v >= low && v <= high)) return refuse({ reason: 'impossible-angle', field, message: `${name} ${field} of ${v}° is outside what a joint does (${low} to ${high}°).` });
+		if (!(v >= low && v <= high))
+			return refuse({
+				reason: 'impossible-angle',
+				field,
+				message: `${name} ${field} of ${v}° is outside what a joint does (${low} to ${high}°).`
+			});
 		if (looksLikeRadians(v, high))
-			return refuse({ reason: 'wrong-unit', field, message: `${name} ${field} of ${v}: give degrees. If this is radians it is ${Math.round((v * 180) / Math.PI)}°.` });
+			return refuse({
+				reason: 'wrong-unit',
+				field,
+				message: `${name} ${field} of ${v}: give degrees. If this is radians it is ${Math.round((v * 180) / Math.PI)}°.`
+			});
 	}
 	const pain = input.pain ?? 0;
-	if (!(pain >= 0 && pain <= 10)) return refuse({ reason: 'pain-scale', field: 'pain', message: `Pain is 0 to 10; ${pain} is not.` });
+	if (!(pain >= 0 && pain <= 10))
+		return refuse({ reason: 'pain-scale', field: 'pain', message: `Pain is 0 to 10; ${pain} is not.` });
 	const end = input.end ?? input.tolerable ?? input.onset;
-	if (end === undefined) return refuse({ reason: 'empty', field: 'end', message: `${name}: give at least one of onset, tolerable, end.` });
+	if (end === undefined)
+		return refuse({
+			reason: 'empty',
+			field: 'end',
+			message: `${name}: give at least one of onset, tolerable, end.`
+		});
 	const tolerable = input.tolerable ?? end;
 	const painFree = input.onset ?? tolerable;
-	if (tolerable > end) return refuse({ reason: 'order', field: 'end', message: `${name}: the end (${end}°) comes before tolerable (${tolerable}°); it should be ${tolerable}° or more.` });
-	if (painFree > tolerable) return refuse({ reason: 'order', field: 'tolerable', message: `${name}: tolerable (${tolerable}°) comes before the onset (${painFree}°); it should be ${painFree}° or more.` });
+	if (tolerable > end)
+		return refuse({
+			reason: 'order',
+			field: 'end',
+			message: `${name}: the end (${end}°) comes before tolerable (${tolerable}°); it should be ${tolerable}° or more.`
+		});
+	if (painFree > tolerable)
+		return refuse({
+			reason: 'order',
+			field: 'tolerable',
+			message: `${name}: tolerable (${tolerable}°) comes before the onset (${painFree}°); it should be ${painFree}° or more.`
+		});
 	return ok({ painFree, tolerable, end, pain });
 }
 
 /** 1.2 for a knee is a fraction of a radian circle, not a bend that anybody measures; whole degrees pass, and small ranges too. */
-const looksLikeRadians = (v: number, high: number): boolean => high >= 60 && v > 0 && v <= RADIANS && !Number.isInteger(v);
+const looksLikeRadians = (v: number, high: number): boolean =>
+	high >= 60 && v > 0 && v <= RADIANS && !Number.isInteger(v);
 
 export interface Sides {
 	readonly left: number;

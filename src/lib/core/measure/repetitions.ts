@@ -37,8 +37,19 @@ export interface Movement {
 export type CannotTell = 'too-short' | 'broken-off' | 'lost-packets' | 'gap' | 'too-noisy' | 'no-movement';
 
 export type AngleAnswer =
-	| { readonly kind: 'movement'; readonly movement: Movement; readonly health: StreamHealth; /** The stream ended in the middle of a repetition, which is not counted. */ readonly cutShort: boolean }
-	| { readonly kind: 'cannot-tell'; readonly why: CannotTell; readonly value: number; readonly limit: number; readonly health: StreamHealth };
+	| {
+			readonly kind: 'movement';
+			readonly movement: Movement;
+			readonly health: StreamHealth;
+			/** The stream ended in the middle of a repetition, which is not counted. */ readonly cutShort: boolean;
+	  }
+	| {
+			readonly kind: 'cannot-tell';
+			readonly why: CannotTell;
+			readonly value: number;
+			readonly limit: number;
+			readonly health: StreamHealth;
+	  };
 
 const LEAST_SECONDS = 2;
 const MOST_LOST = 0.15;
@@ -50,7 +61,13 @@ const SMOOTH_SEC = 0.05;
 
 export function repetitionsIn(stream: Stream): AngleAnswer {
 	const health = streamHealth(stream);
-	const no = (why: CannotTell, value: number, limit: number): AngleAnswer => ({ kind: 'cannot-tell', why, value, limit, health });
+	const no = (why: CannotTell, value: number, limit: number): AngleAnswer => ({
+		kind: 'cannot-tell',
+		why,
+		value,
+		limit,
+		health
+	});
 	if (health.seconds < LEAST_SECONDS) return no('too-short', health.seconds, LEAST_SECONDS);
 	if (health.lostShare > MOST_LOST) return no('lost-packets', health.lostShare, MOST_LOST);
 	if (health.longestGapSec > LONGEST_GAP_SEC) return no('gap', health.longestGapSec, LONGEST_GAP_SEC);
@@ -59,7 +76,10 @@ export function repetitionsIn(stream: Stream): AngleAnswer {
 	const rough = turns(x, Math.max(LEAST_SWING, 4 * health.noise));
 	const swings = swingsOf(x, rough);
 	const swing = median(swings);
-	const still = (): AngleAnswer => (stream.complete ? no('no-movement', spread(x), LEAST_SWING) : no('broken-off', health.seconds, LEAST_SECONDS));
+	const still = (): AngleAnswer =>
+		stream.complete
+			? no('no-movement', spread(x), LEAST_SWING)
+			: no('broken-off', health.seconds, LEAST_SECONDS);
 	if (swing === undefined) return still();
 	if (health.noise > swing * NOISE_OF_SWING) return no('too-noisy', health.noise, swing * NOISE_OF_SWING);
 	const cut = turns(x, Math.max(LEAST_SWING, 4 * health.noise, swing / 3));
@@ -74,10 +94,16 @@ export function repetitionsIn(stream: Stream): AngleAnswer {
 		...(m.painDeg === undefined ? {} : { painDeg: zero + m.painDeg }),
 		...timesOf(m.edges, stretch, stream.hz)
 	}));
-	return { kind: 'movement', movement: summary(repetitions), health, cutShort: !stream.complete || cut.some((t) => t.kind === 'top' && !whole.some((w) => w.peak === t.at)) };
+	return {
+		kind: 'movement',
+		movement: summary(repetitions),
+		health,
+		cutShort: !stream.complete || cut.some((t) => t.kind === 'top' && !whole.some((w) => w.peak === t.at))
+	};
 }
 
-const spread = (x: Float64Array): number => x.reduce((m, v) => Math.max(m, v), -Infinity) - x.reduce((m, v) => Math.min(m, v), Infinity);
+const spread = (x: Float64Array): number =>
+	x.reduce((m, v) => Math.max(m, v), -Infinity) - x.reduce((m, v) => Math.min(m, v), Infinity);
 
 interface Turn {
 	readonly kind: 'top' | 'bottom';
@@ -166,16 +192,28 @@ function measureOne(x: Float64Array, { from, peak, to }: Whole, stream: Stream, 
 	const top = plateau(x, peak, from, to, rest);
 	const share = (i: number): number => ((x[i] as number) - rest(i)) / top;
 	const fromTop = (i: number): number => 1 - share(i);
-	const edges = [edgeOf(share, peak, from), edgeOf(fromTop, from, peak), edgeOf(fromTop, to, peak), edgeOf(share, peak, to)] as const;
+	const edges = [
+		edgeOf(share, peak, from),
+		edgeOf(fromTop, from, peak),
+		edgeOf(fromTop, to, peak),
+		edgeOf(share, peak, to)
+	] as const;
 	const firstMs = stream.samples[0]?.tMs ?? 0;
-	const indexOf = (tMs: number): number => Math.min(x.length - 1, Math.max(0, Math.round(((tMs - firstMs) / 1000) * stream.hz)));
+	const indexOf = (tMs: number): number =>
+		Math.min(x.length - 1, Math.max(0, Math.round(((tMs - firstMs) / 1000) * stream.hz)));
 	const pain = stream.marks.find((m) => m.kind === 'pain' && indexOf(m.tMs) >= from && indexOf(m.tMs) <= to);
 	const at = pain === undefined ? undefined : indexOf(pain.tMs);
 	return { excursion: top, edges, ...(at === undefined ? {} : { painDeg: (x[at] as number) - rest(at) }) };
 }
 
 /** Height above rest at the top: the mean of the tenth of the repetition that stays highest, so that noise does not win. */
-function plateau(x: Float64Array, peak: number, from: number, to: number, rest: (i: number) => number): number {
+function plateau(
+	x: Float64Array,
+	peak: number,
+	from: number,
+	to: number,
+	rest: (i: number) => number
+): number {
 	const highest = (x[peak] as number) - rest(peak);
 	let sum = 0;
 	let count = 0;
@@ -232,13 +270,24 @@ function wholeOverStretch(shape: number): number {
 
 /** One shape for the whole stream: a person moves alike from one repetition to the next, and the median sheds the noise. */
 function shapeOf(edges: readonly Edge[]): number {
-	const ratios = edges.flatMap((e) => (Math.abs(e.high - e.low) > 0.5 ? [Math.abs(e.half - e.high) / Math.abs(e.high - e.low)] : []));
+	const ratios = edges.flatMap((e) =>
+		Math.abs(e.high - e.low) > 0.5 ? [Math.abs(e.half - e.high) / Math.abs(e.high - e.low)] : []
+	);
 	return median(ratios) ?? SHAPES[1][0];
 }
 
 /** Seconds of down, pause and up, from edges run out to zero. */
-function timesOf(edges: Measured['edges'], stretch: number, hz: number): { readonly downSec: number; readonly pauseSec: number; readonly upSec: number } {
-	const [start, reach, leave, home] = edges.map((e) => e.half + stretch * (e.high - e.half)) as [number, number, number, number];
+function timesOf(
+	edges: Measured['edges'],
+	stretch: number,
+	hz: number
+): { readonly downSec: number; readonly pauseSec: number; readonly upSec: number } {
+	const [start, reach, leave, home] = edges.map((e) => e.half + stretch * (e.high - e.half)) as [
+		number,
+		number,
+		number,
+		number
+	];
 	const sec = (a: number, b: number): number => Math.max(0, (b - a) / hz);
 	return { downSec: sec(start, reach), pauseSec: sec(reach, leave), upSec: sec(leave, home) };
 }
@@ -258,7 +307,11 @@ function summary(repetitions: readonly Repetition[]): Movement {
 		downSec: mid((r) => r.downSec),
 		pauseSec: mid((r) => r.pauseSec),
 		upSec: mid((r) => r.upSec),
-		consistencyDeg: peaks.length < 2 ? 0 : Math.sqrt(peaks.reduce((s, p) => s + (p - mean) ** 2, 0) / (peaks.length - 1)),
-		dropOffPercent: peaks.length < 3 || swing <= 0 ? 0 : (100 * (part(peaks.slice(0, third)) - part(peaks.slice(-third)))) / swing
+		consistencyDeg:
+			peaks.length < 2 ? 0 : Math.sqrt(peaks.reduce((s, p) => s + (p - mean) ** 2, 0) / (peaks.length - 1)),
+		dropOffPercent:
+			peaks.length < 3 || swing <= 0
+				? 0
+				: (100 * (part(peaks.slice(0, third)) - part(peaks.slice(-third)))) / swing
 	};
 }

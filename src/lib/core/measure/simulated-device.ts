@@ -57,8 +57,17 @@ function shareAt(t: number, w: AngleTruth): number {
 const finished = (values: readonly number[], f: Faults, seed: number, marks: readonly Mark[]): Stream => {
 	const random = seeded(seed);
 	const bell = normal(random);
-	const all = values.map((value, n): Sample => ({ n, tMs: Math.round((1000 * n) / HZ), value: Math.round(100 * (value + f.noise * bell() + (f.driftPerMin * n) / HZ / 60)) / 100 }));
-	return { hz: HZ, samples: all.filter((_, i) => i === 0 || i === all.length - 1 || random() >= f.lostShare), marks, complete: true };
+	const all = values.map((value, n): Sample => ({
+		n,
+		tMs: Math.round((1000 * n) / HZ),
+		value: Math.round(100 * (value + f.noise * bell() + (f.driftPerMin * n) / HZ / 60)) / 100
+	}));
+	return {
+		hz: HZ,
+		samples: all.filter((_, i) => i === 0 || i === all.length - 1 || random() >= f.lostShare),
+		marks,
+		complete: true
+	};
 };
 
 export function angleStream(w: AngleTruth, f: Faults, seed: number): Stream {
@@ -71,7 +80,8 @@ export function angleStream(w: AngleTruth, f: Faults, seed: number): Stream {
 		if (t < 0 || rep >= w.reps) return w.startDeg;
 		const swing = w.peakDeg - (w.lessEachDeg ?? 0) * rep - w.startDeg;
 		const angle = w.startDeg + swing * shareAt(t - rep * one, w);
-		if (w.painAtDeg !== undefined && marks.length === rep && angle >= w.painAtDeg) marks.push({ tMs: Math.round((1000 * n) / HZ), kind: 'pain' });
+		if (w.painAtDeg !== undefined && marks.length === rep && angle >= w.painAtDeg)
+			marks.push({ tMs: Math.round((1000 * n) / HZ), kind: 'pain' });
 		return angle;
 	});
 	return finished(values, f, seed, marks);
@@ -99,4 +109,9 @@ export function forceStream(w: ForceTruth, f: Faults, seed: number): Stream {
 }
 
 /** A pedal pressed at these seconds. */
-export const pedalStream = (atSec: readonly number[]): Stream => ({ hz: HZ, samples: [], marks: atSec.map((s) => ({ tMs: Math.round(1000 * s), kind: 'press' as const })), complete: true });
+export const pedalStream = (atSec: readonly number[]): Stream => ({
+	hz: HZ,
+	samples: [],
+	marks: atSec.map((s) => ({ tMs: Math.round(1000 * s), kind: 'press' as const })),
+	complete: true
+});

@@ -35,7 +35,8 @@ export interface StreamHealth {
 export function streamHealth({ hz, samples }: Stream): StreamHealth {
 	const first = samples[0];
 	const last = samples[samples.length - 1];
-	if (first === undefined || last === undefined) return { seconds: 0, lostShare: 0, longestGapSec: 0, noise: 0 };
+	if (first === undefined || last === undefined)
+		return { seconds: 0, lostShare: 0, longestGapSec: 0, noise: 0 };
 	const sent = last.n - first.n + 1;
 	let gap = 0;
 	const second: number[] = [];
@@ -44,12 +45,18 @@ export function streamHealth({ hz, samples }: Stream): StreamHealth {
 		const b = samples[i] as Sample;
 		gap = Math.max(gap, b.n - a.n - 1);
 		const c = samples[i + 1];
-		if (c !== undefined && b.n === a.n + 1 && c.n === b.n + 1) second.push(Math.abs(a.value - 2 * b.value + c.value));
+		if (c !== undefined && b.n === a.n + 1 && c.n === b.n + 1)
+			second.push(Math.abs(a.value - 2 * b.value + c.value));
 	}
 	second.sort((a, b) => a - b);
 	const middle = second[second.length >> 1] ?? 0;
 	// Second differences of white noise have √6 its deviation; 1.4826 turns a median of absolute values into a deviation.
-	return { seconds: sent / hz, lostShare: 1 - samples.length / sent, longestGapSec: gap / hz, noise: (1.4826 * middle) / Math.sqrt(6) };
+	return {
+		seconds: sent / hz,
+		lostShare: 1 - samples.length / sent,
+		longestGapSec: gap / hz,
+		noise: (1.4826 * middle) / Math.sqrt(6)
+	};
 }
 
 /** The stream on its even grid, gaps bridged by straight lines. */
@@ -61,7 +68,8 @@ export function onGrid({ samples }: Stream): Float64Array {
 	let before = first;
 	for (const s of samples) {
 		const steps = s.n - before.n;
-		for (let k = 1; k <= steps; k++) grid[before.n - first.n + k] = before.value + ((s.value - before.value) * k) / steps;
+		for (let k = 1; k <= steps; k++)
+			grid[before.n - first.n + k] = before.value + ((s.value - before.value) * k) / steps;
 		if (steps === 0) grid[s.n - first.n] = s.value;
 		before = s;
 	}

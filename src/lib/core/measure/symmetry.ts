@@ -29,4 +29,5 @@ export const SYMMETRY_RULES = [
 export const symmetryRules = (index: number) => SYMMETRY_RULES.map((r) => ({ ...r, met: index >= r.least }));
 
 /** Index against the same limb's value before injury: the other limb may have weakened too. */
-export const againstBefore = (involved: number, before: number): number | undefined => (involved > 0 && before > 0 ? (100 * involved) / before : undefined);
+export const againstBefore = (involved: number, before: number): number | undefined =>
+	involved > 0 && before > 0 ? (100 * involved) / before : undefined;

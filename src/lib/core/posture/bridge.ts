@@ -112,7 +112,13 @@ export function bridge(p: BridgeProblem): Bridge {
 	const shankX = between(s.knee, s.ankle, CENTRE.shank).x;
 	// A free leg goes on in the line of the trunk and thigh.
 	const out = (d: number): number => hipX + d * cos;
-	const free = legs === 1 ? M * (MASS.thigh * out(CENTRE.thigh * body.thighM) + MASS.shank * out(body.thighM + CENTRE.shank * body.shankM) + MASS.foot * out(body.thighM + body.shankM)) : 0;
+	const free =
+		legs === 1
+			? M *
+				(MASS.thigh * out(CENTRE.thigh * body.thighM) +
+					MASS.shank * out(body.thighM + CENTRE.shank * body.shankM) +
+					MASS.foot * out(body.thighM + body.shankM))
+			: 0;
 	const freeKg = legs === 1 ? M * (MASS.thigh + MASS.shank + MASS.foot) : 0;
 	const trunkFirst = M * TRUNK.mass * (hipX - TRUNK.centre * body.trunkM * cos) + loadKg * hipX;
 	const legFirst = legs * M * (MASS.thigh * thighX + MASS.shank * shankX + MASS.foot * footX);
@@ -120,18 +126,43 @@ export function bridge(p: BridgeProblem): Bridge {
 	// From the ground up, per leg: the reaction less foot and shank about the knee, less the thigh about the hip.
 	const own = M * (MASS.foot * (footX - s.knee.x) + MASS.shank * (shankX - s.knee.x));
 	const kneePerLeg = -GRAVITY * ((F / legs) * (pressureX - s.knee.x) - own);
-	const hipPerLeg = GRAVITY * ((F / legs) * (pressureX - hipX) - M * (MASS.foot * (footX - hipX) + MASS.shank * (shankX - hipX) + MASS.thigh * (thighX - hipX)));
+	const hipPerLeg =
+		GRAVITY *
+		((F / legs) * (pressureX - hipX) -
+			M * (MASS.foot * (footX - hipX) + MASS.shank * (shankX - hipX) + MASS.thigh * (thighX - hipX)));
 	const lumbarX = hipX - CENTRE.lumbosacral * body.trunkM * cos;
-	const below = legs * M * (MASS.foot * (footX - lumbarX) + MASS.shank * (shankX - lumbarX) + MASS.thigh * (thighX - lumbarX)) + (free - freeKg * lumbarX) + loadKg * (hipX - lumbarX) + M * MASS.pelvis * (hipX - CENTRE.pelvis * body.trunkM * cos - lumbarX);
+	const below =
+		legs *
+			M *
+			(MASS.foot * (footX - lumbarX) + MASS.shank * (shankX - lumbarX) + MASS.thigh * (thighX - lumbarX)) +
+		(free - freeKg * lumbarX) +
+		loadKg * (hipX - lumbarX) +
+		M * MASS.pelvis * (hipX - CENTRE.pelvis * body.trunkM * cos - lumbarX);
 	const demand: Demand = { kneeFlexion: s.kneeFlexion, hipExtension: 0 };
 	const checks = [...rangeChecks(demand, limits, marginDeg), atMost('reach', 100 * s.beyondM, 0, 'cm')];
 	const foot = flatFoot(body, s.ankle.x - FOOT.ankle * body.footM, (p.footCm ?? 0) / 100);
 	const near = { heel: foot.heel, ball: foot.ball, toe: foot.toe, ankle: s.ankle, knee: s.knee };
 	const along = (d: number): Point => point(hipX + d * cos, s.hip.y + d * Math.sin(s.beta));
 	const end = along(body.thighM + body.shankM);
-	const up = (a: number, b: number): Point => point(end.x + a * cos - b * Math.sin(s.beta), end.y + a * Math.sin(s.beta) + b * cos);
+	const up = (a: number, b: number): Point =>
+		point(end.x + a * cos - b * Math.sin(s.beta), end.y + a * Math.sin(s.beta) + b * cos);
 	const shoulder = point(0, p.shoulderCm === undefined ? SHOULDER * body.heightM : p.shoulderCm / 100);
-	const stick: Stick = { near, hip: s.hip, shoulder, ...(legs === 1 ? { far: { knee: along(body.thighM), ankle: end, heel: up(0.03, -0.02), ball: up(0.03, 0.45 * body.footM), toe: up(0.02, 0.75 * body.footM) } } : {}) };
+	const stick: Stick = {
+		near,
+		hip: s.hip,
+		shoulder,
+		...(legs === 1
+			? {
+					far: {
+						knee: along(body.thighM),
+						ankle: end,
+						heel: up(0.03, -0.02),
+						ball: up(0.03, 0.45 * body.footM),
+						toe: up(0.02, 0.75 * body.footM)
+					}
+				}
+			: {})
+	};
 	return {
 		feasible: holds(checks),
 		footDistCm,

@@ -49,7 +49,8 @@ export function chainOf(stand: Stand, hasSeat: boolean): Chain {
 	const { body, limits = {}, marginDeg = 0, stance = 'both' } = stand;
 	const M = body.massKg;
 	const legs = stance === 'one' ? 1 : 2;
-	const technique: Chain['technique'] = stand.technique ?? (stand.movement === 'sit-to-stand' ? 'ordinary' : 'parallel');
+	const technique: Chain['technique'] =
+		stand.technique ?? (stand.movement === 'sit-to-stand' ? 'ordinary' : 'parallel');
 	const upper = upperBody(body, stand.arms ?? defaultArms(stand.movement, hasSeat, stand.load), stand.load);
 	const forward = stance === 'one' ? Math.sin((stand.freeLegForwardDeg ?? FREE_LEG_FORWARD) * RAD) : 0;
 	const { thighM: Lt, shankM: Ls } = body;
@@ -111,7 +112,10 @@ export function setWedge(chain: Chain, pitch: number): void {
 	chain.footX = at(FOOT.centre);
 	const ordinary = chain.technique === 'ordinary';
 	chain.targetX = at(chain.stand.balanceTarget ?? (ordinary ? FOOT.ordinaryTarget : FOOT.target));
-	chain.stackedX = at(FOOT.stackedTarget + (chain.stand.balanceTarget === undefined ? 0 : chain.stand.balanceTarget - FOOT.target));
+	chain.stackedX = at(
+		FOOT.stackedTarget +
+			(chain.stand.balanceTarget === undefined ? 0 : chain.stand.balanceTarget - FOOT.target)
+	);
 	// Hands that hold something firm keep the weight from falling back.
 	chain.rearX = chain.stand.hands === true ? -Infinity : at(ordinary ? FOOT.ordinaryRear : FOOT.rear);
 	chain.frontX = at(FOOT.front);

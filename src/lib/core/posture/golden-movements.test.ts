@@ -8,7 +8,14 @@ import { bodyOf, type Body } from '../body/body.ts';
 import { bridge } from './bridge.ts';
 import { heelRaise } from './heel-raise.ts';
 import { hinge, type HingeClosure } from './hinge.ts';
-import { bridgeFeet, deepestSled, highestStep, highestStepDown, lowestHandle, lowestSplitSquat } from './inverse-movements.ts';
+import {
+	bridgeFeet,
+	deepestSled,
+	highestStep,
+	highestStepDown,
+	lowestHandle,
+	lowestSplitSquat
+} from './inverse-movements.ts';
 import { kneeExtension } from './knee-extension.ts';
 import { legPress } from './leg-press.ts';
 import type { LoadPlace, Technique } from './problem.ts';
@@ -41,7 +48,14 @@ interface Input {
 	legs: 1 | 2;
 }
 type Out = Record<string, number | string | boolean>;
-const cases = golden.cases as unknown as { id: string; fn: string; heightCm: number; massKg: number; input: Input; out: Out }[];
+const cases = golden.cases as unknown as {
+	id: string;
+	fn: string;
+	heightCm: number;
+	massKg: number;
+	input: Input;
+	out: Out;
+}[];
 
 function body(heightCm: number, massKg: number): Body {
 	const b = bodyOf({ heightCm, massKg });
@@ -49,20 +63,51 @@ function body(heightCm: number, massKg: number): Body {
 	return b.value;
 }
 
-const closure = (c: Input['close']): HingeClosure => (c.knee !== undefined ? { kneeDeg: c.knee } : c.shank !== undefined ? { shankDeg: c.shank } : { leanDeg: c.lean as number });
+const closure = (c: Input['close']): HingeClosure =>
+	c.knee !== undefined
+		? { kneeDeg: c.knee }
+		: c.shank !== undefined
+			? { shankDeg: c.shank }
+			: { leanDeg: c.lean as number };
 
 const ANSWER: Readonly<Record<string, (b: Body, i: Input) => Out>> = {
 	stepUp: (b, i) => {
 		const s = stepUp({ body: b, stepCm: i.stepCm });
-		return { contactKnee: s.contact.kneeFlexion, contactHip: s.contact.thighTrunkFlexion, transferKnee: s.transfer.kneeFlexion, transferHip: s.transfer.thighTrunkFlexion, transferDf: s.transfer.weightBearingDorsiflexion, M_knee: s.moments.kneePerLeg, ok: s.feasible };
+		return {
+			contactKnee: s.contact.kneeFlexion,
+			contactHip: s.contact.thighTrunkFlexion,
+			transferKnee: s.transfer.kneeFlexion,
+			transferHip: s.transfer.thighTrunkFlexion,
+			transferDf: s.transfer.weightBearingDorsiflexion,
+			M_knee: s.moments.kneePerLeg,
+			ok: s.feasible
+		};
 	},
 	highestStep: (b, i) => {
-		const s = highestStep({ body: b, limits: { kneeFlexionDeg: i.limits?.knee as number, weightBearingDorsiflexionDeg: i.limits?.df as number } });
-		return { stepCm: s.value, limiting: s.limiting.includes('weightBearingDorsiflexion') ? 'ankle dorsiflexion' : 'else' };
+		const s = highestStep({
+			body: b,
+			limits: {
+				kneeFlexionDeg: i.limits?.knee as number,
+				weightBearingDorsiflexionDeg: i.limits?.df as number
+			}
+		});
+		return {
+			stepCm: s.value,
+			limiting: s.limiting.includes('weightBearingDorsiflexion') ? 'ankle dorsiflexion' : 'else'
+		};
 	},
 	stepDown: (b, i) => {
 		const s = stepDown({ body: b, stepCm: i.stepCm, freeLegDeg: i.psi as number });
-		return { knee: s.angles.kneeFlexion, hip: s.angles.thighTrunkFlexion, df: s.angles.weightBearingDorsiflexion, lean: s.angles.trunkLean, M_knee: s.moments.kneePerLeg, M_hip: s.moments.hipPerLeg, M_L5: s.moments.lumbosacral, ok: s.feasible };
+		return {
+			knee: s.angles.kneeFlexion,
+			hip: s.angles.thighTrunkFlexion,
+			df: s.angles.weightBearingDorsiflexion,
+			lean: s.angles.trunkLean,
+			M_knee: s.moments.kneePerLeg,
+			M_hip: s.moments.hipPerLeg,
+			M_L5: s.moments.lumbosacral,
+			ok: s.feasible
+		};
 	},
 	splitSquat: (b, i) => {
 		const s = splitSquat({
@@ -75,24 +120,81 @@ const ANSWER: Readonly<Record<string, (b: Body, i: Input) => Out>> = {
 			...(i.load === undefined ? {} : { load: { kg: i.load.mass, at: i.load.kind } }),
 			...(i.limits === undefined ? {} : { limits: { weightBearingDorsiflexionDeg: i.limits.df as number } })
 		});
-		return { knee: s.front.kneeFlexion, hip: s.front.thighTrunkFlexion, df: s.front.weightBearingDorsiflexion, lean: s.front.trunkLean, thigh: s.front.thigh, rearKnee: s.rear.kneeFlexion, rearHipExt: s.rear.hipExtension, frontShare: s.frontShare, M_knee: s.moments.kneePerLeg, M_hip: s.moments.hipPerLeg, M_kneeRear: s.moments.kneeRear, M_L5: s.moments.lumbosacral, ok: s.feasible };
+		return {
+			knee: s.front.kneeFlexion,
+			hip: s.front.thighTrunkFlexion,
+			df: s.front.weightBearingDorsiflexion,
+			lean: s.front.trunkLean,
+			thigh: s.front.thigh,
+			rearKnee: s.rear.kneeFlexion,
+			rearHipExt: s.rear.hipExtension,
+			frontShare: s.frontShare,
+			M_knee: s.moments.kneePerLeg,
+			M_hip: s.moments.hipPerLeg,
+			M_kneeRear: s.moments.kneeRear,
+			M_L5: s.moments.lumbosacral,
+			ok: s.feasible
+		};
 	},
 	hinge: (b, i) => {
 		const s = hinge({ body: b, handleCm: i.handleCm, loadKg: i.mass, bar: i.bar, close: closure(i.close) });
-		return { knee: s.angles.kneeFlexion, hip: s.angles.thighTrunkFlexion, df: s.angles.weightBearingDorsiflexion, lean: s.angles.trunkLean, barFromMidfoot: s.loadFromMidfootCm, M_knee: s.moments.kneePerLeg, M_hip: s.moments.hipPerLeg, M_L5: s.moments.lumbosacral, ok: s.feasible };
+		return {
+			knee: s.angles.kneeFlexion,
+			hip: s.angles.thighTrunkFlexion,
+			df: s.angles.weightBearingDorsiflexion,
+			lean: s.angles.trunkLean,
+			barFromMidfoot: s.loadFromMidfootCm,
+			M_knee: s.moments.kneePerLeg,
+			M_hip: s.moments.hipPerLeg,
+			M_L5: s.moments.lumbosacral,
+			ok: s.feasible
+		};
 	},
 	lowestHandle: (b, i) => {
-		const s = lowestHandle({ body: b, loadKg: i.mass, bar: i.bar, close: closure(i.close), limits: { straightLegRaiseDeg: i.limits?.slr as number } });
+		const s = lowestHandle({
+			body: b,
+			loadKg: i.mass,
+			bar: i.bar,
+			close: closure(i.close),
+			limits: { straightLegRaiseDeg: i.limits?.slr as number }
+		});
 		const at = hinge({ body: b, handleCm: s.value, loadKg: i.mass, bar: i.bar, close: closure(i.close) });
-		return { handleCm: s.value, limiting: s.limiting.includes('straightLegRaise') ? 'hamstring-limited hip flexion' : 'else', hip: at.angles.thighTrunkFlexion, lean: at.angles.trunkLean };
+		return {
+			handleCm: s.value,
+			limiting: s.limiting.includes('straightLegRaise') ? 'hamstring-limited hip flexion' : 'else',
+			hip: at.angles.thighTrunkFlexion,
+			lean: at.angles.trunkLean
+		};
 	},
 	bridge: (b, i) => {
 		const s = bridge({ body: b, footDistCm: i.footDistCm });
-		return { knee: s.kneeFlexion, shank: s.shank, inclination: s.inclination, hipHeight: s.hipHeightCm, ok: s.feasible };
+		return {
+			knee: s.kneeFlexion,
+			shank: s.shank,
+			inclination: s.inclination,
+			hipHeight: s.hipHeightCm,
+			ok: s.feasible
+		};
 	},
 	legPress: (b, i) => {
-		const s = legPress({ body: b, sledCm: i.sledCm, railDeg: i.rail, backDeg: i.back, offsetCm: i.offset, loadKg: i.mass, limits: { thighTrunkFlexionDeg: i.limits?.hip as number } });
-		return { knee: s.kneeFlexion, hip: s.thighTrunkFlexion, df: s.dorsiflexion, pelvicTilt: s.pelvicTilt, M_knee: s.moments.kneePerLeg, M_hip: s.moments.hipPerLeg, ok: s.feasible };
+		const s = legPress({
+			body: b,
+			sledCm: i.sledCm,
+			railDeg: i.rail,
+			backDeg: i.back,
+			offsetCm: i.offset,
+			loadKg: i.mass,
+			limits: { thighTrunkFlexionDeg: i.limits?.hip as number }
+		});
+		return {
+			knee: s.kneeFlexion,
+			hip: s.thighTrunkFlexion,
+			df: s.dorsiflexion,
+			pelvicTilt: s.pelvicTilt,
+			M_knee: s.moments.kneePerLeg,
+			M_hip: s.moments.hipPerLeg,
+			ok: s.feasible
+		};
 	},
 	kneeExtension: (b, i) => {
 		const s = kneeExtension({ body: b, kneeDeg: i.phi, cuffKg: i.cuff });
@@ -100,7 +202,13 @@ const ANSWER: Readonly<Record<string, (b: Body, i: Input) => Out>> = {
 	},
 	heelRaise: (b, i) => {
 		const s = heelRaise({ body: b, pitchDeg: i.pitch, legs: i.legs });
-		return { heelCm: s.heelCm, ankleRiseCm: s.ankleRiseCm, plantarflexion: i.pitch, moment: s.moment, arm: s.armCm };
+		return {
+			heelCm: s.heelCm,
+			ankleRiseCm: s.ankleRiseCm,
+			plantarflexion: i.pitch,
+			moment: s.moment,
+			arm: s.armCm
+		};
 	}
 };
 
@@ -120,7 +228,11 @@ describe('golden table of the other movements', () => {
 			for (const [key, want] of wanted) {
 				const got = out[key];
 				if (typeof want !== 'number') expect(got, key).toBe(want);
-				else expect(Math.abs((got as number) - want), `${key}: want ${want}, got ${String(got)}`).toBeLessThanOrEqual(key.startsWith('M_') || key === 'moment' ? 0.5 : 0.1);
+				else
+					expect(
+						Math.abs((got as number) - want),
+						`${key}: want ${want}, got ${String(got)}`
+					).toBeLessThanOrEqual(key.startsWith('M_') || key === 'moment' ? 0.5 : 0.1);
 			}
 		});
 });
@@ -133,8 +245,15 @@ describe('G35, the loads of a bridge, derived otherwise', () => {
 		const press = ankle + 0.1 * b.footM;
 		const thigh = hip + 0.433 * (knee - hip);
 		const shank = knee + 0.433 * (ankle - knee);
-		const F = (65 * upperFirst * b.trunkM * cos + 2 * 65 * (0.1 * thigh + 0.0465 * shank + 0.0145 * footX)) / press;
-		return { F, hipMoment: 9.81 * ((F / 2) * (press - hip) - 65 * (0.0145 * (footX - hip) + 0.0465 * (shank - hip) + 0.1 * (thigh - hip))) };
+		const F =
+			(65 * upperFirst * b.trunkM * cos + 2 * 65 * (0.1 * thigh + 0.0465 * shank + 0.0145 * footX)) / press;
+		return {
+			F,
+			hipMoment:
+				9.81 *
+				((F / 2) * (press - hip) -
+					65 * (0.0145 * (footX - hip) + 0.0465 * (shank - hip) + 0.1 * (thigh - hip)))
+		};
 	};
 	const cos = Math.cos((s.inclination * Math.PI) / 180);
 	it('feet carry 39.4 %: trunk without head (0.497 M, half-way), since the head lies on the floor; the table says 46.2 %', () => {
@@ -159,20 +278,36 @@ describe('worked examples, 168 cm, 70 kg (from the model’s own sheet)', () => 
 	const b = body(168, 70);
 	it('highest step 11.2 cm with the ankle at 22°, 14.5 cm at 25°; 23.2 cm by a knee of 80° alone', () => {
 		const base = { kneeFlexionDeg: 80, thighTrunkFlexionDeg: 95 };
-		expect(highestStep({ body: b, limits: { ...base, weightBearingDorsiflexionDeg: 22 } }).value).toBeCloseTo(11.2, 1);
-		expect(highestStep({ body: b, limits: { ...base, weightBearingDorsiflexionDeg: 25 } }).value).toBeCloseTo(14.5, 1);
+		expect(highestStep({ body: b, limits: { ...base, weightBearingDorsiflexionDeg: 22 } }).value).toBeCloseTo(
+			11.2,
+			1
+		);
+		expect(highestStep({ body: b, limits: { ...base, weightBearingDorsiflexionDeg: 25 } }).value).toBeCloseTo(
+			14.5,
+			1
+		);
 		expect(Math.abs(highestStep({ body: b, limits: { kneeFlexionDeg: 80 } }).value - 23.2)).toBeLessThan(0.1);
 	});
 	it('step-down 8.7 cm with knee 60°, ankle 25°', () => {
-		expect(highestStepDown({ body: b, limits: { kneeFlexionDeg: 60, weightBearingDorsiflexionDeg: 25 } }).value).toBeCloseTo(8.7, 1);
+		expect(
+			highestStepDown({ body: b, limits: { kneeFlexionDeg: 60, weightBearingDorsiflexionDeg: 25 } }).value
+		).toBeCloseTo(8.7, 1);
 	});
 	it('lowest handle 59, 54, 48, 41, 34 cm for a straight-leg raise of 50 to 90°, 16 kg hanging, knee 20°', () => {
-		const at = [50, 60, 70, 80, 90].map((slr) => lowestHandle({ body: b, loadKg: 16, close: { kneeDeg: 20 }, limits: { straightLegRaiseDeg: slr } }).value);
-		[59, 54, 48, 41, 34].forEach((want, i) => expect(Math.abs((at[i] as number) - want)).toBeLessThanOrEqual(0.5));
+		const at = [50, 60, 70, 80, 90].map(
+			(slr) =>
+				lowestHandle({ body: b, loadKg: 16, close: { kneeDeg: 20 }, limits: { straightLegRaiseDeg: slr } })
+					.value
+		);
+		[59, 54, 48, 41, 34].forEach((want, i) =>
+			expect(Math.abs((at[i] as number) - want)).toBeLessThanOrEqual(0.5)
+		);
 	});
 	it('step-up at 20 cm: knee 73.4° at contact, 71.6° at transfer; step-down 15 cm: 75.0°; split squat 103.4°', () => {
 		const s = stepUp({ body: b, stepCm: 20 });
-		expect([s.contact.kneeFlexion, s.transfer.kneeFlexion].map((v) => Math.round(v * 10) / 10)).toEqual([73.4, 71.6]);
+		expect([s.contact.kneeFlexion, s.transfer.kneeFlexion].map((v) => Math.round(v * 10) / 10)).toEqual([
+			73.4, 71.6
+		]);
 		expect(stepDown({ body: b, stepCm: 15 }).angles.kneeFlexion).toBeCloseTo(75.0, 1);
 		expect(Math.abs(splitSquat({ body: b }).front.kneeFlexion - 103.4)).toBeLessThan(0.15);
 	});
@@ -208,7 +343,9 @@ describe('against the literature (from memory)', () => {
 		const press = (sledCm: number) => legPress({ body: b, sledCm, loadKg: 60 });
 		expect(press(50).moments.kneePerLeg).toBeGreaterThan(press(70).moments.kneePerLeg);
 		// cos φ and sin(φ/2), equal peaks: cos φ = sin(φ/2)·c with c = 1/sin(45°) crosses at 52°.
-		const crossing = Array.from({ length: 90 }, (_, d) => d).find((d) => Math.cos((d * Math.PI) / 180) < Math.sin((d * Math.PI) / 360) / Math.sin(Math.PI / 4));
+		const crossing = Array.from({ length: 90 }, (_, d) => d).find(
+			(d) => Math.cos((d * Math.PI) / 180) < Math.sin((d * Math.PI) / 360) / Math.sin(Math.PI / 4)
+		);
 		expect(Math.abs((crossing as number) - 52)).toBeLessThanOrEqual(1);
 	});
 	it('heel raise: the lever falls with height, so the bottom is the heavy part', () => {
@@ -220,7 +357,12 @@ describe('against the literature (from memory)', () => {
 
 describe('inverse solutions hold, and half a unit further they do not', () => {
 	const b = body(172, 74);
-	const limits = { kneeFlexionDeg: 85, thighTrunkFlexionDeg: 100, weightBearingDorsiflexionDeg: 28, straightLegRaiseDeg: 65 };
+	const limits = {
+		kneeFlexionDeg: 85,
+		thighTrunkFlexionDeg: 100,
+		weightBearingDorsiflexionDeg: 28,
+		straightLegRaiseDeg: 65
+	};
 	it('highest step, step-down, handle, sled, split squat', () => {
 		const up = highestStep({ body: b, limits });
 		expect(stepUp({ body: b, stepCm: up.value, limits }).feasible).toBe(true);
@@ -245,7 +387,12 @@ describe('inverse solutions hold, and half a unit further they do not', () => {
 		expect(feet.value).toBeGreaterThan(bridgeFeet({ body: b }).value);
 	});
 	it('limits nothing can meet are named, not answered with a number', () => {
-		expect(highestStep({ body: b, limits: { kneeFlexionDeg: 5 } })).toMatchObject({ status: 'never-feasible', value: NaN });
-		expect(deepestSled({ body: b, limits: { thighTrunkFlexionDeg: 20 } })).toMatchObject({ status: 'never-feasible' });
+		expect(highestStep({ body: b, limits: { kneeFlexionDeg: 5 } })).toMatchObject({
+			status: 'never-feasible',
+			value: NaN
+		});
+		expect(deepestSled({ body: b, limits: { thighTrunkFlexionDeg: 20 } })).toMatchObject({
+			status: 'never-feasible'
+		});
 	});
 });

@@ -75,7 +75,10 @@ const seen = (p: Posture): Out => ({
 	ok: p.feasible
 });
 
-const LIMITING: Record<string, string> = { 'hip flexion': 'thighTrunkFlexion', 'knee flexion': 'kneeFlexion' };
+const LIMITING: Record<string, string> = {
+	'hip flexion': 'thighTrunkFlexion',
+	'knee flexion': 'kneeFlexion'
+};
 
 function answer(c: Case): { out: Out; solution?: Solution } {
 	const depth: Depth =
@@ -86,17 +89,25 @@ function answer(c: Case): { out: Out; solution?: Solution } {
 		const solution = lowestSeat(standOf(c, 'sit-to-stand'));
 		return { solution, out: { ...seen(solution.at), seatCm: solution.value, status: solution.status } };
 	}
-	if (c.fn === 'wblt') return { out: { shank: dorsiflexionFromWall(body(c.heightCm, c.massKg), c.input.toeWallCm ?? NaN) } };
+	if (c.fn === 'wblt')
+		return { out: { shank: dorsiflexionFromWall(body(c.heightCm, c.massKg), c.input.toeWallCm ?? NaN) } };
 	const stand = standOf(c, 'squat');
 	const solution = heelWedge(stand, depth);
 	const status = solution.status === 'never-feasible' ? solution.status : 'ok';
 	return {
 		solution,
-		out: { ...seen(solution.at), wedgeCm: solution.value, wedgeDeg: wedgePitchDeg(stand, solution.value), status }
+		out: {
+			...seen(solution.at),
+			wedgeCm: solution.value,
+			wedgeDeg: wedgePitchDeg(stand, solution.value),
+			status
+		}
 	};
 }
 
-const covered = cases.filter((c) => ['squat', 'sitToStand', 'lowestSeat', 'wedgeNeeded', 'wblt'].includes(c.fn));
+const covered = cases.filter((c) =>
+	['squat', 'sitToStand', 'lowestSeat', 'wedgeNeeded', 'wblt'].includes(c.fn)
+);
 
 describe('golden table of the sagittal model', () => {
 	it('holds the 22 squat and sit-to-stand rows and the lunge test', () => {
@@ -117,7 +128,10 @@ describe('golden table of the sagittal model', () => {
 				const got = out[key];
 				if (typeof want === 'number') {
 					const tolerance = key.startsWith('M_') ? 0.5 : 0.1;
-					expect(Math.abs((got as number) - want), `${key}: want ${want}, got ${String(got)}`).toBeLessThanOrEqual(tolerance);
+					expect(
+						Math.abs((got as number) - want),
+						`${key}: want ${want}, got ${String(got)}`
+					).toBeLessThanOrEqual(tolerance);
 				} else expect(got, key).toBe(want);
 			}
 		});
@@ -144,7 +158,11 @@ describe('worked example: 168 cm, 70 kg, knee ≤ 80°, dorsiflexion ≤ 22°, t
 			}
 		});
 	it('feet back 18°, knee ≤ 80°, thigh–trunk ≤ 100°: 57.3 cm', () => {
-		const got = lowestSeat({ body: b, movement: 'sit-to-stand', limits: { kneeFlexionDeg: 80, thighTrunkFlexionDeg: 100 } });
+		const got = lowestSeat({
+			body: b,
+			movement: 'sit-to-stand',
+			limits: { kneeFlexionDeg: 80, thighTrunkFlexionDeg: 100 }
+		});
 		expect(Math.abs(got.value - 57.3)).toBeLessThanOrEqual(0.1);
 	});
 });

@@ -30,7 +30,13 @@ export interface HeelRaise {
 }
 
 /** @example 180 cm, 80 kg, 30°, one leg → heel 9.6 cm up, 55.3 N·m on a lever of 7.15 cm (golden table G38) */
-export function heelRaise({ body, pitchDeg, legs = 2, loadKg = 0, kneeDeg = 0 }: HeelRaiseProblem): HeelRaise {
+export function heelRaise({
+	body,
+	pitchDeg,
+	legs = 2,
+	loadKg = 0,
+	kneeDeg = 0
+}: HeelRaiseProblem): HeelRaise {
 	const phi = pitchDeg * RAD;
 	const c = (FOOT.ball - FOOT.ankle) * body.footM;
 	const ha = body.ankleHeightM;
@@ -42,7 +48,11 @@ export function heelRaise({ body, pitchDeg, legs = 2, loadKg = 0, kneeDeg = 0 }:
 		ankleRiseCm: 100 * (c * Math.sin(phi) + ha * Math.cos(phi) - ha),
 		moment: GRAVITY * aboveKg * arm,
 		armCm: 100 * arm,
-		demand: { ...(pitchDeg > 0 ? { bigToeExtension: pitchDeg } : {}), ...(pitchDeg < 0 ? { weightBearingDorsiflexion: -pitchDeg } : {}), ...(kneeDeg > 0 ? { kneeFlexion: kneeDeg, weightBearingDorsiflexion: kneeDeg / 2 } : {}) }
+		demand: {
+			...(pitchDeg > 0 ? { bigToeExtension: pitchDeg } : {}),
+			...(pitchDeg < 0 ? { weightBearingDorsiflexion: -pitchDeg } : {}),
+			...(kneeDeg > 0 ? { kneeFlexion: kneeDeg, weightBearingDorsiflexion: kneeDeg / 2 } : {})
+		}
 	};
 }
 
@@ -56,6 +66,12 @@ export function heelRaiseStick(body: Body, pitchDeg: number, legs: 1 | 2, kneeDe
 	const shoulder = onTrunk(hip, 0.02, body.trunkM);
 	if (legs === 2) return { near, hip, shoulder };
 	const knee = kneeOf(body, point(hip.x, hip.y - body.shankM - body.thighM), 0);
-	const far = { knee: point(hip.x + 0.3 * body.thighM, knee.y + 0.03), ankle: point(hip.x - 0.16 * body.heightM, knee.y - 0.12), heel: point(hip.x - 0.2 * body.heightM, knee.y - 0.1), ball: point(hip.x - 0.17 * body.heightM, knee.y - 0.2), toe: point(hip.x - 0.16 * body.heightM, knee.y - 0.23) };
+	const far = {
+		knee: point(hip.x + 0.3 * body.thighM, knee.y + 0.03),
+		ankle: point(hip.x - 0.16 * body.heightM, knee.y - 0.12),
+		heel: point(hip.x - 0.2 * body.heightM, knee.y - 0.1),
+		ball: point(hip.x - 0.17 * body.heightM, knee.y - 0.2),
+		toe: point(hip.x - 0.16 * body.heightM, knee.y - 0.23)
+	};
 	return { near, far, hip, shoulder };
 }

@@ -17,7 +17,8 @@ import { legPoints, type Stick } from './stick.ts';
 import { upperBody, type UpperBody } from './upper-body.ts';
 import { atLeast, atMost, holds, rangeChecks, room, type Demand, type MovementCheck } from './verdict.ts';
 
-export type HingeClosure = { readonly kneeDeg: number } | { readonly shankDeg: number } | { readonly leanDeg: number };
+export type HingeClosure =
+	{ readonly kneeDeg: number } | { readonly shankDeg: number } | { readonly leanDeg: number };
 
 export interface HingeProblem {
 	readonly body: Body;
@@ -34,7 +35,14 @@ export interface HingeProblem {
 
 export interface Hinge {
 	readonly feasible: boolean;
-	readonly angles: { readonly kneeFlexion: number; readonly thighTrunkFlexion: number; readonly weightBearingDorsiflexion: number; readonly trunkLean: number; readonly shank: number; readonly thigh: number };
+	readonly angles: {
+		readonly kneeFlexion: number;
+		readonly thighTrunkFlexion: number;
+		readonly weightBearingDorsiflexion: number;
+		readonly trunkLean: number;
+		readonly shank: number;
+		readonly thigh: number;
+	};
 	/** Load ahead of the middle of the foot, cm. */
 	readonly loadFromMidfootCm: number;
 	/** Fold beyond what the hamstrings give: it comes from the low back; 0 where the straight-leg raise was not given. */
@@ -51,7 +59,8 @@ export interface Hinge {
 export const HAMSTRING_SHARE = 0.5;
 const SOFT_KNEE = 20;
 /** Reach of a straight arm to the middle of the grip. */
-export const armReach = (body: Body): number => (PROPORTION.upperArm + PROPORTION.forearm + PROPORTION.grip) * body.heightM;
+export const armReach = (body: Body): number =>
+	(PROPORTION.upperArm + PROPORTION.forearm + PROPORTION.grip) * body.heightM;
 
 interface Setup {
 	readonly p: HingeProblem;
@@ -88,17 +97,27 @@ function leanTo(s: Setup, hip: Point): { lean: number; beyond: number } {
 	const dy = s.handleM - hip.y;
 	const D = Math.hypot(dx, dy);
 	const beyond = Math.max(0, D - S - s.reach, Math.abs(S - s.reach) - D);
-	return { lean: Math.atan2(dx, dy) - Math.acos(cosine((S * S + D * D - s.reach * s.reach) / (2 * S * D))), beyond };
+	return {
+		lean: Math.atan2(dx, dy) - Math.acos(cosine((S * S + D * D - s.reach * s.reach) / (2 * S * D))),
+		beyond
+	};
 }
 
 /** Arms that slope from the shoulder to a bar carry their mass half-way: kg·m ahead of the shoulder, 0 when they hang. */
-const armsAhead = ({ body }: Setup, shoulderX: number, loadX: number): number => MASS.arm * body.massKg * (loadX - shoulderX);
+const armsAhead = ({ body }: Setup, shoulderX: number, loadX: number): number =>
+	MASS.arm * body.massKg * (loadX - shoulderX);
 
 /** A free leg held in line with the trunk behind: its mass, and its first moment about the hip (negative, behind). Nothing on two legs. */
 function freeLeg({ body, legs }: Setup, lean: number): { readonly kg: number; readonly behindKgM: number } {
 	if (legs === 2) return NO_FREE_LEG;
 	const { massKg: M, thighM: Lt, shankM: Ls } = body;
-	return { kg: M * (MASS.foot + MASS.shank + MASS.thigh), behindKgM: -Math.sin(lean) * M * (MASS.thigh * CENTRE.thigh * Lt + MASS.shank * (Lt + CENTRE.shank * Ls) + MASS.foot * (Lt + Ls)) };
+	return {
+		kg: M * (MASS.foot + MASS.shank + MASS.thigh),
+		behindKgM:
+			-Math.sin(lean) *
+			M *
+			(MASS.thigh * CENTRE.thigh * Lt + MASS.shank * (Lt + CENTRE.shank * Ls) + MASS.foot * (Lt + Ls))
+	};
 }
 const NO_FREE_LEG = { kg: 0, behindKgM: 0 } as const;
 
@@ -115,7 +134,10 @@ function poseAt(s: Setup, shank: number, thigh: number, fixedLean?: number): Sol
 	const { kg: free, behindKgM } = freeLeg(s, lean);
 	const first =
 		armsAhead(s, shoulderX, loadX) +
-		legKg * (MASS.foot * foot.centre.x + MASS.shank * (kneeX + CENTRE.shank * (foot.ankle.x - kneeX)) + MASS.thigh * (hip.x + CENTRE.thigh * (kneeX - hip.x))) +
+		legKg *
+			(MASS.foot * foot.centre.x +
+				MASS.shank * (kneeX + CENTRE.shank * (foot.ankle.x - kneeX)) +
+				MASS.thigh * (hip.x + CENTRE.thigh * (kneeX - hip.x))) +
 		(upper.massKg + free) * hip.x +
 		upper.alongKgM * Math.sin(lean) +
 		behindKgM +
@@ -123,7 +145,8 @@ function poseAt(s: Setup, shank: number, thigh: number, fixedLean?: number): Sol
 	return { shank, thigh, lean, hip, comX: first / (M + s.loadKg), loadX, beyond };
 }
 
-const root = (f: (x: number) => number, low: number, high: number, guess: number | undefined): number => (guess === undefined ? rootIn(f, low, high, 1e-9) : rootNear(f, guess, low, high)).x;
+const root = (f: (x: number) => number, low: number, high: number, guess: number | undefined): number =>
+	(guess === undefined ? rootIn(f, low, high, 1e-9) : rootNear(f, guess, low, high)).x;
 
 /** Solves the closure for balance; `guess` is the free inclination of a neighbouring problem. */
 function solve(s: Setup, guess?: number): Solved {
@@ -142,7 +165,13 @@ function solve(s: Setup, guess?: number): Solved {
 	const lean = close.leanDeg * RAD;
 	const { body, foot } = s;
 	const hipY = s.handleM + s.reach - body.trunkM * Math.cos(lean);
-	const at = (shank: number): Solved => poseAt(s, shank, Math.acos(cosine((hipY - foot.ankle.y - body.shankM * Math.cos(shank)) / body.thighM)), lean);
+	const at = (shank: number): Solved =>
+		poseAt(
+			s,
+			shank,
+			Math.acos(cosine((hipY - foot.ankle.y - body.shankM * Math.cos(shank)) / body.thighM)),
+			lean
+		);
 	return at(root((a) => off(at(a)), -40 * RAD, 45 * RAD, guess));
 }
 
@@ -162,7 +191,12 @@ const setupOf = (p: HingeProblem): Setup => ({
 export function hingeSlack(p: Omit<HingeProblem, 'handleCm'>): (handleCm: number) => number {
 	const { body, limits = {}, marginDeg = 0 } = p;
 	const s = setupOf({ ...p, handleCm: 0 });
-	const [knee, fold, ankle, raise] = [room(limits.kneeFlexionDeg, marginDeg), room(limits.thighTrunkFlexionDeg, marginDeg), room(limits.weightBearingDorsiflexionDeg, marginDeg), room(limits.straightLegRaiseDeg, marginDeg)];
+	const [knee, fold, ankle, raise] = [
+		room(limits.kneeFlexionDeg, marginDeg),
+		room(limits.thighTrunkFlexionDeg, marginDeg),
+		room(limits.weightBearingDorsiflexionDeg, marginDeg),
+		room(limits.straightLegRaiseDeg, marginDeg)
+	];
 	const byShank = p.close === undefined || !('shankDeg' in p.close);
 	let guess: number | undefined;
 	return (handleCm) => {
@@ -186,9 +220,21 @@ export function hinge(p: HingeProblem): Hinge {
 	const q = solve(s);
 	const knee = (q.shank + q.thigh) * DEG;
 	const fold = (q.thigh + q.lean) * DEG;
-	const angles = { kneeFlexion: knee, thighTrunkFlexion: fold, weightBearingDorsiflexion: q.shank * DEG, trunkLean: q.lean * DEG, shank: q.shank * DEG, thigh: q.thigh * DEG };
+	const angles = {
+		kneeFlexion: knee,
+		thighTrunkFlexion: fold,
+		weightBearingDorsiflexion: q.shank * DEG,
+		trunkLean: q.lean * DEG,
+		shank: q.shank * DEG,
+		thigh: q.thigh * DEG
+	};
 	const raise = fold - HAMSTRING_SHARE * knee;
-	const demand: Demand = { kneeFlexion: knee, thighTrunkFlexion: fold, weightBearingDorsiflexion: angles.weightBearingDorsiflexion, straightLegRaise: raise };
+	const demand: Demand = {
+		kneeFlexion: knee,
+		thighTrunkFlexion: fold,
+		weightBearingDorsiflexion: angles.weightBearingDorsiflexion,
+		straightLegRaise: raise
+	};
 	const comCm = 100 * q.comX;
 	const checks = [
 		...rangeChecks(demand, limits, marginDeg),
@@ -220,7 +266,10 @@ function momentsOf(s: Setup, q: Solved): Hinge['moments'] {
 	const trunk = upper.alongKgM * sin + arms + s.loadKg * (q.loadX - q.hip.x) + behindKgM;
 	const thighKg = legs * M * MASS.thigh;
 	const above = upper.massKg + s.loadKg + free + thighKg;
-	const firstAboveKnee = (upper.massKg + s.loadKg + free) * q.hip.x + trunk + thighKg * (q.hip.x + CENTRE.thigh * (kneeX - q.hip.x));
+	const firstAboveKnee =
+		(upper.massKg + s.loadKg + free) * q.hip.x +
+		trunk +
+		thighKg * (q.hip.x + CENTRE.thigh * (kneeX - q.hip.x));
 	const lumbarX = q.hip.x + CENTRE.lumbosacral * body.trunkM * sin;
 	return {
 		kneePerLeg: (GRAVITY * (kneeX * above - firstAboveKnee)) / legs,
@@ -233,12 +282,25 @@ function stickOf(s: Setup, q: Solved): Stick {
 	const { body, foot } = s;
 	const near = legPoints(body, foot, q.shank);
 	const shoulder = onTrunk(q.hip, q.lean, body.trunkM);
-	const hand = (s.p.bar ?? 'hang') === 'hang' ? point(shoulder.x, shoulder.y - s.reach) : point(s.targetX, s.handleM);
+	const hand =
+		(s.p.bar ?? 'hang') === 'hang' ? point(shoulder.x, shoulder.y - s.reach) : point(s.targetX, s.handleM);
 	if (s.legs === 2) return { near, hip: q.hip, shoulder, hand };
 	const back = (d: number): Point => point(q.hip.x - d * Math.sin(q.lean), q.hip.y - d * Math.cos(q.lean));
 	const ankle = back(body.thighM + body.shankM);
 	const down = (d: number): Point => point(ankle.x - d * Math.sin(q.lean) * 0.2 + d * 0.2, ankle.y - d * 0.9);
-	return { near, far: { knee: back(body.thighM), ankle, heel: point(ankle.x - body.ankleHeightM, ankle.y), ball: down(0.45 * body.footM), toe: down(0.7 * body.footM) }, hip: q.hip, shoulder, hand };
+	return {
+		near,
+		far: {
+			knee: back(body.thighM),
+			ankle,
+			heel: point(ankle.x - body.ankleHeightM, ankle.y),
+			ball: down(0.45 * body.footM),
+			toe: down(0.7 * body.footM)
+		},
+		hip: q.hip,
+		shoulder,
+		hand
+	};
 }
 
 /** Hip of a straight stand, for the walk's easy end: hands hanging. */

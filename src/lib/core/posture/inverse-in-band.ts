@@ -10,7 +10,15 @@ import { RAD } from '../base/angle.ts';
 import { PROPORTION, type Body } from '../body/body.ts';
 import { chainOf, setWedge, type Chain } from './chain.ts';
 import { finish, machineOf, type Solution } from './inverse.ts';
-import { anglesOf, depthOf, describe, inShort, type Angles, type PoseInShort, type Posture } from './posture.ts';
+import {
+	anglesOf,
+	depthOf,
+	describe,
+	inShort,
+	type Angles,
+	type PoseInShort,
+	type Posture
+} from './posture.ts';
 import { hipHeight, newPose, poseAt, type DepthKind, type Pose } from './pose.ts';
 import type { Depth, Limits, SquatProblem, Stand } from './problem.ts';
 import { fillSlacks } from './slack.ts';
@@ -41,11 +49,14 @@ export function postureInBand(problem: SquatProblem, bounds: readonly Limits[]):
 
 const SHORT = newPose();
 /** The same in short. */
-export const shortInBand = (problem: SquatProblem, bounds: readonly Limits[]): PoseInShort => inShort(chosen(problem, bounds, SHORT), SHORT);
+export const shortInBand = (problem: SquatProblem, bounds: readonly Limits[]): PoseInShort =>
+	inShort(chosen(problem, bounds, SHORT), SHORT);
 const UNBOUNDED: readonly Limits[] = [{}];
 
 /** The least a technique can ask on each axis at a depth, whoever does it: the more upright end of its band for knee and ankle, the other for the hip; null out of reach. */
-export function leastInBand(problem: SquatProblem): Pick<Angles, 'kneeFlexion' | 'thighTrunkFlexion' | 'weightBearingDorsiflexion'> | null {
+export function leastInBand(
+	problem: SquatProblem
+): Pick<Angles, 'kneeFlexion' | 'thighTrunkFlexion' | 'weightBearingDorsiflexion'> | null {
 	const chain = chainOf({ ...problem, limits: {} }, 'seatCm' in problem.depth);
 	const depth = depthOf(chain, problem.depth);
 	const pose = newPose();
@@ -85,14 +96,18 @@ export function lowestSeatInBand(stand: Stand, noLowerCm = 5): number {
 	const chain = chainOf(stand, true);
 	const pose = newPose();
 	const easy = highestSeat(chain.body, stand.cushionSinkCm);
-	return walkWhole(easy, Math.min(easy, Math.ceil(noLowerCm)), 2, (cm) => holdsAtDepth(chain, pose, 'hip', hipHeight(chain, cm)));
+	return walkWhole(easy, Math.min(easy, Math.ceil(noLowerCm)), 2, (cm) =>
+		holdsAtDepth(chain, pose, 'hip', hipHeight(chain, cm))
+	);
 }
 
 /** The deepest squat, thigh from vertical in whole degrees, no deeper than asked for; NaN when none. */
 export function deepestSquatInBand(stand: Stand, noDeeperDeg = 130): number {
 	const chain = chainOf(stand, false);
 	const pose = newPose();
-	return walkWhole(10, Math.max(10, Math.floor(noDeeperDeg)), 3, (deg) => holdsAtDepth(chain, pose, 'thigh', deg * RAD));
+	return walkWhole(10, Math.max(10, Math.floor(noDeeperDeg)), 3, (deg) =>
+		holdsAtDepth(chain, pose, 'thigh', deg * RAD)
+	);
 }
 
 /** The highest step that can be stepped down from, whole cm, no higher than asked for; NaN when none. */
@@ -100,8 +115,11 @@ export function highestStepDownInBand(p: Omit<StepDownProblem, 'stepCm'>, noHigh
 	const chain = chainOf(asSquat({ ...p, stepCm: 0 }), false);
 	const pose = newPose();
 	const { body, freeLegDeg = FREE_LEG_DEG, pelvicDropCm = 0 } = p;
-	const top = body.ankleHeightM + (body.shankM + body.thighM) * Math.cos(freeLegDeg * RAD) - pelvicDropCm / 100;
-	return walkWhole(1, Math.max(1, Math.floor(noHigherCm)), 1, (cm) => holdsAtDepth(chain, pose, 'hip', top - cm / 100));
+	const top =
+		body.ankleHeightM + (body.shankM + body.thighM) * Math.cos(freeLegDeg * RAD) - pelvicDropCm / 100;
+	return walkWhole(1, Math.max(1, Math.floor(noHigherCm)), 1, (cm) =>
+		holdsAtDepth(chain, pose, 'hip', top - cm / 100)
+	);
 }
 
 /** The smallest heel wedge (cm of heel height) with which a depth holds, found in half degrees of pitch up to 30; 0 when none is needed, NaN when none helps. */
@@ -122,9 +140,21 @@ export function heelWedgeInBand(stand: Stand, depth: Depth): number {
 }
 
 /** A solved length with its posture and what stops it; `hardest` is the end beyond which nobody looks. */
-function written(stand: Stand, hasSeat: boolean, value: number, hardest: number, easiest: number, unit: 'cm' | 'deg', depth: (chain: Chain, value: number) => readonly [DepthKind, number]): Solution {
+function written(
+	stand: Stand,
+	hasSeat: boolean,
+	value: number,
+	hardest: number,
+	easiest: number,
+	unit: 'cm' | 'deg',
+	depth: (chain: Chain, value: number) => readonly [DepthKind, number]
+): Solution {
 	const m = machineOf(stand, hasSeat);
-	const status: SolveStatus = Number.isNaN(value) ? 'never-feasible' : value === hardest ? 'unlimited' : 'limited';
+	const status: SolveStatus = Number.isNaN(value)
+		? 'never-feasible'
+		: value === hardest
+			? 'unlimited'
+			: 'limited';
 	const at = status === 'never-feasible' ? easiest : value;
 	return finish(m, { status, at }, unit, () => {
 		shownAtDepth(m.chain, m.pose, ...depth(m.chain, at));
@@ -134,10 +164,19 @@ function written(stand: Stand, hasSeat: boolean, value: number, hardest: number,
 
 /** As `lowestSeat`, over the band and in whole cm. */
 export const seatInBand = (stand: Stand): Solution =>
-	written(stand, true, lowestSeatInBand(stand), 5, highestSeat(stand.body, stand.cushionSinkCm), 'cm', (chain, cm) => ['hip', hipHeight(chain, cm)]);
+	written(
+		stand,
+		true,
+		lowestSeatInBand(stand),
+		5,
+		highestSeat(stand.body, stand.cushionSinkCm),
+		'cm',
+		(chain, cm) => ['hip', hipHeight(chain, cm)]
+	);
 
 /** As `deepestSquat`, over the band and in whole degrees. */
-export const squatInBand = (stand: Stand): Solution => written(stand, false, deepestSquatInBand(stand), 130, 10, 'deg', (_, deg) => ['thigh', deg * RAD]);
+export const squatInBand = (stand: Stand): Solution =>
+	written(stand, false, deepestSquatInBand(stand), 130, 10, 'deg', (_, deg) => ['thigh', deg * RAD]);
 
 /** As `heelWedge`, over the band. */
 export function wedgeInBand(stand: Stand, depth: Depth): Solution {

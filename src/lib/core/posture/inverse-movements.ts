@@ -34,13 +34,22 @@ interface Sized {
 /** Width of the cell at which a written-out answer ends, cm or degrees. */
 const FINE = 1e-5;
 
-function answer({ status, at }: Walked, unit: 'cm' | 'deg', checksAt: (value: number) => readonly Sized[]): MovementSolution {
+function answer(
+	{ status, at }: Walked,
+	unit: 'cm' | 'deg',
+	checksAt: (value: number) => readonly Sized[]
+): MovementSolution {
 	const checks = checksAt(at);
 	if (status === 'never-feasible') {
-		const worst = checks.reduce<Sized | undefined>((w, c) => (w === undefined || c.slack < w.slack ? c : w), undefined);
+		const worst = checks.reduce<Sized | undefined>(
+			(w, c) => (w === undefined || c.slack < w.slack ? c : w),
+			undefined
+		);
 		return { status, value: NaN, unit, limiting: worst === undefined ? [] : [worst.id] };
 	}
-	const near = checks.filter((c) => c.slack <= (c.unit === 'deg' ? 1 : 0.5) && Number.isFinite(c.slack) && c.id !== 'reach').map((c) => c.id);
+	const near = checks
+		.filter((c) => c.slack <= (c.unit === 'deg' ? 1 : 0.5) && Number.isFinite(c.slack) && c.id !== 'reach')
+		.map((c) => c.id);
 	return { status, value: at, unit, limiting: status === 'limited' ? near : [] };
 }
 
@@ -50,7 +59,8 @@ export function highestStep(p: Omit<StepUpProblem, 'stepCm'>): MovementSolution 
 }
 export const highestStepCm = (p: Omit<StepUpProblem, 'stepCm'>): number => valueOf(stepUpWalk(p, ROUGH));
 
-const stepUpWalk = (p: Omit<StepUpProblem, 'stepCm'>, precision: number): Walked => walk({ easy: 2, hard: 60, steps: 29, slackAt: stepUpSlack(p) }, precision);
+const stepUpWalk = (p: Omit<StepUpProblem, 'stepCm'>, precision: number): Walked =>
+	walk({ easy: 2, hard: 60, steps: 29, slackAt: stepUpSlack(p) }, precision);
 const valueOf = ({ status, at }: Walked): number => (status === 'never-feasible' ? NaN : at);
 
 /** The highest step (1–50 cm) that can be stepped down from under control. */
@@ -60,14 +70,22 @@ export function highestStepDown(p: Omit<StepDownProblem, 'stepCm'>): MovementSol
 /** As `highestStepDown`, over the technique's band and in whole cm. */
 export function stepDownInBand(p: Omit<StepDownProblem, 'stepCm'>): MovementSolution {
 	const cm = highestStepDownInBand(p);
-	const found: Walked = Number.isNaN(cm) ? { status: 'never-feasible', at: 1 } : { status: cm === 50 ? 'unlimited' : 'limited', at: cm };
+	const found: Walked = Number.isNaN(cm)
+		? { status: 'never-feasible', at: 1 }
+		: { status: cm === 50 ? 'unlimited' : 'limited', at: cm };
 	return answer(found, 'cm', (stepCm) => postureInBand(asSquat({ ...p, stepCm }), [p.limits ?? {}]).checks);
 }
 
 function stepDownWalk(p: Omit<StepDownProblem, 'stepCm'>, precision: number): Walked {
 	const m = machineOf(asSquat({ ...p, stepCm: 0 }), false);
-	const top = p.body.ankleHeightM + (p.body.shankM + p.body.thighM) * Math.cos((p.freeLegDeg ?? 15) * RAD) - (p.pelvicDropCm ?? 0) / 100;
-	return walk({ easy: 1, hard: 50, steps: 49, slackAt: (stepCm) => worstAt(m, 'hip', top - stepCm / 100) }, precision);
+	const top =
+		p.body.ankleHeightM +
+		(p.body.shankM + p.body.thighM) * Math.cos((p.freeLegDeg ?? 15) * RAD) -
+		(p.pelvicDropCm ?? 0) / 100;
+	return walk(
+		{ easy: 1, hard: 50, steps: 49, slackAt: (stepCm) => worstAt(m, 'hip', top - stepCm / 100) },
+		precision
+	);
 }
 
 /** The lowest handle (cm) that can be reached inside the limits. @example 180 cm, 20 kg, knee 20°, straight-leg raise 70 → 51.4 cm (G34) */
@@ -93,7 +111,11 @@ export const deepestSledCm = (p: Omit<LegPressProblem, 'sledCm'>): number => val
 
 function sledWalk(p: Omit<LegPressProblem, 'sledCm'>, precision: number): Walked {
 	const { limits, marginDeg = 0, body } = p;
-	const [knee, fold, ankle] = [room(limits?.kneeFlexionDeg, marginDeg), room(limits?.thighTrunkFlexionDeg, marginDeg), room(limits?.weightBearingDorsiflexionDeg, marginDeg)];
+	const [knee, fold, ankle] = [
+		room(limits?.kneeFlexionDeg, marginDeg),
+		room(limits?.thighTrunkFlexionDeg, marginDeg),
+		room(limits?.weightBearingDorsiflexionDeg, marginDeg)
+	];
 	const slackAt = (sledCm: number): number => {
 		const a = pressAngles({ ...p, sledCm });
 		return Math.min(knee - a.kneeFlexion, fold - a.thighTrunkFlexion, ankle - a.dorsiflexion);
@@ -105,10 +127,14 @@ function sledWalk(p: Omit<LegPressProblem, 'sledCm'>, precision: number): Walked
 export function lowestSplitSquat(p: Omit<SplitSquatProblem, 'thighDeg'>): MovementSolution {
 	return answer(splitWalk(p, FINE), 'deg', (thighDeg) => splitSquat({ ...p, thighDeg }).checks);
 }
-export const lowestSplitSquatDeg = (p: Omit<SplitSquatProblem, 'thighDeg'>): number => valueOf(splitWalk(p, ROUGH));
+export const lowestSplitSquatDeg = (p: Omit<SplitSquatProblem, 'thighDeg'>): number =>
+	valueOf(splitWalk(p, ROUGH));
 
 /** Only the ankle steers a technique's shank; the rest would stop the walk before it begins. */
-const ankleOnly = (l: SplitSquatProblem['limits']): NonNullable<SplitSquatProblem['limits']> => (l?.weightBearingDorsiflexionDeg === undefined ? {} : { weightBearingDorsiflexionDeg: l.weightBearingDorsiflexionDeg });
+const ankleOnly = (l: SplitSquatProblem['limits']): NonNullable<SplitSquatProblem['limits']> =>
+	l?.weightBearingDorsiflexionDeg === undefined
+		? {}
+		: { weightBearingDorsiflexionDeg: l.weightBearingDorsiflexionDeg };
 
 function splitWalk(p: Omit<SplitSquatProblem, 'thighDeg'>, precision: number): Walked {
 	const { bottomDeg, slackAt } = splitSquatSlack(p);
@@ -120,10 +146,18 @@ function splitWalk(p: Omit<SplitSquatProblem, 'thighDeg'>, precision: number): W
 }
 
 /** Feet as near to the shoulders as the knee's limit allows, cm; feet farther away bend it less. */
-export function bridgeFeet(p: Omit<BridgeProblem, 'footDistCm' | 'kneeDeg'>, wantedKneeDeg = 117): MovementSolution {
+export function bridgeFeet(
+	p: Omit<BridgeProblem, 'footDistCm' | 'kneeDeg'>,
+	wantedKneeDeg = 117
+): MovementSolution {
 	const limit = p.limits?.kneeFlexionDeg;
 	const kneeDeg = Math.min(wantedKneeDeg, limit === undefined ? Infinity : limit - (p.marginDeg ?? 0));
 	const value = footDistanceFor(p, Math.max(15, kneeDeg));
 	if (kneeDeg < 15) return { status: 'never-feasible', value: NaN, unit: 'cm', limiting: ['kneeFlexion'] };
-	return { status: kneeDeg < wantedKneeDeg ? 'limited' : 'unlimited', value, unit: 'cm', limiting: kneeDeg < wantedKneeDeg ? ['kneeFlexion'] : [] };
+	return {
+		status: kneeDeg < wantedKneeDeg ? 'limited' : 'unlimited',
+		value,
+		unit: 'cm',
+		limiting: kneeDeg < wantedKneeDeg ? ['kneeFlexion'] : []
+	};
 }

@@ -10,7 +10,16 @@ import { depthOf, describe, type Posture } from './posture.ts';
 import { hipHeight, newPose, solvePose, type Pose } from './pose.ts';
 import { CHECK_UNIT, CHECKS, type CheckId, type Depth, type Stand } from './problem.ts';
 import { CHECK_COUNT, fillSlacks, worst } from './slack.ts';
-import { bisect, ROUGH, ROUGH_STEPS, walk, WALK_STEPS, type SolveStatus, type Walk, type Walked } from './walk.ts';
+import {
+	bisect,
+	ROUGH,
+	ROUGH_STEPS,
+	walk,
+	WALK_STEPS,
+	type SolveStatus,
+	type Walk,
+	type Walked
+} from './walk.ts';
 
 export interface Shortfall {
 	readonly check: CheckId;
@@ -51,7 +60,11 @@ export const machineOf = (stand: Stand, hasSeat: boolean): Machine => ({
 	slacks: new Float64Array(CHECK_COUNT)
 });
 
-export function worstAt({ chain, pose, slacks }: Machine, kind: 'thigh' | 'hip' | 'knee', depth: number): number {
+export function worstAt(
+	{ chain, pose, slacks }: Machine,
+	kind: 'thigh' | 'hip' | 'knee',
+	depth: number
+): number {
 	solvePose(chain, pose, kind, depth);
 	fillSlacks(chain, pose, slacks);
 	return worst(slacks);
@@ -103,7 +116,10 @@ export function deepestSquat(stand: Stand): Solution {
 /** Only the thigh inclination of the deepest squat, degrees, to 0.001 on the safe side. NaN when never feasible. */
 export function deepestSquatDeg(stand: Stand): number {
 	const m = machineOf(stand, false);
-	const found = walk({ easy: 10, hard: 130, steps: ROUGH_STEPS, slackAt: (deg) => worstAt(m, 'thigh', deg * RAD) }, ROUGH);
+	const found = walk(
+		{ easy: 10, hard: 130, steps: ROUGH_STEPS, slackAt: (deg) => worstAt(m, 'thigh', deg * RAD) },
+		ROUGH
+	);
 	return found.status === 'never-feasible' ? NaN : found.at;
 }
 
@@ -124,7 +140,10 @@ export function heelWedge(stand: Stand, depth: Depth): Solution {
 		const slack = slackAt(pitch);
 		if (slack > best.slack) best = { at: pitch, slack };
 		if (slack < -SLACK_EPSILON) continue;
-		found = pitch === 0 ? { status: 'unlimited', at: 0 } : { status: 'limited', at: bisect(pitch, pitch - 0.5, slackAt) };
+		found =
+			pitch === 0
+				? { status: 'unlimited', at: 0 }
+				: { status: 'limited', at: bisect(pitch, pitch - 0.5, slackAt) };
 		break;
 	}
 	const shown = found.status === 'never-feasible' ? { status: found.status, at: best.at } : found;
@@ -138,14 +157,21 @@ export function finish(m: Machine, found: Walked, unit: 'cm' | 'deg', settle: ()
 	const at = describe(m.chain, m.pose);
 	if (found.status === 'never-feasible') {
 		let index = 0;
-		for (let i = 1; i < CHECK_COUNT; i++) if ((m.slacks[i] as number) < (m.slacks[index] as number)) index = i;
+		for (let i = 1; i < CHECK_COUNT; i++)
+			if ((m.slacks[i] as number) < (m.slacks[index] as number)) index = i;
 		const check = CHECKS[index] as CheckId;
 		const shortfall = { check, by: -(m.slacks[index] as number), unit: CHECK_UNIT[check] };
 		return { status: found.status, value: NaN, unit, limiting: [check], at, shortfall };
 	}
 	const near = (id: CheckId, slack: number): boolean => slack <= (CHECK_UNIT[id] === 'deg' ? 1 : 0.5);
 	const limiting = at.checks.filter((c) => near(c.id, c.slack)).map((c) => c.id);
-	return { status: found.status, value: found.at, unit, limiting: found.status === 'limited' ? limiting : [], at };
+	return {
+		status: found.status,
+		value: found.at,
+		unit,
+		limiting: found.status === 'limited' ? limiting : [],
+		at
+	};
 }
 
 /** Pitch in degrees of a wedge height in cm under this body's heel. */

@@ -28,11 +28,20 @@ export interface KneeExtension {
 const PAD = 0.9;
 
 /** Moments in N·m about the knee. @example 180 cm, 80 kg, 30°, 5 kg cuff → limb 10.6, cuff 16.9 (golden table G37) */
-export function kneeExtension({ body, kneeDeg, cuffKg = 0, machineKg = 0 }: KneeExtensionProblem): KneeExtension {
+export function kneeExtension({
+	body,
+	kneeDeg,
+	cuffKg = 0,
+	machineKg = 0
+}: KneeExtensionProblem): KneeExtension {
 	const M = body.massKg;
 	const level = Math.cos(kneeDeg * RAD);
 	const pad = PAD * body.shankM;
-	const limb = GRAVITY * level * M * (MASS.shank * CENTRE.shank * body.shankM + MASS.foot * (body.shankM + 0.28 * body.ankleHeightM));
+	const limb =
+		GRAVITY *
+		level *
+		M *
+		(MASS.shank * CENTRE.shank * body.shankM + MASS.foot * (body.shankM + 0.28 * body.ankleHeightM));
 	const cuff = GRAVITY * level * cuffKg * pad;
 	const machine = GRAVITY * machineKg * pad * camOf(kneeDeg);
 	return { limb, cuff, machine, total: limb + cuff + machine };
@@ -46,13 +55,37 @@ export function seatedStick(body: Body, seatCm: number, kneeDeg: number, backDeg
 	const hip = point(0, seatCm / 100 + PROPORTION.hipAboveSeat * body.heightM);
 	const knee = point(body.thighM, hip.y);
 	const angle = (90 - kneeDeg) * RAD;
-	const along = (d: number, side: number): Point => point(knee.x + d * Math.sin(angle) + side * Math.cos(angle), knee.y - d * Math.cos(angle) + side * Math.sin(angle));
+	const along = (d: number, side: number): Point =>
+		point(
+			knee.x + d * Math.sin(angle) + side * Math.cos(angle),
+			knee.y - d * Math.cos(angle) + side * Math.sin(angle)
+		);
 	const Ls = body.shankM;
 	const ha = body.ankleHeightM;
 	const Lf = body.footM;
-	const near = { knee, ankle: along(Ls, 0), heel: along(Ls + ha, -FOOT.ankle * Lf), ball: along(Ls + ha, (FOOT.ball - FOOT.ankle) * Lf), toe: along(Ls + ha, (1 - FOOT.ankle) * Lf) };
+	const near = {
+		knee,
+		ankle: along(Ls, 0),
+		heel: along(Ls + ha, -FOOT.ankle * Lf),
+		ball: along(Ls + ha, (FOOT.ball - FOOT.ankle) * Lf),
+		toe: along(Ls + ha, (1 - FOOT.ankle) * Lf)
+	};
 	const rest = point(knee.x, knee.y - Ls);
-	const far = { knee, ankle: rest, heel: point(rest.x - FOOT.ankle * Lf, rest.y - ha), ball: point(rest.x + (FOOT.ball - FOOT.ankle) * Lf, rest.y - ha), toe: point(rest.x + (1 - FOOT.ankle) * Lf, rest.y - ha) };
-	return { near, far, hip, shoulder: point(hip.x + body.trunkM * Math.sin(backDeg * RAD), hip.y + body.trunkM * Math.cos(backDeg * RAD)), hand: point(hip.x + 0.02, hip.y - 0.02) };
+	const far = {
+		knee,
+		ankle: rest,
+		heel: point(rest.x - FOOT.ankle * Lf, rest.y - ha),
+		ball: point(rest.x + (FOOT.ball - FOOT.ankle) * Lf, rest.y - ha),
+		toe: point(rest.x + (1 - FOOT.ankle) * Lf, rest.y - ha)
+	};
+	return {
+		near,
+		far,
+		hip,
+		shoulder: point(
+			hip.x + body.trunkM * Math.sin(backDeg * RAD),
+			hip.y + body.trunkM * Math.cos(backDeg * RAD)
+		),
+		hand: point(hip.x + 0.02, hip.y - 0.02)
+	};
 }
-

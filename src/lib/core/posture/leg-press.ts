@@ -90,11 +90,31 @@ export function legPress(p: LegPressProblem): LegPress {
 }
 
 /** The machine drawn level with the floor: the seat low, the rail rising to the right. */
-function stickOf(body: Body, rail: number, back: number, s: number, across: number, kneeS: number, kneeP: number): Stick {
+function stickOf(
+	body: Body,
+	rail: number,
+	back: number,
+	s: number,
+	across: number,
+	kneeS: number,
+	kneeP: number
+): Stick {
 	const hip = point(0, 0.3 + PROPORTION.hipAboveSeat * body.heightM);
-	const at = (a: number, b: number): Point => point(hip.x + a * Math.cos(rail) - b * Math.sin(rail), hip.y + a * Math.sin(rail) + b * Math.cos(rail));
+	const at = (a: number, b: number): Point =>
+		point(hip.x + a * Math.cos(rail) - b * Math.sin(rail), hip.y + a * Math.sin(rail) + b * Math.cos(rail));
 	const ha = body.ankleHeightM;
 	const Lf = body.footM;
-	const near = { knee: at(kneeS, kneeP), ankle: at(s, across), heel: at(s + ha, across - FOOT.ankle * Lf), ball: at(s + ha, across + (FOOT.ball - FOOT.ankle) * Lf), toe: at(s + ha, across + (1 - FOOT.ankle) * Lf) };
-	return { near, hip, shoulder: point(hip.x - body.trunkM * Math.cos(back), hip.y + body.trunkM * Math.sin(back)), hand: point(hip.x + 0.06, hip.y - 0.1) };
+	const near = {
+		knee: at(kneeS, kneeP),
+		ankle: at(s, across),
+		heel: at(s + ha, across - FOOT.ankle * Lf),
+		ball: at(s + ha, across + (FOOT.ball - FOOT.ankle) * Lf),
+		toe: at(s + ha, across + (1 - FOOT.ankle) * Lf)
+	};
+	return {
+		near,
+		hip,
+		shoulder: point(hip.x - body.trunkM * Math.cos(back), hip.y + body.trunkM * Math.sin(back)),
+		hand: point(hip.x + 0.06, hip.y - 0.1)
+	};
 }

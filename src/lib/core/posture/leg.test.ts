@@ -57,7 +57,9 @@ describe('the leg between ankle and hip', () => {
 	});
 	it('a hip on the ankle is a number, not a hole', () => {
 		const b = body(170);
-		expect(Object.values(legBetween({ ...b, shankM: 0.4, thighM: 0.4 }, 0, 0)).every(Number.isFinite)).toBe(true);
+		expect(Object.values(legBetween({ ...b, shankM: 0.4, thighM: 0.4 }, 0, 0)).every(Number.isFinite)).toBe(
+			true
+		);
 	});
 });
 
@@ -67,7 +69,8 @@ describe('the foot', () => {
 			fc.property(tall, angle(0, 75), fc.double({ min: -0.2, max: 0.4, noNaN: true }), (b, pitch, ground) => {
 				const flat = footAt(b, 0.1, ground, 0);
 				const up = footAt(b, 0.1, ground, pitch);
-				for (const part of ['heel', 'ankle', 'centre'] as const) expect(distance(up[part], up.ball)).toBeCloseTo(distance(flat[part], flat.ball), 12);
+				for (const part of ['heel', 'ankle', 'centre'] as const)
+					expect(distance(up[part], up.ball)).toBeCloseTo(distance(flat[part], flat.ball), 12);
 				expect(distance(up.heel, up.ankle)).toBeCloseTo(distance(flat.heel, flat.ankle), 12);
 				expect(up.toe).toEqual(flat.toe);
 				expect(up.heel.y - ground).toBeCloseTo(distance(flat.heel, flat.ball) * Math.sin(pitch), 12);
@@ -76,13 +79,19 @@ describe('the foot', () => {
 		);
 	});
 	it('flat, its heel stands where it was put', () => {
-		expect(flatFoot(body(172), 0.25, 0.2).heel).toEqual({ x: expect.closeTo(0.25, 12), y: expect.closeTo(0.2, 12) });
+		expect(flatFoot(body(172), 0.25, 0.2).heel).toEqual({
+			x: expect.closeTo(0.25, 12),
+			y: expect.closeTo(0.2, 12)
+		});
 	});
 	it('a point ahead of a leaning trunk is square to it', () => {
 		const hip = point(0, 1);
 		const [along, ahead] = [onTrunk(hip, 30 * RAD, 0.4), onTrunk(hip, 30 * RAD, 0.4, 0.1)];
 		expect(distance(along, ahead)).toBeCloseTo(0.1, 12);
-		expect((along.x - hip.x) * (ahead.x - along.x) + (along.y - hip.y) * (ahead.y - along.y)).toBeCloseTo(0, 12);
+		expect((along.x - hip.x) * (ahead.x - along.x) + (along.y - hip.y) * (ahead.y - along.y)).toBeCloseTo(
+			0,
+			12
+		);
 	});
 	it('a share of the way lies on the way', () => {
 		expect(between(point(0, 0), point(2, 4))).toEqual({ x: 1, y: 2 });
@@ -99,14 +108,21 @@ describe('a walk from easy to hard', () => {
 		expect(slackAt(at)).toBeGreaterThan(0);
 	});
 	it('goes down as it goes up, says when nothing limits it, and when nothing is feasible', () => {
-		expect(walk({ easy: 7, hard: 0, steps: 50, slackAt })).toEqual({ status: 'limited', at: expect.closeTo(4, 5) });
+		expect(walk({ easy: 7, hard: 0, steps: 50, slackAt })).toEqual({
+			status: 'limited',
+			at: expect.closeTo(4, 5)
+		});
 		expect(walk({ easy: 4.5, hard: 7, steps: 20, slackAt })).toEqual({ status: 'unlimited', at: 7 });
 		expect(walk({ easy: 8, hard: 10, steps: 20, slackAt })).toEqual({ status: 'never-feasible', at: 8 });
 	});
 	it('a start that is only too upright is walked past; one that fails otherwise is not', () => {
 		const late = (s: number): number => s - 2;
-		expect(walk({ easy: 0, hard: 5, steps: 50, slackAt: late, tooUpright: () => true }).status).toBe('unlimited');
-		expect(walk({ easy: 0, hard: 5, steps: 50, slackAt: late, tooUpright: () => false }).status).toBe('never-feasible');
+		expect(walk({ easy: 0, hard: 5, steps: 50, slackAt: late, tooUpright: () => true }).status).toBe(
+			'unlimited'
+		);
+		expect(walk({ easy: 0, hard: 5, steps: 50, slackAt: late, tooUpright: () => false }).status).toBe(
+			'never-feasible'
+		);
 	});
 	it('narrowing answers the safe side of the edge', () => {
 		fc.assert(

@@ -11,5 +11,7 @@ import { PROPORTION, type Body } from '../body/body.ts';
 
 /** Weight-bearing dorsiflexion in degrees for a toe–wall distance in cm; NaN when the knee could not reach so far. */
 export function dorsiflexionFromWall(body: Body, toeWallCm: number): number {
-	return Math.asin((0.75 * body.footM + toeWallCm / 100 - PROPORTION.patella * body.heightM) / body.shankM) * DEG;
+	return (
+		Math.asin((0.75 * body.footM + toeWallCm / 100 - PROPORTION.patella * body.heightM) / body.shankM) * DEG
+	);
 }

@@ -97,15 +97,35 @@ function ruledLean(rule: LeanRule, leanMax: number, shank: number): number {
 }
 
 /** First moment of all masses about `x`, kg·m, for a shank whose trunk follows a rule: positive when the centre of mass lies ahead of x. */
-export function residual(chain: Chain, pose: Pose, kind: DepthKind, depth: number, shank: number, rule: LeanRule, x: number): number {
+export function residual(
+	chain: Chain,
+	pose: Pose,
+	kind: DepthKind,
+	depth: number,
+	shank: number,
+	rule: LeanRule,
+	x: number
+): number {
 	const lean = ruledLean(rule, chain.leanMax, shank);
 	const thigh = thighFor(chain, pose, kind, depth, shank);
 	const { alongKgM, aheadKgM } = chain.upper;
-	return lowerMoment(chain, Math.sin(shank), Math.sin(thigh)) + alongKgM * Math.sin(lean) + aheadKgM * Math.cos(lean) - chain.totalKg * x;
+	return (
+		lowerMoment(chain, Math.sin(shank), Math.sin(thigh)) +
+		alongKgM * Math.sin(lean) +
+		aheadKgM * Math.cos(lean) -
+		chain.totalKg * x
+	);
 }
 
 /** The shank at which the centre of mass lies over `x` while the trunk follows a rule: Newton's step inside a shrinking bracket, to 1e−10 rad. */
-export function closeByRule(chain: Chain, pose: Pose, kind: DepthKind, depth: number, rule: LeanRule, x: number): number {
+export function closeByRule(
+	chain: Chain,
+	pose: Pose,
+	kind: DepthKind,
+	depth: number,
+	rule: LeanRule,
+	x: number
+): number {
 	const { body, cosOut, upper } = chain;
 	const { shankM: Ls, thighM: Lt } = body;
 	const hipKg = upper.massKg + chain.freeKg;
@@ -122,14 +142,19 @@ export function closeByRule(chain: Chain, pose: Pose, kind: DepthKind, depth: nu
 		const free = rule.ratio * shank + rule.offset === lean;
 		const sinL = Math.sin(lean);
 		const cosL = Math.cos(lean);
-		const f = lowerMoment(chain, sinS, sinT) + upper.alongKgM * sinL + upper.aheadKgM * cosL - chain.totalKg * x;
+		const f =
+			lowerMoment(chain, sinS, sinT) + upper.alongKgM * sinL + upper.aheadKgM * cosL - chain.totalKg * x;
 		if (f > 0) high = shank;
 		else low = shank;
-		const thighSlope = kind === 'thigh' ? 0 : kind === 'knee' ? -1 : sinT > 1e-9 ? (-Ls * sinS) / (Lt * sinT) : 0;
+		const thighSlope =
+			kind === 'thigh' ? 0 : kind === 'knee' ? -1 : sinT > 1e-9 ? (-Ls * sinS) / (Lt * sinT) : 0;
 		const shankX = Ls * cosS;
 		const thighX = Lt * cosT * thighSlope;
 		const slope =
-			cosOut * (chain.shankKg * 0.567 * shankX + chain.thighKg * (shankX - 0.567 * thighX) + hipKg * (shankX - thighX)) +
+			cosOut *
+				(chain.shankKg * 0.567 * shankX +
+					chain.thighKg * (shankX - 0.567 * thighX) +
+					hipKg * (shankX - thighX)) +
 			(free ? (upper.alongKgM * cosL - upper.aheadKgM * sinL) * rule.ratio : 0);
 		let next = shank - f / slope;
 		if (!(next > low && next < high)) next = 0.5 * (low + high);
@@ -151,14 +176,25 @@ export function solvePose(chain: Chain, pose: Pose, kind: DepthKind, depth: numb
 	const capped = chain.shankCap < HIGH && residual(chain, pose, kind, depth, chain.shankCap, rule, x) < 0;
 	const shank = capped ? chain.shankCap : closeByRule(chain, pose, kind, depth, rule, x);
 	if (capped || shank > chain.shankCap) return poseAt(chain, pose, kind, depth, chain.shankCap);
-	settle(chain, pose, shank, thighFor(chain, pose, kind, depth, shank), ruledLean(rule, chain.leanMax, shank));
+	settle(
+		chain,
+		pose,
+		shank,
+		thighFor(chain, pose, kind, depth, shank),
+		ruledLean(rule, chain.leanMax, shank)
+	);
 }
 
 /** Puts the chain on a given shank (radians): thigh from the depth, trunk where it balances as this technique does. */
 export function poseAt(chain: Chain, pose: Pose, kind: DepthKind, depth: number, shank: number): void {
 	const stacked = chain.technique === 'stacked';
 	const thigh = thighFor(chain, pose, kind, depth, shank);
-	const lean = balancingLean(chain, Math.sin(shank), Math.sin(thigh), stacked ? chain.stackedX : chain.targetX);
+	const lean = balancingLean(
+		chain,
+		Math.sin(shank),
+		Math.sin(thigh),
+		stacked ? chain.stackedX : chain.targetX
+	);
 	settle(chain, pose, shank, thigh, stacked && lean < 0 ? 0 : lean);
 }
 
@@ -167,6 +203,8 @@ function settle(chain: Chain, pose: Pose, shank: number, thigh: number, lean: nu
 	pose.thigh = thigh;
 	pose.trunk = lean;
 	pose.comX =
-		(lowerMoment(chain, Math.sin(shank), Math.sin(thigh)) + chain.upper.alongKgM * Math.sin(lean) + chain.upper.aheadKgM * Math.cos(lean)) /
+		(lowerMoment(chain, Math.sin(shank), Math.sin(thigh)) +
+			chain.upper.alongKgM * Math.sin(lean) +
+			chain.upper.aheadKgM * Math.cos(lean)) /
 		chain.totalKg;
 }

@@ -38,7 +38,8 @@ export interface Moments {
 	readonly lumbosacral: number;
 }
 
-export type PointName = 'heel' | 'ball' | 'toe' | 'ankle' | 'knee' | 'hip' | 'shoulder' | 'lumbosacral' | 'com' | 'load';
+export type PointName =
+	'heel' | 'ball' | 'toe' | 'ankle' | 'knee' | 'hip' | 'shoulder' | 'lumbosacral' | 'com' | 'load';
 
 export interface Posture {
 	readonly feasible: boolean;
@@ -98,7 +99,8 @@ export function postureInShort(problem: SquatProblem): PoseInShort {
 export function inShort(chain: Chain, pose: Pose): PoseInShort {
 	fillSlacks(chain, pose, SLACKS);
 	let failing: CheckId[] | undefined;
-	for (const i of STANDING) if ((SLACKS[i] as number) < -SLACK_EPSILON) (failing ??= []).push(CHECKS[i] as CheckId);
+	for (const i of STANDING)
+		if ((SLACKS[i] as number) < -SLACK_EPSILON) (failing ??= []).push(CHECKS[i] as CheckId);
 	return { angles: anglesOf(chain, pose), moments: momentsOf(chain, pose), failing: failing ?? NONE_FAILING };
 }
 
@@ -145,7 +147,8 @@ function momentsOf(chain: Chain, pose: Pose): Moments {
 	const thigh = body.thighM * Math.sin(pose.thigh) * chain.cosOut;
 	const [pullAtKnee, pullAtHip] = chain.stand.hands === true ? pullKgM(chain, pose) : NO_PULL;
 	return {
-		kneePerLeg: GRAVITY * share * (thigh * (upper.massKg + chain.freeKg + 0.567 * chain.thighKg) - hip - pullAtKnee),
+		kneePerLeg:
+			GRAVITY * share * (thigh * (upper.massKg + chain.freeKg + 0.567 * chain.thighKg) - hip - pullAtKnee),
 		hipPerLeg: GRAVITY * share * (hip + pullAtHip),
 		lumbosacral: GRAVITY * (upper.lumbarAlongKgM * sin + upper.lumbarAheadKgM * cos + upper.offsetKgM)
 	};
@@ -208,7 +211,10 @@ function assumedOf(chain: Chain): string[] {
 	const { stand, body, technique } = chain;
 	const out: string[] = [];
 	if (body.measured.length < 4) out.push('segments');
-	if (stand.limits?.weightBearingDorsiflexionDeg === undefined && (technique === 'knee-forward' || technique === 'stacked'))
+	if (
+		stand.limits?.weightBearingDorsiflexionDeg === undefined &&
+		(technique === 'knee-forward' || technique === 'stacked')
+	)
 		out.push('dorsiflexion');
 	if (stand.movement === 'squat' && stand.technique === undefined) out.push('technique');
 	if (stand.stance === 'staggered') out.push('kickstand-share');
@@ -222,7 +228,10 @@ function pointsOf(chain: Chain, pose: Pose): Posture['points'] {
 		chain.ankleX + body.shankM * Math.sin(pose.shank) * cosOut,
 		chain.ankleY + body.shankM * Math.cos(pose.shank)
 	);
-	const hip = point(knee.x - body.thighM * Math.sin(pose.thigh) * cosOut, knee.y + body.thighM * Math.cos(pose.thigh));
+	const hip = point(
+		knee.x - body.thighM * Math.sin(pose.thigh) * cosOut,
+		knee.y + body.thighM * Math.cos(pose.thigh)
+	);
 	const sin = Math.sin(pose.trunk);
 	const cos = Math.cos(pose.trunk);
 	const along = (u: number, v: number): Point => point(hip.x + u * sin + v * cos, hip.y + u * cos - v * sin);

@@ -20,7 +20,8 @@ export const STANCES = ['both', 'staggered', 'one'] as const;
 export type Stance = (typeof STANCES)[number];
 
 /** Exactly one depth: thigh from vertical (90 = joint centres level), knee flexion, or a seat surface height. */
-export type Depth = { readonly thighDeg: number } | { readonly kneeFlexionDeg: number } | { readonly seatCm: number };
+export type Depth =
+	{ readonly thighDeg: number } | { readonly kneeFlexionDeg: number } | { readonly seatCm: number };
 
 export interface Load {
 	readonly kg: number;

@@ -43,13 +43,28 @@ export interface SplitSquatProblem {
 
 export interface SplitSquat {
 	readonly feasible: boolean;
-	readonly front: { readonly kneeFlexion: number; readonly thighTrunkFlexion: number; readonly weightBearingDorsiflexion: number; readonly trunkLean: number; readonly thigh: number };
-	readonly rear: { readonly kneeFlexion: number; readonly hipExtension: number; readonly bigToeExtension: number };
+	readonly front: {
+		readonly kneeFlexion: number;
+		readonly thighTrunkFlexion: number;
+		readonly weightBearingDorsiflexion: number;
+		readonly trunkLean: number;
+		readonly thigh: number;
+	};
+	readonly rear: {
+		readonly kneeFlexion: number;
+		readonly hipExtension: number;
+		readonly bigToeExtension: number;
+	};
 	readonly demand: Demand;
 	readonly rearDemand: Demand;
 	/** Share of the weight on the front foot, percent. */
 	readonly frontShare: number;
-	readonly moments: { readonly kneePerLeg: number; readonly hipPerLeg: number; readonly kneeRear: number; readonly lumbosacral: number };
+	readonly moments: {
+		readonly kneePerLeg: number;
+		readonly hipPerLeg: number;
+		readonly kneeRear: number;
+		readonly lumbosacral: number;
+	};
 	readonly checks: readonly MovementCheck[];
 	readonly stick: Stick;
 }
@@ -63,7 +78,12 @@ const kneeClear = (body: Body): number => 0.035 + 0.02 * body.heightM;
 function leansFor(p: SplitSquatProblem): readonly [shank: number, lean: number] {
 	const ankle = p.limits?.weightBearingDorsiflexionDeg;
 	const spent = ankle === undefined ? ASSUMED_DORSIFLEXION : ankle - (p.marginDeg ?? 0);
-	const by: Readonly<Record<Technique, readonly [number, number]>> = { 'sit-back': [0, 25], parallel: [15, 15], 'knee-forward': [spent, 5], stacked: [5, 0] };
+	const by: Readonly<Record<Technique, readonly [number, number]>> = {
+		'sit-back': [0, 25],
+		parallel: [15, 15],
+		'knee-forward': [spent, 5],
+		stacked: [5, 0]
+	};
 	const [shank, lean] = by[p.technique ?? 'parallel'];
 	return [p.shankDeg ?? shank, p.leanDeg ?? lean];
 }
@@ -80,10 +100,17 @@ const placed = (p: SplitSquatProblem, shank: number): Placed => {
 	const { body } = p;
 	const front = flatFoot(body, 0, (p.frontElevationCm ?? 0) / 100);
 	const stride = p.strideCm === undefined ? STRIDE * body.heightM : p.strideCm / 100;
-	return { body, front, rear: footAt(body, -stride, (p.rearElevationCm ?? 0) / 100, (p.rearPitchDeg ?? REAR_PITCH_DEG) * RAD), shank, frontKnee: kneeOf(body, front.ankle, shank) };
+	return {
+		body,
+		front,
+		rear: footAt(body, -stride, (p.rearElevationCm ?? 0) / 100, (p.rearPitchDeg ?? REAR_PITCH_DEG) * RAD),
+		shank,
+		frontKnee: kneeOf(body, front.ankle, shank)
+	};
 };
 
-const rearLeg = ({ body, rear }: Placed, hip: Point): Leg => legBetween(body, hip.x - rear.ankle.x, hip.y - rear.ankle.y);
+const rearLeg = ({ body, rear }: Placed, hip: Point): Leg =>
+	legBetween(body, hip.x - rear.ankle.x, hip.y - rear.ankle.y);
 
 /** Front thigh at which the rear knee is just off the floor, radians. */
 function bottom(s: Placed): number {
@@ -108,10 +135,28 @@ export function splitSquat(p: SplitSquatProblem): SplitSquat {
 	const thigh = p.thighDeg === undefined ? bottom(s) : p.thighDeg * RAD;
 	const hip = hipOf(body, s.frontKnee, thigh);
 	const rear = rearLeg(s, hip);
-	const front = { kneeFlexion: shankDeg + thigh * DEG, thighTrunkFlexion: thigh * DEG + leanDeg, weightBearingDorsiflexion: shankDeg, trunkLean: leanDeg, thigh: thigh * DEG };
-	const behind = { kneeFlexion: rear.knee * DEG, hipExtension: -(rear.thigh + lean) * DEG, bigToeExtension: p.rearPitchDeg ?? REAR_PITCH_DEG };
-	const demand: Demand = { kneeFlexion: front.kneeFlexion, thighTrunkFlexion: front.thighTrunkFlexion, weightBearingDorsiflexion: shankDeg };
-	const checks = [...rangeChecks(demand, limits, marginDeg), ...rangeChecks(behind, rearLimits, marginDeg), atMost('reach', 100 * rear.beyondM, 0, 'cm')];
+	const front = {
+		kneeFlexion: shankDeg + thigh * DEG,
+		thighTrunkFlexion: thigh * DEG + leanDeg,
+		weightBearingDorsiflexion: shankDeg,
+		trunkLean: leanDeg,
+		thigh: thigh * DEG
+	};
+	const behind = {
+		kneeFlexion: rear.knee * DEG,
+		hipExtension: -(rear.thigh + lean) * DEG,
+		bigToeExtension: p.rearPitchDeg ?? REAR_PITCH_DEG
+	};
+	const demand: Demand = {
+		kneeFlexion: front.kneeFlexion,
+		thighTrunkFlexion: front.thighTrunkFlexion,
+		weightBearingDorsiflexion: shankDeg
+	};
+	const checks = [
+		...rangeChecks(demand, limits, marginDeg),
+		...rangeChecks(behind, rearLimits, marginDeg),
+		atMost('reach', 100 * rear.beyondM, 0, 'cm')
+	];
 	return {
 		feasible: holds(checks),
 		front,
@@ -120,35 +165,64 @@ export function splitSquat(p: SplitSquatProblem): SplitSquat {
 		rearDemand: behind,
 		...statics(p, s, hip, rear, lean),
 		checks,
-		stick: { near: legPoints(body, s.front, s.shank), far: legPoints(body, s.rear, rear.shank), hip, shoulder: onTrunk(hip, lean, body.trunkM) }
+		stick: {
+			near: legPoints(body, s.front, s.shank),
+			far: legPoints(body, s.rear, rear.shank),
+			hip,
+			shoulder: onTrunk(hip, lean, body.trunkM)
+		}
 	};
 }
 
 /**
  * Worst slack (degrees, or cm out of reach) of a split squat as a function of its front thigh, for walks; angles alone, no statics.
  */
-export function splitSquatSlack(p: Omit<SplitSquatProblem, 'thighDeg'>): { readonly bottomDeg: number; readonly slackAt: (thighDeg: number) => number } {
+export function splitSquatSlack(p: Omit<SplitSquatProblem, 'thighDeg'>): {
+	readonly bottomDeg: number;
+	readonly slackAt: (thighDeg: number) => number;
+} {
 	const { body, limits = {}, rearLimits = {}, marginDeg = 0 } = p;
 	const [shankDeg, leanDeg] = leansFor(p);
 	const s = placed(p, shankDeg * RAD);
-	const fixed = Math.min(room(limits.weightBearingDorsiflexionDeg, marginDeg) - shankDeg, room(rearLimits.bigToeExtensionDeg, marginDeg) - (p.rearPitchDeg ?? REAR_PITCH_DEG));
-	const [knee, fold, back, behind] = [room(limits.kneeFlexionDeg, marginDeg), room(limits.thighTrunkFlexionDeg, marginDeg), room(rearLimits.hipExtensionDeg, marginDeg), room(rearLimits.kneeFlexionDeg, marginDeg)];
+	const fixed = Math.min(
+		room(limits.weightBearingDorsiflexionDeg, marginDeg) - shankDeg,
+		room(rearLimits.bigToeExtensionDeg, marginDeg) - (p.rearPitchDeg ?? REAR_PITCH_DEG)
+	);
+	const [knee, fold, back, behind] = [
+		room(limits.kneeFlexionDeg, marginDeg),
+		room(limits.thighTrunkFlexionDeg, marginDeg),
+		room(rearLimits.hipExtensionDeg, marginDeg),
+		room(rearLimits.kneeFlexionDeg, marginDeg)
+	];
 	return {
 		bottomDeg: bottom(s) * DEG,
 		slackAt: (thighDeg) => {
 			const rear = rearLeg(s, hipOf(body, s.frontKnee, thighDeg * RAD));
 			if (rear.beyondM > 1e-9) return -100 * rear.beyondM;
-			return Math.min(fixed, knee - shankDeg - thighDeg, fold - thighDeg - leanDeg, back + (rear.thigh + leanDeg * RAD) * DEG, behind - rear.knee * DEG);
+			return Math.min(
+				fixed,
+				knee - shankDeg - thighDeg,
+				fold - thighDeg - leanDeg,
+				back + (rear.thigh + leanDeg * RAD) * DEG,
+				behind - rear.knee * DEG
+			);
 		}
 	};
 }
 
 /** Reactions of both feet, then moments from the ground up. */
-function statics(p: SplitSquatProblem, s: Placed, hip: Point, rear: Leg, lean: number): Pick<SplitSquat, 'frontShare' | 'moments'> {
+function statics(
+	p: SplitSquatProblem,
+	s: Placed,
+	hip: Point,
+	rear: Leg,
+	lean: number
+): Pick<SplitSquat, 'frontShare' | 'moments'> {
 	const { body, front, frontKnee } = s;
 	const M = body.massKg;
 	const { load, eta = 0.5 } = p;
-	const arms = load === undefined || load.at === 'sides' || load.at === 'hands' || load.at === 'none' ? 'hang' : 'chest';
+	const arms =
+		load === undefined || load.at === 'sides' || load.at === 'hands' || load.at === 'none' ? 'hang' : 'chest';
 	const upper = upperBody(body, arms, load);
 	const W = M + (load === undefined || load.at === 'none' ? 0 : load.kg);
 	const rearKnee = kneeOf(body, s.rear.ankle, rear.shank);
@@ -158,8 +232,18 @@ function statics(p: SplitSquatProblem, s: Placed, hip: Point, rear: Leg, lean: n
 	const rearThigh = between(hip, rearKnee, CENTRE.thigh);
 	const sin = Math.sin(lean);
 	const cos = Math.cos(lean);
-	const legs = (of: (q: Point) => number): number => M * (MASS.foot * (of(front.centre) + of(s.rear.centre)) + MASS.shank * (of(frontShank) + of(rearShank)) + MASS.thigh * (of(frontThigh) + of(rearThigh)));
-	const comX = (legs((q) => q.x) + upper.massKg * hip.x + upper.alongKgM * sin + upper.aheadKgM * cos + upper.offsetKgM) / W;
+	const legs = (of: (q: Point) => number): number =>
+		M *
+		(MASS.foot * (of(front.centre) + of(s.rear.centre)) +
+			MASS.shank * (of(frontShank) + of(rearShank)) +
+			MASS.thigh * (of(frontThigh) + of(rearThigh)));
+	const comX =
+		(legs((q) => q.x) +
+			upper.massKg * hip.x +
+			upper.alongKgM * sin +
+			upper.aheadKgM * cos +
+			upper.offsetKgM) /
+		W;
 	// Arms and hanging loads are taken at the height of the shoulder they hang from: only the aim of the reactions sees it.
 	const comY = (legs((q) => q.y) + upper.massKg * hip.y + upper.alongKgM * cos - upper.aheadKgM * sin) / W;
 	const e = front.heel.y;
@@ -170,11 +254,28 @@ function statics(p: SplitSquatProblem, s: Placed, hip: Point, rear: Leg, lean: n
 	const F = (W * (comX - xR)) / (xF - xR + (e - er) * k);
 	const R = W - F;
 	const H = k * F;
-	const knee = F * (frontKnee.x - xF) + H * (frontKnee.y - e) - M * (MASS.foot * (frontKnee.x - front.centre.x) + MASS.shank * (frontKnee.x - frontShank.x));
-	const hipMoment = F * (xF - hip.x) - H * (hip.y - e) - M * (MASS.foot * (front.centre.x - hip.x) + MASS.shank * (frontShank.x - hip.x) + MASS.thigh * (frontThigh.x - hip.x));
-	const kneeRear = R * (rearKnee.x - xR) - H * (rearKnee.y - er) - M * (MASS.foot * (rearKnee.x - s.rear.centre.x) + MASS.shank * (rearKnee.x - rearShank.x));
+	const knee =
+		F * (frontKnee.x - xF) +
+		H * (frontKnee.y - e) -
+		M * (MASS.foot * (frontKnee.x - front.centre.x) + MASS.shank * (frontKnee.x - frontShank.x));
+	const hipMoment =
+		F * (xF - hip.x) -
+		H * (hip.y - e) -
+		M *
+			(MASS.foot * (front.centre.x - hip.x) +
+				MASS.shank * (frontShank.x - hip.x) +
+				MASS.thigh * (frontThigh.x - hip.x));
+	const kneeRear =
+		R * (rearKnee.x - xR) -
+		H * (rearKnee.y - er) -
+		M * (MASS.foot * (rearKnee.x - s.rear.centre.x) + MASS.shank * (rearKnee.x - rearShank.x));
 	return {
 		frontShare: (100 * F) / W,
-		moments: { kneePerLeg: GRAVITY * knee, hipPerLeg: GRAVITY * hipMoment, kneeRear: GRAVITY * kneeRear, lumbosacral: GRAVITY * (upper.lumbarAlongKgM * sin + upper.lumbarAheadKgM * cos + upper.offsetKgM) }
+		moments: {
+			kneePerLeg: GRAVITY * knee,
+			hipPerLeg: GRAVITY * hipMoment,
+			kneeRear: GRAVITY * kneeRear,
+			lumbosacral: GRAVITY * (upper.lumbarAlongKgM * sin + upper.lumbarAheadKgM * cos + upper.offsetKgM)
+		}
 	};
 }

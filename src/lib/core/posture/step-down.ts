@@ -27,8 +27,18 @@ export const FREE_LEG_DEG = 15;
 
 /** The one-leg squat a step-down comes to: heights are counted from the top of the step. */
 export function asSquat(p: StepDownProblem): SquatProblem {
-	const { body, stepCm, freeLegDeg = FREE_LEG_DEG, pelvicDropCm = 0, technique = 'parallel', arms = 'hang' } = p;
-	const hipCm = 100 * (body.ankleHeightM + (body.shankM + body.thighM) * Math.cos(freeLegDeg * RAD)) - pelvicDropCm - stepCm;
+	const {
+		body,
+		stepCm,
+		freeLegDeg = FREE_LEG_DEG,
+		pelvicDropCm = 0,
+		technique = 'parallel',
+		arms = 'hang'
+	} = p;
+	const hipCm =
+		100 * (body.ankleHeightM + (body.shankM + body.thighM) * Math.cos(freeLegDeg * RAD)) -
+		pelvicDropCm -
+		stepCm;
 	return {
 		body,
 		movement: 'squat',

@@ -11,7 +11,17 @@ import { rootIn, rootNear } from '../base/root.ts';
 import { point } from '../base/vector.ts';
 import { CENTRE, MASS, type Body } from '../body/body.ts';
 import { FOOT, GRAVITY } from './constants.ts';
-import { flatFoot, footAt, hipOf, kneeOf, legBetween, legLength, onTrunk, type Foot, type Leg } from './leg.ts';
+import {
+	flatFoot,
+	footAt,
+	hipOf,
+	kneeOf,
+	legBetween,
+	legLength,
+	onTrunk,
+	type Foot,
+	type Leg
+} from './leg.ts';
 import type { Limits, Load } from './problem.ts';
 import { legPoints, type Stick } from './stick.ts';
 import { upperBody, type UpperBody } from './upper-body.ts';
@@ -65,7 +75,8 @@ interface Frame {
 }
 
 function frameOf({ body, stepCm, load }: StepUpProblem, pitch: number): Frame {
-	const arms = load === undefined || load.at === 'sides' || load.at === 'hands' || load.at === 'none' ? 'hang' : 'chest';
+	const arms =
+		load === undefined || load.at === 'sides' || load.at === 'hands' || load.at === 'none' ? 'hang' : 'chest';
 	return {
 		body,
 		upper: upperBody(body, arms, load),
@@ -97,15 +108,31 @@ function transferAt(f: Frame, psi: number): Transfer {
 	const back = legBetween(body, hipX - trail.ankle.x, hipY - trail.ankle.y);
 	const trailKnee = trail.ankle.x + body.shankM * Math.sin(back.shank);
 	const M = body.massKg;
-	const trailing = M * (MASS.foot * trail.centre.x + MASS.shank * (trailKnee + CENTRE.shank * (trail.ankle.x - trailKnee)) + MASS.thigh * (hipX + CENTRE.thigh * (trailKnee - hipX)));
+	const trailing =
+		M *
+		(MASS.foot * trail.centre.x +
+			MASS.shank * (trailKnee + CENTRE.shank * (trail.ankle.x - trailKnee)) +
+			MASS.thigh * (hipX + CENTRE.thigh * (trailKnee - hipX)));
 	const trunkAhead = upper.alongKgM * Math.sin(trunk) + upper.aheadKgM * Math.cos(trunk) + upper.offsetKgM;
-	return { lead, trunk, hipX, hipY, carried: trailing + upper.massKg * hipX + trunkAhead, trunkAhead, trailing };
+	return {
+		lead,
+		trunk,
+		hipX,
+		hipY,
+		carried: trailing + upper.massKg * hipX + trunkAhead,
+		trunkAhead,
+		trailing
+	};
 }
 
 function comX(f: Frame, t: Transfer): number {
 	const { body, lead: foot } = f;
 	const kneeX = foot.ankle.x + body.shankM * Math.sin(t.lead.shank);
-	const own = body.massKg * (MASS.foot * foot.centre.x + MASS.shank * (kneeX + CENTRE.shank * (foot.ankle.x - kneeX)) + MASS.thigh * (t.hipX + CENTRE.thigh * (kneeX - t.hipX)));
+	const own =
+		body.massKg *
+		(MASS.foot * foot.centre.x +
+			MASS.shank * (kneeX + CENTRE.shank * (foot.ankle.x - kneeX)) +
+			MASS.thigh * (t.hipX + CENTRE.thigh * (kneeX - t.hipX)));
 	return (own + t.carried) / f.totalKg;
 }
 
@@ -120,8 +147,18 @@ export function stepUp(problem: StepUpProblem): StepUp {
 	const targetX = f.lead.heel.x + FOOT.target * body.footM;
 	const { x: psi, found } = rootIn((p) => comX(f, transferAt(f, p)) - targetX, 0, 60 * RAD, 1e-9);
 	const t = transferAt(f, psi);
-	const contact: LegAngles = { kneeFlexion: touch.leg.knee * DEG, thighTrunkFlexion: (touch.leg.thigh + CONTACT_LEAN) * DEG, weightBearingDorsiflexion: touch.leg.shank * DEG, trunkLean: CONTACT_LEAN * DEG };
-	const transfer: LegAngles = { kneeFlexion: t.lead.knee * DEG, thighTrunkFlexion: (t.lead.thigh + t.trunk) * DEG, weightBearingDorsiflexion: t.lead.shank * DEG, trunkLean: t.trunk * DEG };
+	const contact: LegAngles = {
+		kneeFlexion: touch.leg.knee * DEG,
+		thighTrunkFlexion: (touch.leg.thigh + CONTACT_LEAN) * DEG,
+		weightBearingDorsiflexion: touch.leg.shank * DEG,
+		trunkLean: CONTACT_LEAN * DEG
+	};
+	const transfer: LegAngles = {
+		kneeFlexion: t.lead.knee * DEG,
+		thighTrunkFlexion: (t.lead.thigh + t.trunk) * DEG,
+		weightBearingDorsiflexion: t.lead.shank * DEG,
+		trunkLean: t.trunk * DEG
+	};
 	const swingKnee = contact.kneeFlexion + swingClearanceDeg;
 	const demand: Demand = {
 		kneeFlexion: Math.max(swingKnee, transfer.kneeFlexion),
@@ -131,9 +168,31 @@ export function stepUp(problem: StepUpProblem): StepUp {
 	const checks = [
 		...rangeChecks(demand, limits, marginDeg),
 		atMost('reach', 100 * Math.max(touch.leg.beyondM, t.lead.beyondM), 0, 'cm'),
-		...(found ? [] : [{ id: 'comBehindToeLimit' as const, value: 100 * comX(f, t), limit: 100 * targetX, slack: -100 * Math.abs(comX(f, t) - targetX), unit: 'cm' as const }])
+		...(found
+			? []
+			: [
+					{
+						id: 'comBehindToeLimit' as const,
+						value: 100 * comX(f, t),
+						limit: 100 * targetX,
+						slack: -100 * Math.abs(comX(f, t) - targetX),
+						unit: 'cm' as const
+					}
+				])
 	];
-	return { feasible: holds(checks), contact, transfer, swingKnee, demand, moments: momentsOf(f, t), checks, sticks: [stickOf(touch.frame, touch.hipX, touch.hipY, touch.leg, CONTACT_LEAN), stickOf(f, t.hipX, t.hipY, t.lead, t.trunk)] };
+	return {
+		feasible: holds(checks),
+		contact,
+		transfer,
+		swingKnee,
+		demand,
+		moments: momentsOf(f, t),
+		checks,
+		sticks: [
+			stickOf(touch.frame, touch.hipX, touch.hipY, touch.leg, CONTACT_LEAN),
+			stickOf(f, t.hipX, t.hipY, t.lead, t.trunk)
+		]
+	};
 }
 
 /**
@@ -159,12 +218,27 @@ export function stepUpSlack(problem: Omit<StepUpProblem, 'stepCm'>): (stepCm: nu
 		const t = transferAt(f, psi);
 		const beyond = Math.max(touch.leg.beyondM, t.lead.beyondM);
 		if (beyond > 0) return -100 * beyond;
-		return DEG * Math.min(knee - touch.leg.knee - swing, knee - t.lead.knee, fold - touch.leg.thigh - CONTACT_LEAN, fold - t.lead.thigh - t.trunk, ankle - touch.leg.shank, ankle - t.lead.shank);
+		return (
+			DEG *
+			Math.min(
+				knee - touch.leg.knee - swing,
+				knee - t.lead.knee,
+				fold - touch.leg.thigh - CONTACT_LEAN,
+				fold - t.lead.thigh - t.trunk,
+				ankle - touch.leg.shank,
+				ankle - t.lead.shank
+			)
+		);
 	};
 }
 
 /** Contact: the pelvis is lowered until the leading leg reaches with at least 5° of bend. */
-function contactOf(frame: Frame): { readonly frame: Frame; readonly leg: Leg; readonly hipX: number; readonly hipY: number } {
+function contactOf(frame: Frame): {
+	readonly frame: Frame;
+	readonly leg: Leg;
+	readonly hipX: number;
+	readonly hipY: number;
+} {
 	const { body, trail, lead } = frame;
 	const hipX = trail.ankle.x + frame.trailLine * Math.sin(TRAIL_LINE);
 	const dx = hipX - lead.ankle.x;
@@ -182,9 +256,12 @@ function momentsOf(f: Frame, t: Transfer): StepUp['moments'] {
 	const trailKg = M * (MASS.foot + MASS.shank + MASS.thigh);
 	const thighX = t.hipX + CENTRE.thigh * (kneeX - t.hipX);
 	return {
-		kneePerLeg: GRAVITY * (kneeX * (upper.massKg + trailKg + M * MASS.thigh) - t.carried - M * MASS.thigh * thighX),
+		kneePerLeg:
+			GRAVITY * (kneeX * (upper.massKg + trailKg + M * MASS.thigh) - t.carried - M * MASS.thigh * thighX),
 		hipPerLeg: GRAVITY * (t.carried - t.hipX * (upper.massKg + trailKg)),
-		lumbosacral: GRAVITY * (upper.lumbarAlongKgM * Math.sin(t.trunk) + upper.lumbarAheadKgM * Math.cos(t.trunk) + upper.offsetKgM)
+		lumbosacral:
+			GRAVITY *
+			(upper.lumbarAlongKgM * Math.sin(t.trunk) + upper.lumbarAheadKgM * Math.cos(t.trunk) + upper.offsetKgM)
 	};
 }
 
@@ -192,7 +269,12 @@ function stickOf(f: Frame, hipX: number, hipY: number, lead: Leg, lean: number):
 	const { body } = f;
 	const hip = point(hipX, hipY);
 	const back = legBetween(body, hipX - f.trail.ankle.x, hipY - f.trail.ankle.y);
-	return { near: legPoints(body, f.lead, lead.shank), far: legPoints(body, f.trail, back.shank), hip, shoulder: onTrunk(hip, lean, body.trunkM) };
+	return {
+		near: legPoints(body, f.lead, lead.shank),
+		far: legPoints(body, f.trail, back.shank),
+		hip,
+		shoulder: onTrunk(hip, lean, body.trunkM)
+	};
 }
 
 /** Standing on top, for drawing. */

@@ -24,7 +24,13 @@ export interface Stick {
 	readonly hand?: Point;
 }
 
-export const legPoints = (body: Body, foot: Foot, shank: number): LegPoints => ({ heel: foot.heel, ball: foot.ball, toe: foot.toe, ankle: foot.ankle, knee: kneeOf(body, foot.ankle, shank) });
+export const legPoints = (body: Body, foot: Foot, shank: number): LegPoints => ({
+	heel: foot.heel,
+	ball: foot.ball,
+	toe: foot.toe,
+	ankle: foot.ankle,
+	knee: kneeOf(body, foot.ankle, shank)
+});
 
 /** A stick on one foot: the near leg from its foot up, trunk by its lean. */
 export function stickOn(body: Body, foot: Foot, shank: number, thigh: number, lean: number): Stick {

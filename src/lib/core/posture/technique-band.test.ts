@@ -8,7 +8,17 @@ import { DEG, RAD } from '../base/angle.ts';
 import { bodyOf, type Body } from '../body/body.ts';
 import { chainOf, shankPastToe, type Chain } from './chain.ts';
 import { TECHNIQUE_BAND } from './constants.ts';
-import { heelWedgeInBand, leastInBand, lowestSeatInBand, deepestSquatInBand, highestStepDownInBand, postureInBand, seatInBand, squatInBand, wedgeInBand } from './inverse-in-band.ts';
+import {
+	heelWedgeInBand,
+	leastInBand,
+	lowestSeatInBand,
+	deepestSquatInBand,
+	highestStepDownInBand,
+	postureInBand,
+	seatInBand,
+	squatInBand,
+	wedgeInBand
+} from './inverse-in-band.ts';
 import { heelWedge, lowestSeat } from './inverse.ts';
 import { hipHeight, newPose, poseAt, type DepthKind } from './pose.ts';
 import { posture } from './posture.ts';
@@ -25,14 +35,32 @@ function body(heightCm = 170, massKg = 70): Body {
 function holdsSomewhere(chain: Chain, kind: DepthKind, depth: number, spare: number): boolean {
 	const pose = newPose();
 	const { technique: t } = chain;
-	const most = Math.min(t === 'ordinary' ? TECHNIQUE_BAND.ordinaryShank : 65, (chain.dorsiflexionMax + chain.wedge) * DEG - spare, t === 'sit-back' ? shankPastToe(chain, 0) * DEG - spare : 65);
+	const most = Math.min(
+		t === 'ordinary' ? TECHNIQUE_BAND.ordinaryShank : 65,
+		(chain.dorsiflexionMax + chain.wedge) * DEG - spare,
+		t === 'sit-back' ? shankPastToe(chain, 0) * DEG - spare : 65
+	);
 	for (let deg = 0; deg <= most; deg += 0.05) {
 		poseAt(chain, pose, kind, depth, deg * RAD);
 		const lean = pose.trunk * DEG;
-		const inBand = t === 'parallel' ? Math.abs(lean - deg) <= TECHNIQUE_BAND.parallel - spare || (deg < 5 && lean >= -5 && lean < deg) : t === 'knee-forward' ? lean <= deg - spare : t === 'stacked' ? lean <= TECHNIQUE_BAND.stacked - spare : true;
+		const inBand =
+			t === 'parallel'
+				? Math.abs(lean - deg) <= TECHNIQUE_BAND.parallel - spare || (deg < 5 && lean >= -5 && lean < deg)
+				: t === 'knee-forward'
+					? lean <= deg - spare
+					: t === 'stacked'
+						? lean <= TECHNIQUE_BAND.stacked - spare
+						: true;
 		const bent = (pose.shank + pose.thigh) * DEG;
 		const balanced = pose.comX >= chain.rearX + spare / 100 && pose.comX <= chain.frontX - spare / 100;
-		if (inBand && balanced && pose.overshootM === 0 && bent <= Math.min(chain.kneeLimit, 165) - spare && (pose.thigh + pose.trunk) * DEG <= chain.hipLimit - spare) return true;
+		if (
+			inBand &&
+			balanced &&
+			pose.overshootM === 0 &&
+			bent <= Math.min(chain.kneeLimit, 165) - spare &&
+			(pose.thigh + pose.trunk) * DEG <= chain.hipLimit - spare
+		)
+			return true;
 	}
 	return false;
 }
@@ -57,7 +85,8 @@ const standFor = ({ heightCm, technique, knee, hip, ankle, wedge }: Given): Stan
 	heelWedgeCm: wedge,
 	limits: { kneeFlexionDeg: knee, thighTrunkFlexionDeg: hip, weightBearingDorsiflexionDeg: ankle }
 });
-const depthFor = (chain: Chain, g: Given): readonly [DepthKind, number] => (g.onSeat || g.technique === undefined ? ['hip', hipHeight(chain, g.seatCm)] : ['thigh', g.thighDeg * RAD]);
+const depthFor = (chain: Chain, g: Given): readonly [DepthKind, number] =>
+	g.onSeat || g.technique === undefined ? ['hip', hipHeight(chain, g.seatCm)] : ['thigh', g.thighDeg * RAD];
 
 describe('what holds', () => {
 	it('is what a search over every shank finds: the largest that is allowed asks the least', () => {
@@ -84,7 +113,10 @@ describe('what holds', () => {
 				const shown = newPose();
 				const holds = shownAtDepth(chain, shown, kind, depth);
 				expect(holds).toBe(holdsAtDepth(chain, newPose(), kind, depth));
-				const at = postureInBand({ ...stand, depth: kind === 'thigh' ? { thighDeg: g.thighDeg } : { seatCm: g.seatCm } }, [stand.limits as Limits]);
+				const at = postureInBand(
+					{ ...stand, depth: kind === 'thigh' ? { thighDeg: g.thighDeg } : { seatCm: g.seatCm } },
+					[stand.limits as Limits]
+				);
 				expect(at.angles.shank).toBeCloseTo(shown.shank * DEG, 6);
 				expect(at.feasible).toBe(holds);
 			}),
@@ -94,8 +126,12 @@ describe('what holds', () => {
 });
 
 describe('an ordinary rise', () => {
-	const rise = (limits: Limits, extra: Partial<Stand> = {}) => postureInBand({ body: body(), movement: 'sit-to-stand', depth: { seatCm: 46 }, ...extra }, [limits]);
-	it('is shown with the feet back as usual where everything is free', () => expect(rise({ kneeFlexionDeg: 140, thighTrunkFlexionDeg: 150, weightBearingDorsiflexionDeg: 40 }).angles.shank).toBeCloseTo(18, 6));
+	const rise = (limits: Limits, extra: Partial<Stand> = {}) =>
+		postureInBand({ body: body(), movement: 'sit-to-stand', depth: { seatCm: 46 }, ...extra }, [limits]);
+	it('is shown with the feet back as usual where everything is free', () =>
+		expect(
+			rise({ kneeFlexionDeg: 140, thighTrunkFlexionDeg: 150, weightBearingDorsiflexionDeg: 40 }).angles.shank
+		).toBeCloseTo(18, 6));
 	it('stands more upright for a stiff ankle or a stiff knee, and pays with fold', () => {
 		const free = rise({});
 		for (const limits of [{ weightBearingDorsiflexionDeg: 10 }, { kneeFlexionDeg: 90 }]) {
@@ -125,7 +161,10 @@ describe('an ordinary rise', () => {
 		const chain = chainOf({ body: body(), movement: 'sit-to-stand', hands: true }, true);
 		const x = (held.comFootPercent / 100) * body().footM;
 		const pull = (70 * 9.81 * (chain.targetX - x)) / shoulder.y;
-		const below = 9.81 * (chain.footKg * (knee.x - chain.footX) + chain.shankKg * (knee.x - (chain.ankleX + 0.567 * (knee.x - chain.ankleX))));
+		const below =
+			9.81 *
+			(chain.footKg * (knee.x - chain.footX) +
+				chain.shankKg * (knee.x - (chain.ankleX + 0.567 * (knee.x - chain.ankleX))));
 		const fromGround = 70 * 9.81 * (knee.x - chain.targetX) - below + pull * knee.y;
 		expect(pull).toBeGreaterThan(0);
 		expect(2 * held.moments.kneePerLeg).toBeCloseTo(fromGround, 4);
@@ -138,7 +177,10 @@ describe('what a set-up shows of range', () => {
 			fc.property(stands, (g) => {
 				const { limits: _, ...stand } = standFor(g);
 				const onSeat = g.onSeat || g.technique === undefined;
-				const least = leastInBand({ ...stand, depth: onSeat ? { seatCm: g.seatCm } : { thighDeg: Math.min(g.thighDeg, 95) } });
+				const least = leastInBand({
+					...stand,
+					depth: onSeat ? { seatCm: g.seatCm } : { thighDeg: Math.min(g.thighDeg, 95) }
+				});
 				if (least === null) return;
 				const chain = chainOf({ ...stand, limits: {} }, onSeat);
 				const [kind, depth] = depthFor(chain, { ...g, thighDeg: Math.min(g.thighDeg, 95) });
@@ -157,7 +199,9 @@ describe('what a set-up shows of range', () => {
 	it('of an ordinary rise is that with the shanks nearly upright, as far as the trunk leans', () => {
 		const least = leastInBand({ body: body(), movement: 'sit-to-stand', depth: { seatCm: 46 } });
 		expect(least?.weightBearingDorsiflexion).toBeLessThan(6);
-		expect(least?.kneeFlexion).toBeLessThan(posture({ body: body(), movement: 'sit-to-stand', depth: { seatCm: 46 } }).angles.kneeFlexion - 8);
+		expect(least?.kneeFlexion).toBeLessThan(
+			posture({ body: body(), movement: 'sit-to-stand', depth: { seatCm: 46 } }).angles.kneeFlexion - 8
+		);
 	});
 });
 
@@ -169,13 +213,18 @@ describe('lengths', () => {
 				// As taught, with an ankle that runs out, these two leave their own band: the trunk leans further than the shank, or than 15°.
 				if (stand.technique === 'knee-forward' || stand.technique === 'stacked') return;
 				const taught = lowestSeat(stand).value;
-				if (Number.isFinite(taught)) expect(lowestSeatInBand(stand)).toBeLessThanOrEqual(Math.ceil(taught - 1e-6) + 1e-9);
+				if (Number.isFinite(taught))
+					expect(lowestSeatInBand(stand)).toBeLessThanOrEqual(Math.ceil(taught - 1e-6) + 1e-9);
 			}),
 			{ seed: 63, numRuns: 300 }
 		);
 	});
 	it('stop at the first set-up that does not hold, a whole unit from it', () => {
-		const stand: Stand = { body: body(), movement: 'sit-to-stand', limits: { kneeFlexionDeg: 80, thighTrunkFlexionDeg: 110, weightBearingDorsiflexionDeg: 30 } };
+		const stand: Stand = {
+			body: body(),
+			movement: 'sit-to-stand',
+			limits: { kneeFlexionDeg: 80, thighTrunkFlexionDeg: 110, weightBearingDorsiflexionDeg: 30 }
+		};
 		const chain = chainOf(stand, true);
 		const holds = (cm: number): boolean => holdsAtDepth(chain, newPose(), 'hip', hipHeight(chain, cm));
 		const cm = lowestSeatInBand(stand);
@@ -183,15 +232,36 @@ describe('lengths', () => {
 		expect(lowestSeatInBand(stand, 70)).toBe(70);
 		expect(lowestSeatInBand({ ...stand, limits: { weightBearingDorsiflexionDeg: -5 } })).toBeNaN();
 		expect(seatInBand(stand)).toMatchObject({ status: 'limited', value: cm, unit: 'cm' });
-		expect(seatInBand({ ...stand, limits: { weightBearingDorsiflexionDeg: -5 } })).toMatchObject({ status: 'never-feasible', shortfall: { check: 'weightBearingDorsiflexion' } });
-		const squat: Stand = { body: body(), movement: 'squat', technique: 'parallel', limits: { kneeFlexionDeg: 100, thighTrunkFlexionDeg: 140, weightBearingDorsiflexionDeg: 25 } };
+		expect(seatInBand({ ...stand, limits: { weightBearingDorsiflexionDeg: -5 } })).toMatchObject({
+			status: 'never-feasible',
+			shortfall: { check: 'weightBearingDorsiflexion' }
+		});
+		const squat: Stand = {
+			body: body(),
+			movement: 'squat',
+			technique: 'parallel',
+			limits: { kneeFlexionDeg: 100, thighTrunkFlexionDeg: 140, weightBearingDorsiflexionDeg: 25 }
+		};
 		const deg = deepestSquatInBand(squat);
 		expect(squatInBand(squat)).toMatchObject({ value: deg, unit: 'deg' });
 		expect(deepestSquatInBand(squat, 40)).toBe(Math.min(40, deg));
-		expect(highestStepDownInBand({ body: body(), limits: { kneeFlexionDeg: 60, thighTrunkFlexionDeg: 120, weightBearingDorsiflexionDeg: 30 } }, 8)).toBeLessThanOrEqual(8);
+		expect(
+			highestStepDownInBand(
+				{
+					body: body(),
+					limits: { kneeFlexionDeg: 60, thighTrunkFlexionDeg: 120, weightBearingDorsiflexionDeg: 30 }
+				},
+				8
+			)
+		).toBeLessThanOrEqual(8);
 	});
 	it('of a wedge: none where none is needed, no more than the technique as taught asks, none where none helps', () => {
-		const stand = (ankle: number): Stand => ({ body: body(), movement: 'squat', technique: 'parallel', limits: { kneeFlexionDeg: 150, thighTrunkFlexionDeg: 150, weightBearingDorsiflexionDeg: ankle } });
+		const stand = (ankle: number): Stand => ({
+			body: body(),
+			movement: 'squat',
+			technique: 'parallel',
+			limits: { kneeFlexionDeg: 150, thighTrunkFlexionDeg: 150, weightBearingDorsiflexionDeg: ankle }
+		});
 		expect(heelWedgeInBand(stand(45), { thighDeg: 90 })).toBe(0);
 		const needed = heelWedgeInBand(stand(18), { thighDeg: 90 });
 		expect(needed).toBeGreaterThan(1);
@@ -203,7 +273,8 @@ describe('lengths', () => {
 		for (const technique of TECHNIQUES) {
 			const problem = { body: body(), movement: 'squat' as const, technique, depth: { thighDeg: 70 } };
 			const [shown, taught] = [postureInBand(problem, [{}]).angles, posture(problem).angles];
-			for (const [angle, deg] of Object.entries(taught)) expect(shown[angle as keyof typeof shown], `${technique} ${angle}`).toBeCloseTo(deg, 6);
+			for (const [angle, deg] of Object.entries(taught))
+				expect(shown[angle as keyof typeof shown], `${technique} ${angle}`).toBeCloseTo(deg, 6);
 		}
 	});
 });

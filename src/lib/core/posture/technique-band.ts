@@ -16,7 +16,17 @@ import type { Chain } from './chain.ts';
 import { shankPastToe } from './chain.ts';
 import { ANATOMICAL_KNEE, SLACK_EPSILON, TECHNIQUE_BAND } from './constants.ts';
 import { legLength } from './leg.ts';
-import { closeByRule, HIGH, MIN_LEAN, poseAt, residual, solvePose, type DepthKind, type LeanRule, type Pose } from './pose.ts';
+import {
+	closeByRule,
+	HIGH,
+	MIN_LEAN,
+	poseAt,
+	residual,
+	solvePose,
+	type DepthKind,
+	type LeanRule,
+	type Pose
+} from './pose.ts';
 
 type Of<T> = Readonly<Record<Chain['technique'], T>>;
 
@@ -41,7 +51,13 @@ const MOST_OVER: Of<LeanRule> = {
 };
 /** A knee behind its ankle is no technique; there more lean would ask more of the hip, not less. */
 const LEAST = 0;
-const MOST: Of<number> = { ordinary: TECHNIQUE_BAND.ordinaryShank * RAD, 'sit-back': HIGH, parallel: HIGH, 'knee-forward': HIGH, stacked: HIGH };
+const MOST: Of<number> = {
+	ordinary: TECHNIQUE_BAND.ordinaryShank * RAD,
+	'sit-back': HIGH,
+	parallel: HIGH,
+	'knee-forward': HIGH,
+	stacked: HIGH
+};
 /** Half of what a check allows, so that what holds here passes there. */
 const EPSILON = 0.5 * SLACK_EPSILON * RAD;
 
@@ -64,7 +80,8 @@ function largestShank(chain: Chain, pose: Pose, kind: DepthKind, depth: number):
 	if (most < LEAST - EPSILON) return NaN;
 	const rule = MOST_UPRIGHT[technique];
 	const x = technique === 'parallel' ? chain.targetX : chain.frontX;
-	if (residual(chain, pose, kind, depth, most, rule, x) > 0) most = Math.min(most, closeByRule(chain, pose, kind, depth, rule, x));
+	if (residual(chain, pose, kind, depth, most, rule, x) > 0)
+		most = Math.min(most, closeByRule(chain, pose, kind, depth, rule, x));
 	return kind === 'hip' ? underKnee(chain, depth, most) : most;
 }
 
@@ -146,7 +163,12 @@ export function shownAtDepth(chain: Chain, pose: Pose, kind: DepthKind, depth: n
  * The shanks a technique allows at a depth inside the chain's limits, radians, most upright first; null where there is none. Where the knee
  * turns they may not be all that lie between, but both ends are allowed.
  */
-export function shanksAtDepth(chain: Chain, pose: Pose, kind: DepthKind, depth: number): readonly [number, number] | null {
+export function shanksAtDepth(
+	chain: Chain,
+	pose: Pose,
+	kind: DepthKind,
+	depth: number
+): readonly [number, number] | null {
 	if (!holdsAtDepth(chain, pose, kind, depth)) return null;
 	const most = pose.shank;
 	let least = most;
@@ -164,10 +186,23 @@ export function shanksAtDepth(chain: Chain, pose: Pose, kind: DepthKind, depth: 
 function uprightEdge(chain: Chain, pose: Pose, kind: DepthKind, depth: number): number {
 	const over = MOST_OVER[chain.technique];
 	if (over === ANY) return LEAST;
-	return Math.max(LEAST, closeByRule(chain, pose, kind, depth, over, chain.technique === 'stacked' ? chain.stackedX : chain.targetX));
+	return Math.max(
+		LEAST,
+		closeByRule(
+			chain,
+			pose,
+			kind,
+			depth,
+			over,
+			chain.technique === 'stacked' ? chain.stackedX : chain.targetX
+		)
+	);
 }
 
 /** Where nothing holds: as it is taught, no further than the ankle goes, and never more upright than the technique. Whatever is short is short there. */
 function nearestShank(chain: Chain, pose: Pose, kind: DepthKind, depth: number, taught: number): number {
-	return Math.max(Math.min(taught, chain.dorsiflexionMax + chain.wedge), uprightEdge(chain, pose, kind, depth));
+	return Math.max(
+		Math.min(taught, chain.dorsiflexionMax + chain.wedge),
+		uprightEdge(chain, pose, kind, depth)
+	);
 }

@@ -4,7 +4,19 @@
 import { SLACK_EPSILON } from './constants.ts';
 import type { Limits } from './problem.ts';
 
-export const MOVEMENT_CHECKS = ['kneeFlexion', 'thighTrunkFlexion', 'weightBearingDorsiflexion', 'straightLegRaise', 'hipExtension', 'bigToeExtension', 'trunkLean', 'comAheadOfHeelLimit', 'comBehindToeLimit', 'reach', 'anatomicalKnee'] as const;
+export const MOVEMENT_CHECKS = [
+	'kneeFlexion',
+	'thighTrunkFlexion',
+	'weightBearingDorsiflexion',
+	'straightLegRaise',
+	'hipExtension',
+	'bigToeExtension',
+	'trunkLean',
+	'comAheadOfHeelLimit',
+	'comBehindToeLimit',
+	'reach',
+	'anatomicalKnee'
+] as const;
 export type MovementCheckId = (typeof MOVEMENT_CHECKS)[number];
 
 export interface MovementCheck {
@@ -40,16 +52,29 @@ export function rangeChecks(demand: Demand, limits: Limits = {}, marginDeg = 0):
 	for (const [axis, key] of RANGES) {
 		const value = demand[axis];
 		const limit = limits[key];
-		if (value !== undefined && limit !== undefined) out.push({ id: axis, value, limit, slack: limit - marginDeg - value, unit: 'deg' });
+		if (value !== undefined && limit !== undefined)
+			out.push({ id: axis, value, limit, slack: limit - marginDeg - value, unit: 'deg' });
 	}
 	return out;
 }
 
 /** What a limit leaves after the margin, in the limit's unit; without a limit, everything. */
-export const room = (limit: number | undefined, marginDeg: number): number => (limit === undefined ? Infinity : limit - marginDeg);
+export const room = (limit: number | undefined, marginDeg: number): number =>
+	limit === undefined ? Infinity : limit - marginDeg;
 
-export const atMost = (id: MovementCheckId, value: number, limit: number, unit: 'deg' | 'cm' = 'deg'): MovementCheck => ({ id, value, limit, slack: limit - value, unit });
-export const atLeast = (id: MovementCheckId, value: number, limit: number, unit: 'deg' | 'cm' = 'cm'): MovementCheck => ({ id, value, limit, slack: value - limit, unit });
+export const atMost = (
+	id: MovementCheckId,
+	value: number,
+	limit: number,
+	unit: 'deg' | 'cm' = 'deg'
+): MovementCheck => ({ id, value, limit, slack: limit - value, unit });
+export const atLeast = (
+	id: MovementCheckId,
+	value: number,
+	limit: number,
+	unit: 'deg' | 'cm' = 'cm'
+): MovementCheck => ({ id, value, limit, slack: value - limit, unit });
 
-export const worstSlack = (checks: readonly MovementCheck[]): number => checks.reduce((w, c) => Math.min(w, c.slack), Infinity);
+export const worstSlack = (checks: readonly MovementCheck[]): number =>
+	checks.reduce((w, c) => Math.min(w, c.slack), Infinity);
 export const holds = (checks: readonly MovementCheck[]): boolean => worstSlack(checks) >= -SLACK_EPSILON;

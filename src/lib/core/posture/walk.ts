@@ -48,7 +48,12 @@ export function walk({ easy, hard, steps, slackAt, tooUpright }: Walk, precision
 }
 
 /** Narrows the cell between a feasible and an infeasible set-up; answers the feasible end. */
-export function bisect(inside: number, outside: number, slackAt: (s: number) => number, precision = FINE): number {
+export function bisect(
+	inside: number,
+	outside: number,
+	slackAt: (s: number) => number,
+	precision = FINE
+): number {
 	let a = inside;
 	let b = outside;
 	for (let i = 0; i < 40 && Math.abs(b - a) > precision; i++) {

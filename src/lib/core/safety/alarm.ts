@@ -47,8 +47,16 @@ interface AlarmKind {
 	readonly opens: { readonly severity: Severity; readonly urgency: Urgency } | null;
 }
 
-const EMERGENCY: AlarmKind = { now: 'emergency', scope: 'plan', opens: { severity: 'red', urgency: 'emergency' } };
-const URGENT_LIMB: AlarmKind = { now: 'stop-limb', scope: 'limb', opens: { severity: 'red', urgency: 'urgent' } };
+const EMERGENCY: AlarmKind = {
+	now: 'emergency',
+	scope: 'plan',
+	opens: { severity: 'red', urgency: 'emergency' }
+};
+const URGENT_LIMB: AlarmKind = {
+	now: 'stop-limb',
+	scope: 'limb',
+	opens: { severity: 'red', urgency: 'urgent' }
+};
 const CAUTION: AlarmKind = { now: 'note', scope: 'tags', opens: { severity: 'caution', urgency: 'caution' } };
 
 export const ALARMS: Readonly<Record<AlarmId, AlarmKind>> = {
@@ -81,7 +89,11 @@ export interface Raised {
 	readonly region?: Region;
 }
 
-const raised = (alarm: AlarmId, region?: Region): Raised => ({ alarm, now: ALARMS[alarm].now, ...(region === undefined ? {} : { region }) });
+const raised = (alarm: AlarmId, region?: Region): Raised => ({
+	alarm,
+	now: ALARMS[alarm].now,
+	...(region === undefined ? {} : { region })
+});
 
 /** Always, whatever else is said of them: never "as usual". */
 const AT_ONCE: Readonly<Partial<Record<Symptom, AlarmId>>> = {
@@ -113,7 +125,8 @@ export const ASKS_SADDLE: readonly Symptom[] = ['numbness', 'weakness', 'leakage
 const NERVE: ReadonlySet<Symptom> = new Set<Symptom>(['numbness', 'weakness']);
 
 /** Said "as usual" of a symptom; one that is not said so is new. */
-export const isUsual = (s: Pick<Session, 'asUsual'>, symptom: Symptom): boolean => s.asUsual?.includes(symptom) === true;
+export const isUsual = (s: Pick<Session, 'asUsual'>, symptom: Symptom): boolean =>
+	s.asUsual?.includes(symptom) === true;
 
 /**
  * The saddle area: yes is an emergency whatever the region. Not answered counts as unknown: beside new numbness or weakness, or new leakage with
@@ -175,7 +188,10 @@ export function unique(all: readonly Raised[]): Raised[] {
 }
 
 /** Alarms by their flag's code, and how far the flag reaches; a flag of another code reaches its region, or the plan where it has none. */
-export function flagReaches(flag: { readonly id: string; readonly region?: Region; readonly urgency?: Urgency }, region: Region): boolean {
+export function flagReaches(
+	flag: { readonly id: string; readonly region?: Region; readonly urgency?: Urgency },
+	region: Region
+): boolean {
 	const scope = scopeOf(flag);
 	if (scope === 'plan' || flag.region === undefined || flag.region === region) return true;
 	if (scope === 'region') return false;

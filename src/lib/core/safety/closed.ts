@@ -31,7 +31,8 @@ export interface ClosedFacts extends StandingFacts {
 }
 
 /** A gate by what it asks. */
-export const gateKey = (g: Gate): string => `gate:${g.kind}:${'step' in g ? g.step : g.kind === 'clearance' ? g.what : g.technique}`;
+export const gateKey = (g: Gate): string =>
+	`gate:${g.kind}:${'step' in g ? g.step : g.kind === 'clearance' ? g.what : g.technique}`;
 
 /** A step that was reached already asks its gates no more; only one farther on the ladder does. */
 export function asksGates(family: ExerciseFamily, step: string, reached: string | undefined): boolean {
@@ -40,7 +41,13 @@ export function asksGates(family: ExerciseFamily, step: string, reached: string 
 }
 
 /** Beyond what is usable, not seen done: as solved nothing helps, or the set-up that was chosen goes past it. */
-function rangeClosed(step: Step, setup: SolvedSetup | null, chosen: boolean, fit: StepFit, ctx: FitContext): boolean {
+function rangeClosed(
+	step: Step,
+	setup: SolvedSetup | null,
+	chosen: boolean,
+	fit: StepFit,
+	ctx: FitContext
+): boolean {
 	if (fit.verdict === 'fits' && fit.seen !== null) return false;
 	return chosen ? shortAt(step, ctx, setup).some((l) => l.by === 'tolerated') : fit.verdict === 'blocked';
 }
@@ -49,12 +56,22 @@ function rangeClosed(step: Step, setup: SolvedSetup | null, chosen: boolean, fit
 export function closedFor(p: Prescribed, chosen: boolean, facts: ClosedFacts): readonly Closed[] {
 	const fit = fitStep(p.step, facts.ctx);
 	const { breaks } = breaksOf({ ...p, since: '9999-12-31', passedOver: [] }, facts);
-	const out: Closed[] = breaks.map((found) => ({ by: found.by, key: breakKey(found), who: found.by === 'protocol' ? 'nobody' : 'licensed', found }));
+	const out: Closed[] = breaks.map((found) => ({
+		by: found.by,
+		key: breakKey(found),
+		who: found.by === 'protocol' ? 'nobody' : 'licensed',
+		found
+	}));
 	const stands = breaks.length === 0;
-	if (stands && rangeClosed(p.step, p.setup, chosen, fit, facts.ctx)) out.push({ by: 'range', key: 'tolerated', who: 'licensed' });
-	if (stands && fit.verdict === 'unmeasured') out.push({ by: 'unmeasured', key: 'unmeasured', who: 'licensed' });
-	for (const g of facts.unmet) if (g.gate.kind !== 'clearance') out.push({ by: 'gate', key: gateKey(g.gate), who: 'licensed', text: g.text });
-	if (facts.treatsBack && p.step.tags.includes('spine-load') && !cleared(facts.clearances, 'loaded-spine')) out.push({ by: 'loaded-spine', key: 'clearance:loaded-spine', who: 'licensed' });
+	if (stands && rangeClosed(p.step, p.setup, chosen, fit, facts.ctx))
+		out.push({ by: 'range', key: 'tolerated', who: 'licensed' });
+	if (stands && fit.verdict === 'unmeasured')
+		out.push({ by: 'unmeasured', key: 'unmeasured', who: 'licensed' });
+	for (const g of facts.unmet)
+		if (g.gate.kind !== 'clearance')
+			out.push({ by: 'gate', key: gateKey(g.gate), who: 'licensed', text: g.text });
+	if (facts.treatsBack && p.step.tags.includes('spine-load') && !cleared(facts.clearances, 'loaded-spine'))
+		out.push({ by: 'loaded-spine', key: 'clearance:loaded-spine', who: 'licensed' });
 	return out;
 }
 

@@ -13,7 +13,8 @@ import type { Day } from '../base/calendar-day.ts';
 import type { Axis, Side } from '../body/axis.ts';
 import type { Clearance, ExerciseFamily, Position, Step, Tag } from '../exercise/family.ts';
 import { lengthIn, type FitContext, type SolvedSetup } from '../fit/context.ts';
-import { fitStep, shortAt, type Limiting, type StepFit } from '../fit/fit.ts';
+import { fitStep, shortAt, type StepFit } from '../fit/fit.ts';
+import { type Limiting } from '../fit/shortages.ts';
 import { setupFor } from '../fit/gentler.ts';
 import { passes } from '../fit/open.ts';
 import { usualLength } from '../fit/usual-setup.ts';
@@ -75,7 +76,11 @@ export interface StandingFacts {
 	readonly ctx: FitContext;
 	readonly clearances: readonly Clearance[];
 	/** Asked only where nothing of the own ladder mends it. */
-	readonly substitutes: () => readonly { readonly family: string; readonly step: Step; readonly fit: StepFit }[];
+	readonly substitutes: () => readonly {
+		readonly family: string;
+		readonly step: Step;
+		readonly fit: StepFit;
+	}[];
 }
 
 /** A break by what it is of, so that passing it over holds for this one and no other. */
@@ -101,7 +106,10 @@ const REAL_CHANGE = 6;
 const HOLDS: ReadonlySet<BreakBy> = new Set<BreakBy>(['protocol', 'flag', 'clearance']);
 
 /** Ranges that the set-up goes past, of a protocol or of a newer measurement. */
-function rangeBreaks(p: Prescribed, ctx: FitContext): { readonly breaks: readonly Break[]; readonly close: boolean } {
+function rangeBreaks(
+	p: Prescribed,
+	ctx: FitContext
+): { readonly breaks: readonly Break[]; readonly close: boolean } {
 	const breaks: Break[] = [];
 	let close = false;
 	for (const l of shortAt(p.step, ctx, p.setup)) {
@@ -112,13 +120,21 @@ function rangeBreaks(p: Prescribed, ctx: FitContext): { readonly breaks: readonl
 	return { breaks, close };
 }
 
-const breakOf = (l: Limiting): Break => ({ by: l.by, axis: l.axis, side: l.side, demandDeg: Math.round(l.demand), limitDeg: Math.round(l.limit) });
+const breakOf = (l: Limiting): Break => ({
+	by: l.by,
+	axis: l.axis,
+	side: l.side,
+	demandDeg: Math.round(l.demand),
+	limitDeg: Math.round(l.limit)
+});
 
 /** Measured on the day it was given or later, not seen done since, and short by more than the method's real change. */
 function newerAndShort(l: Limiting, p: Prescribed, ctx: FitContext): boolean {
 	const known = ctx.envelope[l.axis]?.[l.side];
 	if (known === undefined || known.date < p.since || (known.from ?? 'measured') !== 'measured') return false;
-	const seen = (ctx.observed ?? []).some((o) => o.step === p.step.id && o.date > known.date && asHard(o.setup, p, ctx));
+	const seen = (ctx.observed ?? []).some(
+		(o) => o.step === p.step.id && o.date > known.date && asHard(o.setup, p, ctx)
+	);
 	return !seen && l.short > (known.realChangeDeg ?? REAL_CHANGE);
 }
 
@@ -131,20 +147,30 @@ function asHard(seen: SolvedSetup, p: Prescribed, ctx: FitContext): boolean {
 }
 
 function otherBreaks(p: Prescribed, fit: StepFit, facts: StandingFacts): readonly Break[] {
-	const out: Break[] = fit.withheld.map((w) => (w.because === 'protocol' ? { by: 'protocol', tag: w.tag } : { by: 'flag', tag: w.tag, flag: w.because }));
+	const out: Break[] = fit.withheld.map((w) =>
+		w.because === 'protocol' ? { by: 'protocol', tag: w.tag } : { by: 'flag', tag: w.tag, flag: w.because }
+	);
 	const highest = facts.ctx.highestLoadKg;
-	if (highest !== undefined && p.loadKg > highest && !out.some((b) => b.tag === 'over-load')) out.push({ by: 'protocol', tag: 'over-load', limitDeg: highest });
-	for (const g of p.step.gates) if (g.kind === 'clearance' && !facts.clearances.includes(g.what)) out.push({ by: 'clearance', clearance: g.what });
+	if (highest !== undefined && p.loadKg > highest && !out.some((b) => b.tag === 'over-load'))
+		out.push({ by: 'protocol', tag: 'over-load', limitDeg: highest });
+	for (const g of p.step.gates)
+		if (g.kind === 'clearance' && !facts.clearances.includes(g.what))
+			out.push({ by: 'clearance', clearance: g.what });
 	for (const x of fit.positions) if (x.answer === 'no') out.push({ by: 'position', position: x.position });
 	for (const any of fit.missing) out.push({ by: 'equipment', equipment: any.join('/') });
 	return out;
 }
 
 /** The breaks of a prescription now, worst kind first; what was passed over is left out, but for a protocol. */
-export function breaksOf(p: Prescribed, facts: StandingFacts): { readonly breaks: readonly Break[]; readonly close: boolean } {
+export function breaksOf(
+	p: Prescribed,
+	facts: StandingFacts
+): { readonly breaks: readonly Break[]; readonly close: boolean } {
 	const ranges = rangeBreaks(p, facts.ctx);
 	const all = [...ranges.breaks, ...otherBreaks(p, fitStep(p.step, facts.ctx), facts)];
-	const breaks = all.filter((b) => b.by === 'protocol' || p.passedOver?.includes(breakKey(b)) !== true).sort((a, b) => BREAK_BY.indexOf(a.by) - BREAK_BY.indexOf(b.by));
+	const breaks = all
+		.filter((b) => b.by === 'protocol' || p.passedOver?.includes(breakKey(b)) !== true)
+		.sort((a, b) => BREAK_BY.indexOf(a.by) - BREAK_BY.indexOf(b.by));
 	return { breaks, close: ranges.close };
 }
 
@@ -168,7 +194,7 @@ function targetFits(step: Step, setup: SolvedSetup, fit: StepFit, facts: Standin
 /** The gentler steps of a ladder below one, nearest first. */
 function below(family: ExerciseFamily, step: Step): readonly Step[] {
 	const out: Step[] = [];
-	for (let at: Step | undefined = step; at?.easier != null; ) {
+	for (let at: Step | undefined = step; at?.easier != null;) {
 		const easier: Step | undefined = family.steps.find((s) => s.id === at?.easier);
 		if (easier === undefined || out.includes(easier)) break;
 		out.push(easier);
@@ -178,19 +204,27 @@ function below(family: ExerciseFamily, step: Step): readonly Step[] {
 }
 
 export function mendOf(p: Prescribed, facts: StandingFacts): Mend | null {
-	const over = facts.ctx.highestLoadKg !== undefined && p.loadKg > facts.ctx.highestLoadKg ? { loadKg: facts.ctx.highestLoadKg } : {};
+	const over =
+		facts.ctx.highestLoadKg !== undefined && p.loadKg > facts.ctx.highestLoadKg
+			? { loadKg: facts.ctx.highestLoadKg }
+			: {};
 	const same = fitStep(p.step, facts.ctx);
 	const anew = setupFor(p.step, same, facts.ctx.body);
 	const gentler = noHarder(anew, p.setup) ? anew : (p.setup ?? anew);
-	if (targetFits(p.step, gentler, same, facts)) return { kind: 'set-up', family: p.family.id, step: p.step.id, setup: gentler, ...over };
+	if (targetFits(p.step, gentler, same, facts))
+		return { kind: 'set-up', family: p.family.id, step: p.step.id, setup: gentler, ...over };
 	for (const step of below(p.family, p.step)) {
 		const fit = fitStep(step, facts.ctx);
 		const setup = setupFor(step, fit, facts.ctx.body);
-		if (targetFits(step, setup, fit, facts)) return { kind: 'notch', family: p.family.id, step: step.id, setup, ...over };
+		if (targetFits(step, setup, fit, facts))
+			return { kind: 'notch', family: p.family.id, step: step.id, setup, ...over };
 	}
-	const givenIn = (s: { readonly step: Step; readonly fit: StepFit }): SolvedSetup => setupFor(s.step, s.fit, facts.ctx.body);
+	const givenIn = (s: { readonly step: Step; readonly fit: StepFit }): SolvedSetup =>
+		setupFor(s.step, s.fit, facts.ctx.body);
 	const other = facts.substitutes().find((s) => targetFits(s.step, givenIn(s), s.fit, facts));
-	return other === undefined ? null : { kind: 'substitute', family: other.family, step: other.step.id, setup: givenIn(other) };
+	return other === undefined
+		? null
+		: { kind: 'substitute', family: other.family, step: other.step.id, setup: givenIn(other) };
 }
 
 /** A mend never asks more than what stood. */

@@ -19,9 +19,25 @@ export function shownIn(step: string, treated: Side | null, session: Session): r
 		cleanReps: sets.map((s) => Math.min(s.cleanReps ?? 0, s.reps)),
 		effortMax: hardestEffort(session),
 		faults,
-		...(felt?.muscle === undefined ? {} : { felt: felt.muscle && (felt.joint ?? 'none') === 'none' && (faults['work-not-felt'] ?? 0) < NOT_FELT_SHARE }),
+		...(felt?.muscle === undefined
+			? {}
+			: {
+					felt:
+						felt.muscle &&
+						(felt.joint ?? 'none') === 'none' &&
+						(faults['work-not-felt'] ?? 0) < NOT_FELT_SHARE
+				}),
 		...(confidence === undefined ? {} : { confidence })
 	};
 	if (!apart) return [own];
-	return [{ step, side: legs.other, cleanReps: sets.map((s) => s.otherClean ?? 0), effortMax: undefined, ...(treated === null ? {} : { untreated: true }) }, own];
+	return [
+		{
+			step,
+			side: legs.other,
+			cleanReps: sets.map((s) => s.otherClean ?? 0),
+			effortMax: undefined,
+			...(treated === null ? {} : { untreated: true })
+		},
+		own
+	];
 }

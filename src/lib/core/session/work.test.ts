@@ -13,29 +13,60 @@ describe('one session', () => {
 		expect(shareDone(session(DAY, { prescribed: { sets: 0, reps: 0 }, sets: [] }))).toBe(1);
 	});
 	it('the hardest set counts, and one set without an effort leaves it unknown', () => {
-		expect(hardestEffort(session(DAY, { sets: [{ reps: 10, effort: 4 }, { reps: 10, effort: 8 }] }))).toBe(8);
+		expect(
+			hardestEffort(
+				session(DAY, {
+					sets: [
+						{ reps: 10, effort: 4 },
+						{ reps: 10, effort: 8 }
+					]
+				})
+			)
+		).toBe(8);
 		expect(hardestEffort(session(DAY, { sets: [{ reps: 10, effort: 4 }, { reps: 10 }] }))).toBeUndefined();
 	});
 	it('clean share is over all repetitions done', () => {
-		expect(cleanShare(session(DAY, { sets: [{ reps: 10, cleanReps: 10 }, { reps: 5, cleanReps: 2 }] }))).toBeCloseTo(0.8, 12);
+		expect(
+			cleanShare(
+				session(DAY, {
+					sets: [
+						{ reps: 10, cleanReps: 10 },
+						{ reps: 5, cleanReps: 2 }
+					]
+				})
+			)
+		).toBeCloseTo(0.8, 12);
 		expect(cleanShare(session(DAY, { sets: [{ reps: 10 }] }))).toBeUndefined();
 		expect(cleanShare(session(DAY, { sets: [{ reps: 0, cleanReps: 0 }] }))).toBeUndefined();
 	});
 	it('what a session added is its peak less what was there before, in its own region', () => {
-		const s = session(DAY, { pains: [{ region: KNEE, before: 2, peak: 5, after: 3 }, { region: 'back', peak: 8 }] });
+		const s = session(DAY, {
+			pains: [
+				{ region: KNEE, before: 2, peak: 5, after: 3 },
+				{ region: 'back', peak: 8 }
+			]
+		});
 		expect([painAdded(s, KNEE), painAdded(s, 'back'), painAdded(s, 'hip-left')]).toEqual([3, 8, 0]);
 		expect(painIn(s, 'hip-left')).toBeUndefined();
 	});
 	it('shares stay between nothing and all, whatever was typed', () => {
-		const set = fc.record({ reps: fc.integer({ min: 0, max: 100 }), cleanReps: fc.integer({ min: 0, max: 100 }) });
+		const set = fc.record({
+			reps: fc.integer({ min: 0, max: 100 }),
+			cleanReps: fc.integer({ min: 0, max: 100 })
+		});
 		fc.assert(
-			fc.property(fc.array(set, { maxLength: 6 }), fc.integer({ min: 0, max: 6 }), fc.integer({ min: 0, max: 30 }), (sets, n, reps) => {
-				const s = session(DAY, { sets, prescribed: { sets: n, reps } });
-				for (const share of [shareDone(s), cleanShare(s) ?? 0]) {
-					expect(share).toBeGreaterThanOrEqual(0);
-					expect(share).toBeLessThanOrEqual(1);
+			fc.property(
+				fc.array(set, { maxLength: 6 }),
+				fc.integer({ min: 0, max: 6 }),
+				fc.integer({ min: 0, max: 30 }),
+				(sets, n, reps) => {
+					const s = session(DAY, { sets, prescribed: { sets: n, reps } });
+					for (const share of [shareDone(s), cleanShare(s) ?? 0]) {
+						expect(share).toBeGreaterThanOrEqual(0);
+						expect(share).toBeLessThanOrEqual(1);
+					}
 				}
-			}),
+			),
 			{ seed: 29, numRuns: 500 }
 		);
 	});

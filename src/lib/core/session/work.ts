@@ -35,7 +35,8 @@ export function cleanShare(s: Session): number | undefined {
 	return clean < reps ? clean / reps : 1 - Math.max(0, ...Object.values(s.faults ?? {}));
 }
 
-export const painIn = (s: Session, region: Region): Session['pains'][number] | undefined => s.pains.find((p) => p.region === region);
+export const painIn = (s: Session, region: Region): Session['pains'][number] | undefined =>
+	s.pains.find((p) => p.region === region);
 
 /** Peak less before, in a region: what the session itself added. */
 export function painAdded(s: Session, region: Region): number {
@@ -44,8 +45,17 @@ export function painAdded(s: Session, region: Region): number {
 }
 
 /** Pain of a region before, at its worst, after, and on the morning that followed; null where it was not said. */
-export function painAround(s: Session, region: Region, mornings: readonly Morning[]): Readonly<Record<'before' | 'peak' | 'after' | 'next', number | null>> {
+export function painAround(
+	s: Session,
+	region: Region,
+	mornings: readonly Morning[]
+): Readonly<Record<'before' | 'peak' | 'after' | 'next', number | null>> {
 	const p = painIn(s, region);
 	const next = mornings.find((m) => m.region === region && m.date === addDays(s.date, 1));
-	return { before: p?.before ?? null, peak: p?.peak ?? null, after: p?.after ?? null, next: next?.pain ?? null };
+	return {
+		before: p?.before ?? null,
+		peak: p?.peak ?? null,
+		after: p?.after ?? null,
+		next: next?.pain ?? null
+	};
 }

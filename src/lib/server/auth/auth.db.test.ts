@@ -9,7 +9,12 @@ let service: Auth;
 beforeAll(async () => {
 	d = await cloneOf('template_demo');
 	const { rows } = await d.pool.query<{ name: string }>('select current_database() as name');
-	service = makeAuth({ url: inject('apps').replace('DATABASE', rows[0]?.name ?? ''), secret: 'x'.repeat(40), origin: ORIGIN, perMinute: 3 });
+	service = makeAuth({
+		url: inject('apps').replace('DATABASE', rows[0]?.name ?? ''),
+		secret: 'x'.repeat(40),
+		origin: ORIGIN,
+		perMinute: 3
+	});
 });
 afterAll(async () => {
 	await service.pool.end();
@@ -17,7 +22,13 @@ afterAll(async () => {
 });
 
 const send = (path: string, body: object, address: string): Promise<Response> =>
-	service.auth.handler(new Request(`${ORIGIN}/api/auth${path}`, { method: 'POST', headers: { 'content-type': 'application/json', origin: ORIGIN, [ADDRESS_HEADER]: address }, body: JSON.stringify(body) }));
+	service.auth.handler(
+		new Request(`${ORIGIN}/api/auth${path}`, {
+			method: 'POST',
+			headers: { 'content-type': 'application/json', origin: ORIGIN, [ADDRESS_HEADER]: address },
+			body: JSON.stringify(body)
+		})
+	);
 
 describe('signing in', () => {
 	const good = { email: 'physio@tidewater.example', password: 'heron-on-the-jetty' };
@@ -27,18 +38,32 @@ describe('signing in', () => {
 		expect(r.headers.getSetCookie().join()).toMatch(/session_token=.*HttpOnly.*SameSite=Lax/i);
 	});
 	it('refuses a wrong one and an unknown address alike', async () => {
-		const [wrong, unknown] = await Promise.all([send('/sign-in/email', { ...good, password: 'guessing-this' }, '10.0.0.2'), send('/sign-in/email', { email: 'nobody@tidewater.example', password: 'guessing-this' }, '10.0.0.3')]);
+		const [wrong, unknown] = await Promise.all([
+			send('/sign-in/email', { ...good, password: 'guessing-this' }, '10.0.0.2'),
+			send('/sign-in/email', { email: 'nobody@tidewater.example', password: 'guessing-this' }, '10.0.0.3')
+		]);
 		expect([wrong.status, unknown.status]).toEqual([401, 401]);
 		expect(await wrong.text()).toBe(await unknown.text());
 	});
 	it('stops counting on luck: the fourth attempt of an address within a minute is refused, another address goes on', async () => {
 		const tries: number[] = [];
-		for (let i = 0; i < 5; i++) tries.push((await send('/sign-in/email', { ...good, password: `wrong-number-${i}` }, '10.0.0.9')).status);
+		for (let i = 0; i < 5; i++)
+			tries.push(
+				(await send('/sign-in/email', { ...good, password: `wrong-number-${i}` }, '10.0.0.9')).status
+			);
 		expect(tries.slice(0, 3)).toEqual([401, 401, 401]);
 		expect(tries[4]).toBe(429);
 		expect((await send('/sign-in/email', good, '10.0.0.10')).status).toBe(200);
 	});
 	it('has no sign-up', async () => {
-		expect((await send('/sign-up/email', { name: 'x', email: 'new@tidewater.example', password: 'long-enough-pw' }, '10.0.0.4')).status).toBeGreaterThanOrEqual(400);
+		expect(
+			(
+				await send(
+					'/sign-up/email',
+					{ name: 'x', email: 'new@tidewater.example', password: 'long-enough-pw' },
+					'10.0.0.4'
+				)
+			).status
+		).toBeGreaterThanOrEqual(400);
 	});
 });

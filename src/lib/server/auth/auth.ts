@@ -19,7 +19,12 @@ export interface AuthOptions {
 }
 
 export function makeAuth({ url, secret, origin, signUp = false, perMinute = 10 }: AuthOptions) {
-	const pool = new pg.Pool({ connectionString: url, max: 4, options: '-c search_path=auth', connectionTimeoutMillis: 5000 });
+	const pool = new pg.Pool({
+		connectionString: url,
+		max: 4,
+		options: '-c search_path=auth',
+		connectionTimeoutMillis: 5000
+	});
 	survive(pool);
 	const auth = betterAuth({
 		appName: 'Bolster',
@@ -30,8 +35,18 @@ export function makeAuth({ url, secret, origin, signUp = false, perMinute = 10 }
 		trustedOrigins: [origin],
 		emailAndPassword: { enabled: true, disableSignUp: !signUp, minPasswordLength: 10 },
 		session: { expiresIn: 12 * 3600, updateAge: 1800 },
-		rateLimit: { enabled: true, storage: 'database', window: 60, max: 100, customRules: { '/sign-in/email': { window: 60, max: perMinute } } },
-		advanced: { ipAddress: { ipAddressHeaders: [ADDRESS_HEADER] }, useSecureCookies: origin.startsWith('https:'), defaultCookieAttributes: { sameSite: 'lax', httpOnly: true } },
+		rateLimit: {
+			enabled: true,
+			storage: 'database',
+			window: 60,
+			max: 100,
+			customRules: { '/sign-in/email': { window: 60, max: perMinute } }
+		},
+		advanced: {
+			ipAddress: { ipAddressHeaders: [ADDRESS_HEADER] },
+			useSecureCookies: origin.startsWith('https:'),
+			defaultCookieAttributes: { sameSite: 'lax', httpOnly: true }
+		},
 		logger: { disabled: true }
 	});
 	return { auth, pool };

@@ -9,7 +9,10 @@ import type { PracticeTransaction } from './in-practice.ts';
 import type { Appended, Tables } from './tables.ts';
 
 type AppendedName = { [K in keyof Tables]: Tables[K] extends Appended ? K : never }[keyof Tables];
-type Own<K extends AppendedName> = Omit<Insertable<Tables[K]>, 'practice_id' | 'written_by' | 'recorded_at' | 'content_hash' | 'replaces_id' | 'voided' | 'reason'> & {
+type Own<K extends AppendedName> = Omit<
+	Insertable<Tables[K]>,
+	'practice_id' | 'written_by' | 'recorded_at' | 'content_hash' | 'replaces_id' | 'voided' | 'reason'
+> & {
 	replaces_id?: string | null;
 	voided?: boolean;
 	reason?: string | null;
@@ -17,15 +20,37 @@ type Own<K extends AppendedName> = Omit<Insertable<Tables[K]>, 'practice_id' | '
 
 export type Append = 'written' | 'already' | 'conflict';
 
-export const contentHash = (value: unknown): string => createHash('sha256').update(canonical(value)).digest('hex');
+export const contentHash = (value: unknown): string =>
+	createHash('sha256').update(canonical(value)).digest('hex');
 
 /** Appends. `recordedAt` is for the demo's past only. */
-export async function append<K extends AppendedName>(t: PracticeTransaction, table: K, row: Own<K>, recordedAt?: Date): Promise<Append> {
+export async function append<K extends AppendedName>(
+	t: PracticeTransaction,
+	table: K,
+	row: Own<K>,
+	recordedAt?: Date
+): Promise<Append> {
 	const hash = contentHash(row);
-	const values = { replaces_id: null, voided: false, reason: null, ...row, practice_id: t.practiceId, written_by: t.memberId, content_hash: hash, ...(recordedAt ? { recorded_at: recordedAt } : {}) };
+	const values = {
+		replaces_id: null,
+		voided: false,
+		reason: null,
+		...row,
+		practice_id: t.practiceId,
+		written_by: t.memberId,
+		content_hash: hash,
+		...(recordedAt ? { recorded_at: recordedAt } : {})
+	};
 	const columns = Object.keys(values);
-	const inserted = await sql`insert into ${sql.table(table)} (${sql.join(columns.map((c) => sql.ref(c)))}) values (${sql.join(Object.values(values).map((v) => sql.val(v)))}) on conflict do nothing returning id`.execute(t.trx);
+	const inserted =
+		await sql`insert into ${sql.table(table)} (${sql.join(columns.map((c) => sql.ref(c)))}) values (${sql.join(Object.values(values).map((v) => sql.val(v)))}) on conflict do nothing returning id`.execute(
+			t.trx
+		);
 	if (inserted.rows.length === 1) return 'written';
-	const known = await sql<{ content_hash: string }>`select content_hash from ${sql.table(table)} where practice_id = ${t.practiceId} and id = ${(row as unknown as { id: string }).id}`.execute(t.trx);
+	const known = await sql<{
+		content_hash: string;
+	}>`select content_hash from ${sql.table(table)} where practice_id = ${t.practiceId} and id = ${(row as unknown as { id: string }).id}`.execute(
+		t.trx
+	);
 	return known.rows[0]?.content_hash === hash ? 'already' : 'conflict';
 }

@@ -26,7 +26,12 @@ export function survive(pool: pg.Pool): void {
 
 /** Opens a pool; the next request after a break opens another connection. */
 export function open(url: string, max = 10): Database {
-	const pool = new pg.Pool({ connectionString: url, max, connectionTimeoutMillis: 5000, idleTimeoutMillis: 30_000 });
+	const pool = new pg.Pool({
+		connectionString: url,
+		max,
+		connectionTimeoutMillis: 5000,
+		idleTimeoutMillis: 30_000
+	});
 	survive(pool);
 	return { pool, db: new Kysely<Tables>({ dialect: new PostgresDialect({ pool }) }) };
 }
@@ -36,7 +41,8 @@ const held = globalThis as { bolsterDatabase?: Database };
 export function database(): Database {
 	if (held.bolsterDatabase === undefined) {
 		const url = process.env.DATABASE_URL;
-		if (url === undefined || url === '') throw new Error('DATABASE_URL is not set; start with `npm run demo`');
+		if (url === undefined || url === '')
+			throw new Error('DATABASE_URL is not set; start with `npm run demo`');
 		held.bolsterDatabase = open(url);
 	}
 	return held.bolsterDatabase;
@@ -48,5 +54,6 @@ export async function refusePowerfulRole(pool: pg.Pool): Promise<void> {
 		`select (r.rolsuper or r.rolbypassrls) as powerful, exists (select 1 from pg_class c where c.relowner = r.oid and c.relkind = 'r') as owns from pg_roles r where r.rolname = current_user`
 	);
 	const role = rows[0];
-	if (role === undefined || role.powerful || role.owns) throw new Error('the application role must not be superuser, BYPASSRLS or an owner of tables');
+	if (role === undefined || role.powerful || role.owns)
+		throw new Error('the application role must not be superuser, BYPASSRLS or an owner of tables');
 }

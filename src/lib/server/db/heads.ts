@@ -11,10 +11,14 @@ export type Whose = string | readonly string[] | undefined;
 export function ofClient(alias: string, whose: Whose, column = 'client_id'): RawBuilder<boolean> {
 	if (whose === undefined) return sql<boolean>`true`;
 	const at = sql.ref(`${alias}.${column}`);
-	return typeof whose === 'string' ? sql<boolean>`${at} = ${whose}` : sql<boolean>`${at} = any(${whose as string[]}::uuid[])`;
+	return typeof whose === 'string'
+		? sql<boolean>`${at} = ${whose}`
+		: sql<boolean>`${at} = any(${whose as string[]}::uuid[])`;
 }
 
 /** Drops nulls, so that absent stays absent in the core. */
 export function withoutNulls<T extends object>(o: T): { [K in keyof T]?: Exclude<T[K], null> } {
-	return Object.fromEntries(Object.entries(o).filter(([, v]) => v !== null && v !== undefined)) as { [K in keyof T]?: Exclude<T[K], null> };
+	return Object.fromEntries(Object.entries(o).filter(([, v]) => v !== null && v !== undefined)) as {
+		[K in keyof T]?: Exclude<T[K], null>;
+	};
 }

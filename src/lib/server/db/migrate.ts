@@ -14,7 +14,9 @@ const MIGRATIONS = [foundation, intake, catalogue, binding, standing] as const;
 
 /** For tests: what belongs to a practice, and what of it is appended. */
 export const PRACTICE_TABLES = MIGRATIONS.flatMap((m) => m.TABLES).map((t) => t.name);
-export const APPENDED_TABLES = MIGRATIONS.flatMap((m) => m.TABLES).filter((t) => t.appended === true).map((t) => t.name);
+export const APPENDED_TABLES = MIGRATIONS.flatMap((m) => m.TABLES)
+	.filter((t) => t.appended === true)
+	.map((t) => t.name);
 const LOCK = 7_204_311;
 
 const hashOf = (sql: string): string => createHash('sha256').update(sql).digest('hex');
@@ -25,12 +27,17 @@ export async function migrate(ownerUrl: string, beforeChange?: () => void): Prom
 	await client.connect();
 	try {
 		await client.query('select pg_advisory_lock($1)', [LOCK]);
-		await client.query('create table if not exists migration (name text primary key, hash text not null, applied_at timestamptz not null default now())');
+		await client.query(
+			'create table if not exists migration (name text primary key, hash text not null, applied_at timestamptz not null default now())'
+		);
 		const { rows } = await client.query<{ name: string; hash: string }>('select name, hash from migration');
 		const applied: string[] = [];
 		for (const { name, up } of MIGRATIONS) {
 			const known = rows.find((r) => r.name === name);
-			if (known !== undefined && known.hash !== hashOf(up)) throw new Error(`migration ${name} was applied with another text; write a new migration instead of changing it`);
+			if (known !== undefined && known.hash !== hashOf(up))
+				throw new Error(
+					`migration ${name} was applied with another text; write a new migration instead of changing it`
+				);
 			if (known !== undefined) continue;
 			if (rows.length > 0 && applied.length === 0) beforeChange?.();
 			await client.query('begin');
@@ -46,16 +53,25 @@ export async function migrate(ownerUrl: string, beforeChange?: () => void): Prom
 }
 
 /** Makes the two roles and the database; safe to repeat. Identifiers are fixed, passwords are hex. */
-export async function bootstrap(superUrl: string, database: string, passwords: { readonly owner: string; readonly app: string }): Promise<void> {
+export async function bootstrap(
+	superUrl: string,
+	database: string,
+	passwords: { readonly owner: string; readonly app: string }
+): Promise<void> {
 	const client = new pg.Client({ connectionString: superUrl });
 	await client.connect();
 	try {
 		for (const role of ['owner', 'app'] as const) {
 			const password = passwords[role];
-			if (!/^[0-9a-f]+$/.test(password) || !/^[a-z_0-9]+$/.test(database)) throw new Error('role passwords are hex, database names are plain');
-			const { rowCount } = await client.query('select 1 from pg_roles where rolname = $1', [`bolster_${role}`]);
+			if (!/^[0-9a-f]+$/.test(password) || !/^[a-z_0-9]+$/.test(database))
+				throw new Error('role passwords are hex, database names are plain');
+			const { rowCount } = await client.query('select 1 from pg_roles where rolname = $1', [
+				`bolster_${role}`
+			]);
 			const verb = rowCount === 0 ? 'create' : 'alter';
-			await client.query(`${verb} role bolster_${role} login nosuperuser nocreatedb nocreaterole nobypassrls password '${password}'`);
+			await client.query(
+				`${verb} role bolster_${role} login nosuperuser nocreatedb nocreaterole nobypassrls password '${password}'`
+			);
 		}
 		const { rowCount } = await client.query('select 1 from pg_database where datname = $1', [database]);
 		if (rowCount === 0) await client.query(`create database ${database} owner bolster_owner`);

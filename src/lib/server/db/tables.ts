@@ -22,9 +22,22 @@ interface Owned {
 
 export interface Tables {
 	practice: { id: string; name: string; tz: string; units: string; is_demo: boolean };
-	member: Owned & { user_id: string; name: string; roles: string[]; licence_no: string | null; licensed_until: Days | null; ended_at: Days | null };
+	member: Owned & {
+		user_id: string;
+		name: string;
+		roles: string[];
+		licence_no: string | null;
+		licensed_until: Days | null;
+		ended_at: Days | null;
+	};
 	client: Owned & { tz: string; status: Generated<string>; opened_on: Days };
-	person: Owned & { client_id: string; name: string; born: Days; occupation: string | null; sex?: string | null };
+	person: Owned & {
+		client_id: string;
+		name: string;
+		born: Days;
+		occupation: string | null;
+		sex?: string | null;
+	};
 	client_setting: Appended & {
 		client_id: string;
 		technique: string | null;
@@ -49,13 +62,66 @@ export interface Tables {
 		clearances?: Json;
 		brace?: string;
 	};
-	screening: Appended & { client_id: string; local_day: Days; complete: boolean; answers: Json; version?: string | null };
-	flag: Appended & { client_id: string; local_day: Days; code: string; region: string | null; severity: string; urgency?: string | null };
-	flag_closing: Appended & { flag_id: string; local_day: Days; note: string; closed_by?: string; cleared_by?: string | null; cleared_on?: Days | null; document?: string | null; mistaken?: boolean };
-	surgery: Appended & { client_id: string; region: string; local_day: Days; limits_entered: boolean; operation?: string | null; no_limits_by?: string | null; entered_on?: Days | null };
-	protocol: Appended & { client_id: string; surgery_id: string; source: string; review_on: Days | null; phases: Json };
-	known_symptom: Appended & { client_id: string; region: string; symptom: string; until: Days; local_day: Days };
-	protocol_limit: Appended & { client_id: string; axis: string; side: string; min_tenths?: number | null; max_tenths: number | null; applies?: string; local_day?: Days | null; source: string; review_on: Days | null; lifted: boolean };
+	screening: Appended & {
+		client_id: string;
+		local_day: Days;
+		complete: boolean;
+		answers: Json;
+		version?: string | null;
+	};
+	flag: Appended & {
+		client_id: string;
+		local_day: Days;
+		code: string;
+		region: string | null;
+		severity: string;
+		urgency?: string | null;
+	};
+	flag_closing: Appended & {
+		flag_id: string;
+		local_day: Days;
+		note: string;
+		closed_by?: string;
+		cleared_by?: string | null;
+		cleared_on?: Days | null;
+		document?: string | null;
+		mistaken?: boolean;
+	};
+	surgery: Appended & {
+		client_id: string;
+		region: string;
+		local_day: Days;
+		limits_entered: boolean;
+		operation?: string | null;
+		no_limits_by?: string | null;
+		entered_on?: Days | null;
+	};
+	protocol: Appended & {
+		client_id: string;
+		surgery_id: string;
+		source: string;
+		review_on: Days | null;
+		phases: Json;
+	};
+	known_symptom: Appended & {
+		client_id: string;
+		region: string;
+		symptom: string;
+		until: Days;
+		local_day: Days;
+	};
+	protocol_limit: Appended & {
+		client_id: string;
+		axis: string;
+		side: string;
+		min_tenths?: number | null;
+		max_tenths: number | null;
+		applies?: string;
+		local_day?: Days | null;
+		source: string;
+		review_on: Days | null;
+		lifted: boolean;
+	};
 	measurement: Appended & {
 		client_id: string;
 		axis: string;
@@ -69,8 +135,22 @@ export interface Tables {
 		raw_value: number | null;
 		loaded: boolean;
 	};
-	equipment: Owned & { kind: string; label: string; value: number; unit: string; mm: number | null; g: number | null; count: number };
-	exercise: Owned & { client_id: string; family: string; region: string; side: string | null; purpose: string };
+	equipment: Owned & {
+		kind: string;
+		label: string;
+		value: number;
+		unit: string;
+		mm: number | null;
+		g: number | null;
+		count: number;
+	};
+	exercise: Owned & {
+		client_id: string;
+		family: string;
+		region: string;
+		side: string | null;
+		purpose: string;
+	};
 	prescription: Appended & {
 		exercise_id: string;
 		client_id: string;
@@ -151,10 +231,43 @@ export interface Tables {
 		loaded: string;
 		position: string | null;
 	};
-	goal: Appended & { client_id: string; activity: string; label: string; local_day: Days; score: number; confidence: number | null; side: string | null; point: Json | null };
-	test_result: Appended & { client_id: string; test: string; side: string | null; value_hundredths: number; extras: Json; method: string; local_day: Days };
-	questionnaire_total: Appended & { client_id: string; instrument: string; version: string; total_hundredths: number; local_day: Days };
-	arrival: Appended & { client_id: string; local_day: Days; pains: Json; fever: string; fall: string; new_swelling: string; answer: string; said?: Json; opened_by?: string | null };
+	goal: Appended & {
+		client_id: string;
+		activity: string;
+		label: string;
+		local_day: Days;
+		score: number;
+		confidence: number | null;
+		side: string | null;
+		point: Json | null;
+	};
+	test_result: Appended & {
+		client_id: string;
+		test: string;
+		side: string | null;
+		value_hundredths: number;
+		extras: Json;
+		method: string;
+		local_day: Days;
+	};
+	questionnaire_total: Appended & {
+		client_id: string;
+		instrument: string;
+		version: string;
+		total_hundredths: number;
+		local_day: Days;
+	};
+	arrival: Appended & {
+		client_id: string;
+		local_day: Days;
+		pains: Json;
+		fever: string;
+		fall: string;
+		new_swelling: string;
+		answer: string;
+		said?: Json;
+		opened_by?: string | null;
+	};
 	own_family: Appended & { family: string; content: Json; local_day: Days };
 	receipt: Appended & { verb: string; client_id: string | null; outcome: Json };
 	access_log: Appended & { client_id: string; what: string };

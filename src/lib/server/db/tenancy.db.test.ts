@@ -18,22 +18,39 @@ afterAll(() => d.close());
 /** A second practice with one member, made by the owner role. */
 async function stranger(): Promise<{ practiceId: string; memberId: string }> {
 	const [practiceId, memberId] = [randomUUID(), randomUUID()];
-	await d.owner.query('insert into practice (id, name, tz, units) values ($1, $2, $3, $4)', [practiceId, 'Other rooms', 'UTC', 'metric']);
-	await d.owner.query('insert into member (practice_id, id, user_id, name, roles) values ($1, $2, $3, $4, $5)', [practiceId, memberId, randomUUID(), 'Someone Else', ['physiotherapist']]);
+	await d.owner.query('insert into practice (id, name, tz, units) values ($1, $2, $3, $4)', [
+		practiceId,
+		'Other rooms',
+		'UTC',
+		'metric'
+	]);
+	await d.owner.query(
+		'insert into member (practice_id, id, user_id, name, roles) values ($1, $2, $3, $4, $5)',
+		[practiceId, memberId, randomUUID(), 'Someone Else', ['physiotherapist']]
+	);
 	return { practiceId, memberId };
 }
 
 describe('tenancy', () => {
 	it('without a practice set, every table of a practice is empty to the application', async () => {
-		for (const table of PRACTICE_TABLES) expect((await d.pool.query(`select count(*)::int as n from ${table}`)).rows[0], table).toEqual({ n: 0 });
+		for (const table of PRACTICE_TABLES)
+			expect((await d.pool.query(`select count(*)::int as n from ${table}`)).rows[0], table).toEqual({
+				n: 0
+			});
 		expect((await d.owner.query('select count(*)::int as n from client')).rows[0]).toEqual({ n: 8 });
 	});
 	it('another practice’s client is indistinguishable from none', async () => {
 		const wren = await client(await as(d, 'physiotherapist'), 'Wren');
 		const { practiceId, memberId } = await stranger();
 		const mine = await as(d, 'physiotherapist');
-		const theirs = { ...mine, actor: { ...mine.actor, practiceId, memberId }, inPractice: inPracticeOf(d.db, practiceId, memberId) };
-		const [foreign, none, malformed] = await Promise.all([wren.head.id, randomUUID(), 'nonsense'].map((id) => showClient(theirs, id, 'test', () => null)));
+		const theirs = {
+			...mine,
+			actor: { ...mine.actor, practiceId, memberId },
+			inPractice: inPracticeOf(d.db, practiceId, memberId)
+		};
+		const [foreign, none, malformed] = await Promise.all(
+			[wren.head.id, randomUUID(), 'nonsense'].map((id) => showClient(theirs, id, 'test', () => null))
+		);
 		expect(foreign).toEqual(none);
 		expect(malformed).toEqual(none);
 		expect(foreign).toMatchObject({ ok: false, refusal: { why: 'not-found' } });
@@ -45,7 +62,9 @@ describe('tenancy', () => {
 		const row = { id: randomUUID(), client_id: wren.head.id, local_day: '2026-03-01', kind: 'illness' };
 		await expect(there((t) => append(t, 'day_event', row))).rejects.toThrow(/foreign key/);
 		const mine = await as(d, 'physiotherapist');
-		await expect(there((t) => append({ ...t, practiceId: mine.actor.practiceId }, 'day_event', row))).rejects.toThrow(/row-level security/);
+		await expect(
+			there((t) => append({ ...t, practiceId: mine.actor.practiceId }, 'day_event', row))
+		).rejects.toThrow(/row-level security/);
 	});
 	it('the practice setting ends with its transaction', async () => {
 		const ctx = await as(d, 'physiotherapist');
@@ -57,10 +76,14 @@ describe('tenancy', () => {
 describe('appended, never overwritten', () => {
 	it('the application role can neither change nor delete an appended row', async () => {
 		for (const table of APPENDED_TABLES) {
-			await expect(d.pool.query(`update ${table} set voided = true`), table).rejects.toThrow(/permission denied/);
+			await expect(d.pool.query(`update ${table} set voided = true`), table).rejects.toThrow(
+				/permission denied/
+			);
 			await expect(d.pool.query(`delete from ${table}`), table).rejects.toThrow(/permission denied/);
 		}
-		await expect(d.pool.query(`update member set roles = '{physiotherapist}'`)).rejects.toThrow(/permission denied/);
+		await expect(d.pool.query(`update member set roles = '{physiotherapist}'`)).rejects.toThrow(
+			/permission denied/
+		);
 	});
 	it('the same write twice is one write; the same id with other content is a conflict', async () => {
 		const ctx = await as(d, 'physiotherapist');
@@ -70,13 +93,21 @@ describe('appended, never overwritten', () => {
 		expect(await again({})).toBe('written');
 		expect(await again({})).toBe('already');
 		expect(await again({ kind: 'painkiller' })).toBe('conflict');
-		expect((await d.owner.query('select kind from day_event where id = $1', [row.id])).rows).toEqual([{ kind: 'illness' }]);
+		expect((await d.owner.query('select kind from day_event where id = $1', [row.id])).rows).toEqual([
+			{ kind: 'illness' }
+		]);
 	});
 	it('a row has at most one successor', async () => {
 		const ctx = await as(d, 'physiotherapist');
 		const wren = await client(ctx, 'Wren');
 		const first = randomUUID();
-		const row = (id: string, replaces: string | null) => ({ id, client_id: wren.head.id, local_day: '2026-03-02', kind: 'illness', replaces_id: replaces });
+		const row = (id: string, replaces: string | null) => ({
+			id,
+			client_id: wren.head.id,
+			local_day: '2026-03-02',
+			kind: 'illness',
+			replaces_id: replaces
+		});
 		await ctx.inPractice((t) => append(t, 'day_event', row(first, null)));
 		expect(await ctx.inPractice((t) => append(t, 'day_event', row(randomUUID(), first)))).toBe('written');
 		expect(await ctx.inPractice((t) => append(t, 'day_event', row(randomUUID(), first)))).toBe('conflict');

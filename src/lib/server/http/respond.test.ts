@@ -15,11 +15,22 @@ describe('a refused form', () => {
 	it('keeps what was typed and names the field', () => {
 		const r = invalid('day', 'The day is in the future.');
 		if (r.ok) throw new Error('ok');
-		expect(refusal(form(), r.refusal)).toMatchObject({ status: 422, data: { field: 'day', message: 'The day is in the future.', typed: { 'kneeFlexion.right.end': 'stiff', day: '2026-03-12' } } });
-		expect(refuseField(form(), 'x', 'y')).toMatchObject({ status: 422, data: { field: 'x', typed: { day: '2026-03-12' } } });
+		expect(refusal(form(), r.refusal)).toMatchObject({
+			status: 422,
+			data: {
+				field: 'day',
+				message: 'The day is in the future.',
+				typed: { 'kneeFlexion.right.end': 'stiff', day: '2026-03-12' }
+			}
+		});
+		expect(refuseField(form(), 'x', 'y')).toMatchObject({
+			status: 422,
+			data: { field: 'x', typed: { day: '2026-03-12' } }
+		});
 	});
 	it('conflicts are 409, foreign clients 404, missing roles 403', () => {
-		const status = (r: { ok: boolean; refusal?: { why: 'invalid'; message: string } }): number => refusal(form(), r.refusal as never).status;
+		const status = (r: { ok: boolean; refusal?: { why: 'invalid'; message: string } }): number =>
+			refusal(form(), r.refusal as never).status;
 		expect(status(conflict('x') as never)).toBe(409);
 		expect(status(notFound as never)).toBe(404);
 		expect(status(refuse({ why: 'not-allowed', message: 'x' }) as never)).toBe(403);
@@ -31,7 +42,16 @@ describe('a refused form', () => {
 });
 
 describe('roles', () => {
-	const actor = (patch: Partial<Actor>): Actor => ({ memberId: 'm', practiceId: 'p', name: 'n', practice: 'x', licensed: false, trainer: false, owner: false, ...patch });
+	const actor = (patch: Partial<Actor>): Actor => ({
+		memberId: 'm',
+		practiceId: 'p',
+		name: 'n',
+		practice: 'x',
+		licensed: false,
+		trainer: false,
+		owner: false,
+		...patch
+	});
 	it('an owner is not licensed by being owner; a trainer closes no flag; nobody without a role does anything', () => {
 		expect(allow(actor({ owner: true }), 'sign').ok).toBe(false);
 		expect(allow(actor({ owner: true }), 'replay decision').ok).toBe(true);
@@ -39,6 +59,8 @@ describe('roles', () => {
 		expect(allow(actor({ trainer: true }), 'sign').ok).toBe(true);
 		expect(allow(actor({ licensed: true }), 'override').ok).toBe(true);
 		const none = allow(actor({}), 'show client');
-		expect(none.ok ? '' : none.refusal.message).toBe('To show client takes a trainer or licensed user; you are signed in as a member without a role.');
+		expect(none.ok ? '' : none.refusal.message).toBe(
+			'To show client takes a trainer or licensed user; you are signed in as a member without a role.'
+		);
 	});
 });

@@ -4,11 +4,18 @@ import { ADDRESS_HEADER, authService } from '../auth/auth.ts';
 
 export type SignInAnswer = 'in' | 'wrong' | 'too-many';
 
-export async function signIn({ url, getClientAddress, cookies }: RequestEvent, credentials: { readonly email: string; readonly password: string }): Promise<SignInAnswer> {
+export async function signIn(
+	{ url, getClientAddress, cookies }: RequestEvent,
+	credentials: { readonly email: string; readonly password: string }
+): Promise<SignInAnswer> {
 	const answer = await authService().auth.handler(
 		new Request(`${url.origin}/api/auth/sign-in/email`, {
 			method: 'POST',
-			headers: { 'content-type': 'application/json', origin: url.origin, [ADDRESS_HEADER]: getClientAddress() },
+			headers: {
+				'content-type': 'application/json',
+				origin: url.origin,
+				[ADDRESS_HEADER]: getClientAddress()
+			},
 			body: JSON.stringify(credentials)
 		})
 	);
@@ -18,7 +25,13 @@ export async function signIn({ url, getClientAddress, cookies }: RequestEvent, c
 		const [pair = '', ...attributes] = line.split('; ');
 		const at = pair.indexOf('=');
 		const maxAge = attributes.find((a) => a.toLowerCase().startsWith('max-age='));
-		cookies.set(pair.slice(0, at), decodeURIComponent(pair.slice(at + 1)), { path: '/', httpOnly: true, sameSite: 'lax', secure: url.protocol === 'https:', ...(maxAge ? { maxAge: Number(maxAge.split('=')[1]) } : {}) });
+		cookies.set(pair.slice(0, at), decodeURIComponent(pair.slice(at + 1)), {
+			path: '/',
+			httpOnly: true,
+			sameSite: 'lax',
+			secure: url.protocol === 'https:',
+			...(maxAge ? { maxAge: Number(maxAge.split('=')[1]) } : {})
+		});
 	}
 	return 'in';
 }
@@ -27,5 +40,6 @@ export async function signOut({ request, cookies }: RequestEvent): Promise<void>
 	await authService()
 		.auth.api.signOut({ headers: request.headers })
 		.catch(() => undefined);
-	for (const { name } of cookies.getAll()) if (name.startsWith('better-auth')) cookies.delete(name, { path: '/' });
+	for (const { name } of cookies.getAll())
+		if (name.startsWith('better-auth')) cookies.delete(name, { path: '/' });
 }

@@ -19,12 +19,18 @@ const RUNS = 1200;
 const seeded = { seed: 20260320, numRuns: Math.max(50, Math.round(RUNS / Number(process.env.FC_RUNS ?? 1))) };
 
 /** Everything that holds a prescription of this client, judged from its parts and not by the function that proposed it. */
-function held(r: ClientRecord, to: { readonly step: string; readonly setup?: object; readonly dose: { readonly loadKg: number } }): readonly Break[] {
+function held(
+	r: ClientRecord,
+	to: { readonly step: string; readonly setup?: object; readonly dose: { readonly loadKg: number } }
+): readonly Break[] {
 	const e = r.exercises[0];
 	const family = e === undefined ? undefined : r.families[e.family];
 	const step = family === undefined ? undefined : stepOf(family, to.step);
 	if (e === undefined || family === undefined || step === undefined) throw new Error('no exercise');
-	return breaksOf({ family, step, setup: to.setup ?? null, loadKg: to.dose.loadKg, since: '9999-12-31' }, standingFactsOf(r, TODAY, family, step, e.side)).breaks;
+	return breaksOf(
+		{ family, step, setup: to.setup ?? null, loadKg: to.dose.loadKg, since: '9999-12-31' },
+		standingFactsOf(r, TODAY, family, step, e.side)
+	).breaks;
 }
 
 const slip = (r: ClientRecord) => slipOf(r, r.exercises[0]!, TODAY, 0, false);
@@ -46,11 +52,15 @@ describe('nothing proposed would not stand', () => {
 				seen.set(key, (seen.get(key) ?? 0) + 1);
 				if (change === null || change.kind === 'set-aside' || change.kind === 'frequency') return;
 				const breaks = held(r, change.result).filter((b) => b.by !== 'tolerated');
-				expect(breaks, `${trace.rule} ${change.kind} → ${change.result.step} ${JSON.stringify(change.result.setup)}`).toEqual([]);
+				expect(
+					breaks,
+					`${trace.rule} ${change.kind} → ${change.result.step} ${JSON.stringify(change.result.setup)}`
+				).toEqual([]);
 			}),
 			seeded
 		);
-		for (const key of ['advance dose', 'advance step', 'stop mend', 'stop', 'hold', 'regress dial']) expect(seen.get(key) ?? 0, `${key} of ${[...seen].join('; ')}`).toBeGreaterThan(3);
+		for (const key of ['advance dose', 'advance step', 'stop mend', 'stop', 'hold', 'regress dial'])
+			expect(seen.get(key) ?? 0, `${key} of ${[...seen].join('; ')}`).toBeGreaterThan(3);
 	});
 	it('broken work never advances: a protocol, a flag or a clearance stops it, whatever else is in the record', () => {
 		let broken = 0;
@@ -78,7 +88,11 @@ describe('nothing proposed would not stand', () => {
 				const step = stepOf(family, mend.step)!;
 				const facts = standingFactsOf(r, TODAY, family, step, e.side);
 				const loadKg = Math.min(e.prescriptions[0]!.dose.loadKg, mend.loadKg ?? Infinity);
-				expect(breaksOf({ family, step, setup: mend.setup, loadKg, since: '9999-12-31' }, facts).breaks.filter((b) => b.tag !== 'over-load')).toEqual([]);
+				expect(
+					breaksOf({ family, step, setup: mend.setup, loadKg, since: '9999-12-31' }, facts).breaks.filter(
+						(b) => b.tag !== 'over-load'
+					)
+				).toEqual([]);
 				expect(['fits', 'set-up', 'watch']).toContain(fitStep(step, facts.ctx).verdict);
 			}),
 			seeded
@@ -88,7 +102,10 @@ describe('nothing proposed would not stand', () => {
 });
 
 describe('entering a limit never makes anything bolder', () => {
-	const withLimit = (s: Spec, l: Spec['limits'][number]): Spec => ({ ...s, limits: [...s.limits, { ...l, ...DAY_TODAY }] });
+	const withLimit = (s: Spec, l: Spec['limits'][number]): Spec => ({
+		...s,
+		limits: [...s.limits, { ...l, ...DAY_TODAY }]
+	});
 	it('not the slip', () => {
 		let tighter = 0;
 		fc.assert(
@@ -119,9 +136,15 @@ describe('entering a limit never makes anything bolder', () => {
 				const e = a.exercises[0]!;
 				const family = a.families[e.family]!;
 				const step = stepOf(family, e.prescriptions[0]!.step)!;
-				const passes = (r: ClientRecord): boolean => ['fits', 'set-up', 'watch'].includes(fitStep(step, fitContextOf(r, TODAY, e.side)).verdict);
+				const passes = (r: ClientRecord): boolean =>
+					['fits', 'set-up', 'watch'].includes(fitStep(step, fitContextOf(r, TODAY, e.side)).verdict);
 				expect(Number(passes(b))).toBeLessThanOrEqual(Number(passes(a)));
-				const closed = (r: ClientRecord) => closedFor({ family, step, setup: e.prescriptions[0]!.setup, loadKg: 0, since: TODAY }, true, { ...standingFactsOf(r, TODAY, family, step, e.side), unmet: [], treatsBack: false }).length;
+				const closed = (r: ClientRecord) =>
+					closedFor({ family, step, setup: e.prescriptions[0]!.setup, loadKg: 0, since: TODAY }, true, {
+						...standingFactsOf(r, TODAY, family, step, e.side),
+						unmet: [],
+						treatsBack: false
+					}).length;
 				if (closed(a) > 0) expect(closed(b)).toBeGreaterThan(0);
 			}),
 			seeded

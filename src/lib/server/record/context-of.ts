@@ -12,12 +12,17 @@ import type { ClientRecord } from './load.ts';
 
 /** The open flags as far as steps are concerned: each with its side, where its region or the one hip that is treated tells it. */
 export function cautionsOf(r: ClientRecord): readonly Caution[] {
-	const hips = new Set(Object.keys(r.head.setting.usual).filter((x) => x.startsWith('hip')).map(sideOf));
+	const hips = new Set(
+		Object.keys(r.head.setting.usual)
+			.filter((x) => x.startsWith('hip'))
+			.map(sideOf)
+	);
 	const treated = hips.size === 1 ? [...hips][0] : undefined;
 	return r.head.flags
 		.filter((f) => f.open)
 		.map((f) => {
-			const side = f.region === null ? (f.code === 'outer-hip-tendon' ? treated : undefined) : sideOf(f.region);
+			const side =
+				f.region === null ? (f.code === 'outer-hip-tendon' ? treated : undefined) : sideOf(f.region);
 			return { code: f.code, ...(side === undefined ? {} : { side }) };
 		});
 }
@@ -30,7 +35,12 @@ export const protocolsOf = (r: ClientRecord, today: Day): Bindings =>
 		today
 	);
 
-export function contextOf(r: ClientRecord, envelope: Envelope, today: Day, technique: FitContext['technique'] | null): FitContext {
+export function contextOf(
+	r: ClientRecord,
+	envelope: Envelope,
+	today: Day,
+	technique: FitContext['technique'] | null
+): FitContext {
 	const bound = protocolsOf(r, today);
 	const cautions = cautionsOf(r);
 	const noWeight = [...new Set([...bound.noWeight, ...withoutWeight(SCREENING, cautions)])];
@@ -56,10 +66,19 @@ export function contextOf(r: ClientRecord, envelope: Envelope, today: Day, techn
 export const PLACES = ['both', 'practice', 'home'] as const;
 export type Place = (typeof PLACES)[number];
 
-const HOME: Readonly<Record<string, Equipment>> = { 'book-bag': 'household-weight', bottles: 'household-weight' };
+const HOME: Readonly<Record<string, Equipment>> = {
+	'book-bag': 'household-weight',
+	bottles: 'household-weight'
+};
 
 /** What is at hand: in the practice, at home, or in either. */
 export function atHand(r: ClientRecord, place: Place): readonly Equipment[] {
-	const home = ['wall', ...r.head.setting.homeKit.map((k) => HOME[k] ?? k)].filter((k): k is Equipment => (EQUIPMENT as readonly string[]).includes(k));
-	return place === 'practice' ? r.room.equipment : place === 'home' ? home : [...new Set([...r.room.equipment, ...home])];
+	const home = ['wall', ...r.head.setting.homeKit.map((k) => HOME[k] ?? k)].filter((k): k is Equipment =>
+		(EQUIPMENT as readonly string[]).includes(k)
+	);
+	return place === 'practice'
+		? r.room.equipment
+		: place === 'home'
+			? home
+			: [...new Set([...r.room.equipment, ...home])];
 }

@@ -38,5 +38,9 @@ export function effectiveChain(prescriptions: readonly Prescription[]): Effectiv
 function changeOf(p: Prescription, before: Prescription | undefined): Change {
 	const kind = p.kind === 'stop' || p.kind === 'resume' || p.kind === 'undo' ? 'alter' : p.kind;
 	if (before === undefined) return { date: p.day, kind };
-	return { date: p.day, kind, from: { step: before.step, dose: before.dose, ...(before.setup === null ? {} : { setup: before.setup }) } };
+	return {
+		date: p.day,
+		kind,
+		from: { step: before.step, dose: before.dose, ...(before.setup === null ? {} : { setup: before.setup }) }
+	};
 }

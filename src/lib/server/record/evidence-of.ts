@@ -10,7 +10,10 @@ import { measuredEnvelope } from '../repo/sheet-repo.ts';
 import { contextOf } from './context-of.ts';
 import type { ClientRecord } from './load.ts';
 
-export function prescriptionOf(r: ClientRecord, l: Logged): { exercise: Exercise; prescription: Prescription } | undefined {
+export function prescriptionOf(
+	r: ClientRecord,
+	l: Logged
+): { exercise: Exercise; prescription: Prescription } | undefined {
 	const exercise = r.exercises.find((e) => e.id === l.exerciseId);
 	const prescription = exercise?.prescriptions.find((p) => p.id === l.prescriptionId);
 	return exercise === undefined || prescription === undefined ? undefined : { exercise, prescription };
@@ -21,20 +24,36 @@ export function workOf(r: ClientRecord): readonly LoggedWork[] {
 	return r.logs.flatMap((l): LoggedWork[] => {
 		const found = prescriptionOf(r, l);
 		const family = found === undefined ? undefined : r.families[found.exercise.family];
-		const step = family === undefined || found === undefined ? undefined : stepOf(family, found.prescription.step);
-		return found === undefined || step === undefined ? [] : [{ session: l.session, region: found.exercise.region, step, setup: found.prescription.setup }];
+		const step =
+			family === undefined || found === undefined ? undefined : stepOf(family, found.prescription.step);
+		return found === undefined || step === undefined
+			? []
+			: [{ session: l.session, region: found.exercise.region, step, setup: found.prescription.setup }];
 	});
 }
 
-export const factsOf = (r: ClientRecord, today: Day): LogFacts => ({ policy: r.policy, mornings: r.mornings, intake: r.head.setting.usual, today, ctx: contextOf(r, {}, today, r.head.setting.technique) });
+export const factsOf = (r: ClientRecord, today: Day): LogFacts => ({
+	policy: r.policy,
+	mornings: r.mornings,
+	intake: r.head.setting.usual,
+	today,
+	ctx: contextOf(r, {}, today, r.head.setting.technique)
+});
 
-export const evidenceOf = (r: ClientRecord, today: Day): readonly RangeEvidence[] => rangeEvidence(workOf(r), factsOf(r, today));
+export const evidenceOf = (r: ClientRecord, today: Day): readonly RangeEvidence[] =>
+	rangeEvidence(workOf(r), factsOf(r, today));
 
 /** Worked out once a record: a page asks for it several times. */
 const envelopes = new WeakMap<ClientRecord, Envelope>();
 
 export function envelopeOf(r: ClientRecord, today: Day): Envelope {
-	const known = envelopes.get(r) ?? envelopeWith(measuredEnvelope(r.measurements, (method) => methodOf(method).realChangeDeg), evidenceOf(r, today), r.policy.marginDeg);
+	const known =
+		envelopes.get(r) ??
+		envelopeWith(
+			measuredEnvelope(r.measurements, (method) => methodOf(method).realChangeDeg),
+			evidenceOf(r, today),
+			r.policy.marginDeg
+		);
 	envelopes.set(r, known);
 	return known;
 }

@@ -12,13 +12,24 @@ import { effectiveChain } from './effective-chain.ts';
 import type { ClientRecord } from './load.ts';
 
 /** A back is under treatment. */
-export const treatsBack = (r: ClientRecord): boolean => Object.keys(r.head.setting.usual).some((x) => x.startsWith('back')) || r.exercises.some((e) => e.region.startsWith('back'));
+export const treatsBack = (r: ClientRecord): boolean =>
+	Object.keys(r.head.setting.usual).some((x) => x.startsWith('back')) ||
+	r.exercises.some((e) => e.region.startsWith('back'));
 
 /** Does a flag of the record reach a region? */
-export const reaches = (f: Flag, region: string): boolean => flagReaches({ id: f.code, ...(f.region === null ? {} : { region: f.region }), ...(f.urgency === null ? {} : { urgency: f.urgency }) }, region);
+export const reaches = (f: Flag, region: string): boolean =>
+	flagReaches(
+		{
+			id: f.code,
+			...(f.region === null ? {} : { region: f.region }),
+			...(f.urgency === null ? {} : { urgency: f.urgency })
+		},
+		region
+	);
 
 /** The arrival card of a day, the last one. */
-export const cardOn = (r: ClientRecord, day: Day): Arrived | undefined => r.head.arrivals.filter((a) => a.day === day).pop();
+export const cardOn = (r: ClientRecord, day: Day): Arrived | undefined =>
+	r.head.arrivals.filter((a) => a.day === day).pop();
 
 /** The card that binds on a day: not one that a licensed user opened. */
 export function arrivedOn(r: ClientRecord, day: Day): Arrived | undefined {
@@ -27,25 +38,50 @@ export function arrivedOn(r: ClientRecord, day: Day): Arrived | undefined {
 }
 
 /** The screening says there was an operation, and none stands recorded. */
-export const operationUnrecorded = (r: ClientRecord): boolean => r.head.screening?.answers['recent-surgery'] === 'yes' && r.head.surgery.length === 0;
+export const operationUnrecorded = (r: ClientRecord): boolean =>
+	r.head.screening?.answers['recent-surgery'] === 'yes' && r.head.surgery.length === 0;
 
 /** Advances already given in today's review of this client. */
 export const advancesToday = (r: ClientRecord, today: Day): number =>
-	r.exercises.reduce((n, e) => n + effectiveChain(e.prescriptions).changes.filter((c) => c.kind === 'advance' && c.date === today).length, 0);
+	r.exercises.reduce(
+		(n, e) =>
+			n +
+			effectiveChain(e.prescriptions).changes.filter((c) => c.kind === 'advance' && c.date === today).length,
+		0
+	);
 
 /** The practice's own ladders among those of a record. */
-export const ownLaddersOf = (r: ClientRecord): readonly ExerciseFamily[] => Object.values(r.families).filter((f) => FAMILIES[f.id] === undefined);
+export const ownLaddersOf = (r: ClientRecord): readonly ExerciseFamily[] =>
+	Object.values(r.families).filter((f) => FAMILIES[f.id] === undefined);
 
 /** Usual pain of a region as of a day: its mornings, or the intake where there are too few. */
 export const usualNow = (r: ClientRecord, region: string, today: Day): number =>
-	morningSeries(r.mornings, region, r.head.setting.usual[region]?.intake, r.policy.morningRule, today).usualOn(dayNumber(today)).value;
+	morningSeries(
+		r.mornings,
+		region,
+		r.head.setting.usual[region]?.intake,
+		r.policy.morningRule,
+		today
+	).usualOn(dayNumber(today)).value;
 
 /** The policy's lines for pain at rest. */
-export const linesOf = (r: ClientRecord): { readonly acceptable: number; readonly stop: number } => ({ acceptable: r.policy.acceptableMax, stop: r.policy.stopAt });
+export const linesOf = (r: ClientRecord): { readonly acceptable: number; readonly stop: number } => ({
+	acceptable: r.policy.acceptableMax,
+	stop: r.policy.stopAt
+});
 
-export const versions = (policy: Policy) => ({ engine: ENGINE_VERSION, catalogue: CATALOGUE_VERSION, policy: `${policy.id}@${policy.version}`, schema: '0001' });
+export const versions = (policy: Policy) => ({
+	engine: ENGINE_VERSION,
+	catalogue: CATALOGUE_VERSION,
+	policy: `${policy.id}@${policy.version}`,
+	schema: '0001'
+});
 
-export const lastSessionDay = (r: ClientRecord): Day | undefined => r.logs.reduce<Day | undefined>((m, l) => (m === undefined || dayNumber(l.session.date) > dayNumber(m) ? l.session.date : m), undefined);
+export const lastSessionDay = (r: ClientRecord): Day | undefined =>
+	r.logs.reduce<Day | undefined>(
+		(m, l) => (m === undefined || dayNumber(l.session.date) > dayNumber(m) ? l.session.date : m),
+		undefined
+	);
 
 /** The regions under treatment, the sorest first. */
 export const regionsOf = (r: ClientRecord): readonly string[] =>
@@ -54,4 +90,5 @@ export const regionsOf = (r: ClientRecord): readonly string[] =>
 		.map(([region]) => region);
 
 /** What is prescribed and active now, whether or not it holds. */
-export const activeWork = (r: ClientRecord): readonly Prescription[] => r.exercises.map((e) => effectiveChain(e.prescriptions).head).filter((p) => p.state === 'active');
+export const activeWork = (r: ClientRecord): readonly Prescription[] =>
+	r.exercises.map((e) => effectiveChain(e.prescriptions).head).filter((p) => p.state === 'active');

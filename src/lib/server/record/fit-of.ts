@@ -6,7 +6,13 @@ import { type ExerciseFamily, type Step, stepOf } from '#lib/core/exercise/famil
 import type { FitContext, SolvedSetup } from '#lib/core/fit/context.ts';
 import { fitStep } from '#lib/core/fit/fit.ts';
 import { samePurpose } from '#lib/core/safety/same-purpose.ts';
-import { type Break, breaksOf, type Standing, standing, type StandingFacts } from '#lib/core/safety/standing.ts';
+import {
+	type Break,
+	breaksOf,
+	type Standing,
+	standing,
+	type StandingFacts
+} from '#lib/core/safety/standing.ts';
 import type { Exercise } from '../repo/exercise-repo.ts';
 import { contextOf } from './context-of.ts';
 import { effectiveChain } from './effective-chain.ts';
@@ -23,15 +29,31 @@ export function fitContextOf(r: ClientRecord, today: Day, side?: Side | null): F
 	const key = `${today}|${side ?? ''}`;
 	const found = known.get(key);
 	if (found !== undefined) return found;
-	const whole = side === undefined || side === null ? { ...contextOf(r, envelopeOf(r, today), today, r.head.setting.technique), observed: seenDoing(workOf(r), factsOf(r, today)) } : { ...fitContextOf(r, today), side };
+	const whole =
+		side === undefined || side === null
+			? {
+					...contextOf(r, envelopeOf(r, today), today, r.head.setting.technique),
+					observed: seenDoing(workOf(r), factsOf(r, today))
+				}
+			: { ...fitContextOf(r, today), side };
 	known.set(key, whole);
 	return whole;
 }
 
 /** What standing work is judged in, for one side. */
-export const standingFactsOf = (r: ClientRecord, today: Day, family: ExerciseFamily, step: Step, side: Side | null | undefined): StandingFacts => {
+export const standingFactsOf = (
+	r: ClientRecord,
+	today: Day,
+	family: ExerciseFamily,
+	step: Step,
+	side: Side | null | undefined
+): StandingFacts => {
 	const ctx = fitContextOf(r, today, side);
-	return { ctx, clearances: r.head.setting.clearances, substitutes: () => samePurpose(family, step, Object.values(r.families), ctx) };
+	return {
+		ctx,
+		clearances: r.head.setting.clearances,
+		substitutes: () => samePurpose(family, step, Object.values(r.families), ctx)
+	};
 };
 
 const standings = new WeakMap<ClientRecord, Map<string, Standing | null>>();
@@ -46,26 +68,60 @@ export function standingOf(r: ClientRecord, exercise: Exercise, today: Day): Sta
 	const { head } = effectiveChain(exercise.prescriptions);
 	const family = r.families[exercise.family];
 	const step = family === undefined ? undefined : stepOf(family, head.step);
-	const judged = family === undefined || step === undefined ? null : standing({ family, step, setup: head.setup, loadKg: head.dose.loadKg, since: head.day, passedOver: head.passedOver }, standingFactsOf(r, today, family, step, exercise.side));
+	const judged =
+		family === undefined || step === undefined
+			? null
+			: standing(
+					{
+						family,
+						step,
+						setup: head.setup,
+						loadKg: head.dose.loadKg,
+						since: head.day,
+						passedOver: head.passedOver
+					},
+					standingFactsOf(r, today, family, step, exercise.side)
+				);
 	known.set(key, judged);
 	return judged;
 }
 
 /** What would break a prescription of this exercise, what was passed over left out. */
-export function breaksIn(r: ClientRecord, exercise: Exercise, today: Day, to: { readonly step: string; readonly dose: { readonly loadKg: number }; readonly setup?: SolvedSetup }): readonly Break[] {
+export function breaksIn(
+	r: ClientRecord,
+	exercise: Exercise,
+	today: Day,
+	to: { readonly step: string; readonly dose: { readonly loadKg: number }; readonly setup?: SolvedSetup }
+): readonly Break[] {
 	const family = r.families[exercise.family];
 	const step = family === undefined ? undefined : stepOf(family, to.step);
 	if (family === undefined || step === undefined) return [];
 	const { head } = effectiveChain(exercise.prescriptions);
-	return breaksOf({ family, step, setup: to.setup ?? null, loadKg: to.dose.loadKg, since: head.day, passedOver: head.passedOver }, standingFactsOf(r, today, family, step, exercise.side)).breaks;
+	return breaksOf(
+		{
+			family,
+			step,
+			setup: to.setup ?? null,
+			loadKg: to.dose.loadKg,
+			since: head.day,
+			passedOver: head.passedOver
+		},
+		standingFactsOf(r, today, family, step, exercise.side)
+	).breaks;
 }
 
 /** Would a prescription of this exercise stand: this step, this set-up, this load? */
-export function wouldStand(r: ClientRecord, exercise: Exercise, today: Day, to: { readonly step: Step; readonly setup: SolvedSetup | null; readonly loadKg: number }): boolean {
+export function wouldStand(
+	r: ClientRecord,
+	exercise: Exercise,
+	today: Day,
+	to: { readonly step: Step; readonly setup: SolvedSetup | null; readonly loadKg: number }
+): boolean {
 	const family = r.families[exercise.family];
 	if (family === undefined) return false;
 	const { head } = effectiveChain(exercise.prescriptions);
 	const facts = standingFactsOf(r, today, family, to.step, exercise.side);
-	if (breaksOf({ family, ...to, since: head.day, passedOver: head.passedOver }, facts).breaks.length > 0) return false;
+	if (breaksOf({ family, ...to, since: head.day, passedOver: head.passedOver }, facts).breaks.length > 0)
+		return false;
 	return to.step.id === head.step || fitStep(to.step, facts.ctx).verdict !== 'blocked';
 }

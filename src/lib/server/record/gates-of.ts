@@ -16,7 +16,9 @@ const shownByTests = (r: ClientRecord): readonly Shown[] =>
 	r.tests.flatMap((x) =>
 		TEST_SHOWS.filter((s) => s.test === x.test).flatMap((s): Shown[] => {
 			const seconds = s.from === 'value' ? x.value : x.extras[s.from];
-			return seconds === undefined ? [] : [{ step: s.step, side: x.side ?? 'both', cleanReps: [seconds], effortMax: undefined }];
+			return seconds === undefined
+				? []
+				: [{ step: s.step, side: x.side ?? 'both', cleanReps: [seconds], effortMax: undefined }];
 		})
 	);
 
@@ -38,10 +40,16 @@ export const gateFactsOf = (r: ClientRecord): GateFacts => ({
 	targetOf: (step) => stepAnywhere(r.families, step)?.usualDose.target
 });
 
-export const gatesOf = (r: ClientRecord, step: Step, shown = shownOf(r)): readonly GateState[] => step.gates.map((g) => gateState(g, shown, gateFactsOf(r)));
+export const gatesOf = (r: ClientRecord, step: Step, shown = shownOf(r)): readonly GateState[] =>
+	step.gates.map((g) => gateState(g, shown, gateFactsOf(r)));
 
 /** The next edges of a step, each with its fit and its gates. */
-export function nextStepsOf(r: ClientRecord, step: Step, family: string, ctx: FitContext): readonly NextStep[] {
+export function nextStepsOf(
+	r: ClientRecord,
+	step: Step,
+	family: string,
+	ctx: FitContext
+): readonly NextStep[] {
 	const ladder = r.families[family];
 	if (ladder === undefined) return [];
 	const shown = shownOf(r);

@@ -42,7 +42,10 @@ export async function loadRecords(t: PracticeTransaction, whose?: Whose): Promis
 	const dayRecords = byClient(await days(t, whose));
 	const here = await room(t);
 	const own = usable(here.own);
-	const families = own.length === 0 ? FAMILIES : tableOf([...Object.entries(FAMILIES), ...own.map((f) => [f.id, f] as const)]);
+	const families =
+		own.length === 0
+			? FAMILIES
+			: tableOf([...Object.entries(FAMILIES), ...own.map((f) => [f.id, f] as const)]);
 	const ranges = byClient(measured.ranges);
 	const tests = byClient(measured.tests);
 	return heads.map((head): ClientRecord => {
@@ -56,7 +59,13 @@ export async function loadRecords(t: PracticeTransaction, whose?: Whose): Promis
 			logs: logged(head.id),
 			tests: tests(head.id),
 			mornings: ownDays.flatMap((d) => (d.morning === null ? [] : [d.morning])),
-			checkins: new Map(ownDays.flatMap((d) => (d.morning === null || d.checkinId === null ? [] : [[`${d.morning.date}|${d.morning.region}`, d.checkinId] as const]))),
+			checkins: new Map(
+				ownDays.flatMap((d) =>
+					d.morning === null || d.checkinId === null
+						? []
+						: [[`${d.morning.date}|${d.morning.region}`, d.checkinId] as const]
+				)
+			),
 			events: ownDays.flatMap((d) => (d.event === null ? [] : [d.event])),
 			room: here,
 			families

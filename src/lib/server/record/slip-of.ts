@@ -23,19 +23,40 @@ import { nextStepsOf } from './gates-of.ts';
 import type { ClientRecord } from './load.ts';
 
 /** Everything a decision about one exercise is made from. */
-export function decideInputOf(r: ClientRecord, exercise: Exercise, today: Day, advancesUsed: number): { input: DecideInput; chain: Effective } {
+export function decideInputOf(
+	r: ClientRecord,
+	exercise: Exercise,
+	today: Day,
+	advancesUsed: number
+): { input: DecideInput; chain: Effective } {
 	const chain = effectiveChain(exercise.prescriptions);
 	const { head } = chain;
 	const family = r.families[exercise.family];
 	const step = family === undefined ? undefined : stepOf(family, head.step);
 	const ctx = fitContextOf(r, today, exercise.side);
-	const easier = family === undefined || step === undefined || step.easier === null ? undefined : stepOf(family, step.easier);
-	const cleared = r.head.flags.filter((f) => f.code.startsWith('emergency') && f.closedOn !== null).map((f) => f.closedOn as Day).sort().pop();
+	const easier =
+		family === undefined || step === undefined || step.easier === null
+			? undefined
+			: stepOf(family, step.easier);
+	const cleared = r.head.flags
+		.filter((f) => f.code.startsWith('emergency') && f.closedOn !== null)
+		.map((f) => f.closedOn as Day)
+		.sort()
+		.pop();
 	const input: DecideInput = {
 		policy: r.policy,
 		client: {
-			...(r.head.screening === null ? {} : { screening: { date: r.head.screening.date, complete: r.head.screening.complete } }),
-			flags: r.head.flags.map((f) => ({ id: f.code, severity: f.severity, ...(f.urgency === null ? {} : { urgency: f.urgency }), open: f.open, ...(f.region === null ? {} : { region: f.region }), ...(f.closedOn === null ? {} : { closedOn: f.closedOn }) })),
+			...(r.head.screening === null
+				? {}
+				: { screening: { date: r.head.screening.date, complete: r.head.screening.complete } }),
+			flags: r.head.flags.map((f) => ({
+				id: f.code,
+				severity: f.severity,
+				...(f.urgency === null ? {} : { urgency: f.urgency }),
+				open: f.open,
+				...(f.region === null ? {} : { region: f.region }),
+				...(f.closedOn === null ? {} : { closedOn: f.closedOn })
+			})),
 			...(operationUnrecorded(r) ? { operationUnrecorded: true } : {}),
 			arrivals: r.head.arrivals.map((a) => arrivedDay(a.day, a.openedBecause === null ? a.said : {})),
 			surgery: r.head.surgery.map(({ region, date, limitsEntered }) => ({ region, date, limitsEntered })),
@@ -53,12 +74,28 @@ export function decideInputOf(r: ClientRecord, exercise: Exercise, today: Day, a
 			state: head.state,
 			rackKg: r.room.weightsKg.filter((kg) => kg <= (ctx.highestLoadKg ?? Infinity)),
 			frontOfKneeSore: r.head.setting.frontOfKnee,
-			gentler: step === undefined ? [] : fittedNotches(r, exercise, today, step, gentlerNotches(head.setup, easier, ctx)),
+			gentler:
+				step === undefined
+					? []
+					: fittedNotches(r, exercise, today, step, gentlerNotches(head.setup, easier, ctx)),
 			...standingKey(r, exercise, chain, today),
-			...(step === undefined || family === undefined ? {} : { faults: faultsNamed(family, step), ...(step.tags.some((t) => ctx.eased?.some((e) => e.effect === 'cap' && e.tag === t)) ? { capped: true } : {}), ...(servesOf(family, step).includes('relief') ? { relief: true } : {}) })
+			...(step === undefined || family === undefined
+				? {}
+				: {
+						faults: faultsNamed(family, step),
+						...(step.tags.some((t) => ctx.eased?.some((e) => e.effect === 'cap' && e.tag === t))
+							? { capped: true }
+							: {}),
+						...(servesOf(family, step).includes('relief') ? { relief: true } : {})
+					})
 		},
 		changes: [...chain.changes, ...restartsOf(r, exercise.region)],
-		sessions: r.logs.filter((l) => l.exerciseId === exercise.id).map((l) => ({ ...l.session, sinceChange: chain.currentIds.has(l.prescriptionId) && inForce(exercise, l) })),
+		sessions: r.logs
+			.filter((l) => l.exerciseId === exercise.id)
+			.map((l) => ({
+				...l.session,
+				sinceChange: chain.currentIds.has(l.prescriptionId) && inForce(exercise, l)
+			})),
 		mornings: r.mornings.filter((m) => m.region === exercise.region),
 		events: r.events,
 		others: othersOf(r, exercise),
@@ -71,54 +108,110 @@ export function decideInputOf(r: ClientRecord, exercise: Exercise, today: Day, a
 }
 
 /** A session of a day before its prescription was given is history. */
-const inForce = (exercise: Exercise, l: Logged): boolean => (exercise.prescriptions.find((p) => p.id === l.prescriptionId)?.day ?? '') <= l.session.date;
+const inForce = (exercise: Exercise, l: Logged): boolean =>
+	(exercise.prescriptions.find((p) => p.id === l.prescriptionId)?.day ?? '') <= l.session.date;
 
 /** The notches that would stand. */
-const fittedNotches = (r: ClientRecord, exercise: Exercise, today: Day, step: Step, notches: readonly GentlerNotch[]): readonly GentlerNotch[] =>
+const fittedNotches = (
+	r: ClientRecord,
+	exercise: Exercise,
+	today: Day,
+	step: Step,
+	notches: readonly GentlerNotch[]
+): readonly GentlerNotch[] =>
 	notches.filter((n) => {
 		const to = n.step === undefined ? step : stepOf(r.families[exercise.family] as ExerciseFamily, n.step);
 		return to !== undefined && wouldStand(r, exercise, today, { step: to, setup: n.setup, loadKg: 0 });
 	});
 
 /** Does what stands hold, and would what was left by a regression? */
-function standingKey(r: ClientRecord, exercise: Exercise, chain: Effective, today: Day): Pick<DecideInput['exercise'], 'standing'> {
+function standingKey(
+	r: ClientRecord,
+	exercise: Exercise,
+	chain: Effective,
+	today: Day
+): Pick<DecideInput['exercise'], 'standing'> {
 	const now = standingOf(r, exercise, today);
 	if (now === null) return {};
 	const left = chain.changes[chain.changes.length - 1]?.from;
 	const family = r.families[exercise.family];
 	const step = left === undefined || family === undefined ? undefined : stepOf(family, left.step);
-	const retry = left === undefined || step === undefined ? false : wouldStand(r, exercise, today, { step, setup: left.setup ?? null, loadKg: left.dose.loadKg });
+	const retry =
+		left === undefined || step === undefined
+			? false
+			: wouldStand(r, exercise, today, { step, setup: left.setup ?? null, loadKg: left.dose.loadKg });
 	return { standing: { ...now, retry } };
 }
 
-const faultsNamed = (family: ExerciseFamily, step: Step): NonNullable<DecideInput['exercise']['faults']> => Object.fromEntries(family.faults.filter((f) => step.faults.includes(f.id)).map((f) => [f.id, { cause: f.cause, dial: f.dial }]));
+const faultsNamed = (family: ExerciseFamily, step: Step): NonNullable<DecideInput['exercise']['faults']> =>
+	Object.fromEntries(
+		family.faults
+			.filter((f) => step.faults.includes(f.id))
+			.map((f) => [f.id, { cause: f.cause, dial: f.dial }])
+	);
 
-const JOINT_REGION: Readonly<Record<string, string>> = { knee: 'knee', hip: 'hip', 'hip and trunk': 'hip', ankle: 'ankle', 'big toe': 'foot' };
+const JOINT_REGION: Readonly<Record<string, string>> = {
+	knee: 'knee',
+	hip: 'hip',
+	'hip and trunk': 'hip',
+	ankle: 'ankle',
+	'big toe': 'foot'
+};
 
 /** What restarts the streaks of a region: limits, operations, injections, and flags that were closed and not mistaken. */
 function restartsOf(r: ClientRecord, region: string): readonly Change[] {
-	const near = (other: string): boolean => other === region || flagReaches({ id: 'limit', region: other }, region);
+	const near = (other: string): boolean =>
+		other === region || flagReaches({ id: 'limit', region: other }, region);
 	return [
-		...r.head.limits.filter((l) => l.since !== null && near(`${JOINT_REGION[RANGES[l.axis].joint] ?? 'knee'}-${l.side}`)).map((l): Change => ({ date: l.since as Day, kind: 'limit' })),
-		...r.head.surgery.filter((s) => s.enteredOn !== null && near(s.region)).map((s): Change => ({ date: s.enteredOn as Day, kind: 'operation' })),
-		...r.events.filter((e) => e.kind === 'injection').map((e): Change => ({ date: e.date, kind: 'injection' })),
-		...r.head.flags.filter((f) => f.closedOn !== null && f.severity !== 'caution' && f.closing?.mistaken !== true && reaches(f, region)).map((f): Change => ({ date: f.closedOn as Day, kind: 'flag-closed' }))
+		...r.head.limits
+			.filter((l) => l.since !== null && near(`${JOINT_REGION[RANGES[l.axis].joint] ?? 'knee'}-${l.side}`))
+			.map((l): Change => ({ date: l.since as Day, kind: 'limit' })),
+		...r.head.surgery
+			.filter((s) => s.enteredOn !== null && near(s.region))
+			.map((s): Change => ({ date: s.enteredOn as Day, kind: 'operation' })),
+		...r.events
+			.filter((e) => e.kind === 'injection')
+			.map((e): Change => ({ date: e.date, kind: 'injection' })),
+		...r.head.flags
+			.filter(
+				(f) =>
+					f.closedOn !== null &&
+					f.severity !== 'caution' &&
+					f.closing?.mistaken !== true &&
+					reaches(f, region)
+			)
+			.map((f): Change => ({ date: f.closedOn as Day, kind: 'flag-closed' }))
 	];
 }
 
 /** Stopped, and the last session before told of a symptom that stops: nobody has resumed it since. */
 const symptomStopped = (r: ClientRecord, e: Exercise, state: string): boolean => {
 	const last = r.logs.filter((l) => l.exerciseId === e.id).pop();
-	const told = last?.session.symptoms?.some((x) => STOPPING.has(x) && last.session.asUsual?.includes(x) !== true) === true;
-	return told && (state === 'stopped' || effectiveChain(e.prescriptions).currentIds.has(last?.prescriptionId ?? ''));
+	const told =
+		last?.session.symptoms?.some((x) => STOPPING.has(x) && last.session.asUsual?.includes(x) !== true) ===
+		true;
+	return (
+		told &&
+		(state === 'stopped' || effectiveChain(e.prescriptions).currentIds.has(last?.prescriptionId ?? ''))
+	);
 };
-const STOPPING: ReadonlySet<string> = new Set(['locking', 'giving-way', 'sharp-with-loss', 'numbness', 'weakness']);
+const STOPPING: ReadonlySet<string> = new Set([
+	'locking',
+	'giving-way',
+	'sharp-with-loss',
+	'numbness',
+	'weakness'
+]);
 
 function demandOf(r: ClientRecord, e: Exercise): number {
 	const head = e.prescriptions[e.prescriptions.length - 1];
 	const family = r.families[e.family];
 	const step = family === undefined || head === undefined ? undefined : stepOf(family, head.step);
-	return step === undefined || head === undefined ? 0 : Math.round(demandOn(e.region, step, head.setup, contextOf(r, {}, head.day, r.head.setting.technique)) ?? 0);
+	return step === undefined || head === undefined
+		? 0
+		: Math.round(
+				demandOn(e.region, step, head.setup, contextOf(r, {}, head.day, r.head.setting.technique)) ?? 0
+			);
 }
 
 function othersOf(r: ClientRecord, exercise: Exercise): DecideInput['others'] {
@@ -127,7 +220,13 @@ function othersOf(r: ClientRecord, exercise: Exercise): DecideInput['others'] {
 		.map((e) => {
 			const chain = effectiveChain(e.prescriptions);
 			const last = r.logs.filter((l) => l.exerciseId === e.id).pop();
-			return { ...(symptomStopped(r, e, chain.head.state) ? { symptomStop: true } : {}), id: e.id, changedOn: chain.changes[chain.changes.length - 1]?.date ?? chain.head.day, peakMinusBefore: last === undefined ? 0 : painAdded(last.session, e.region), demand: demandOf(r, e) };
+			return {
+				...(symptomStopped(r, e, chain.head.state) ? { symptomStop: true } : {}),
+				id: e.id,
+				changedOn: chain.changes[chain.changes.length - 1]?.date ?? chain.head.day,
+				peakMinusBefore: last === undefined ? 0 : painAdded(last.session, e.region),
+				demand: demandOf(r, e)
+			};
 		});
 }
 
@@ -146,7 +245,13 @@ export interface Slip {
 }
 
 /** The slip of one exercise; `withFlip` also looks for the nearest flip. */
-export function slipOf(r: ClientRecord, exercise: Exercise, today: Day, advancesUsed: number, withFlip: boolean): Slip {
+export function slipOf(
+	r: ClientRecord,
+	exercise: Exercise,
+	today: Day,
+	advancesUsed: number,
+	withFlip: boolean
+): Slip {
 	const { input, chain } = decideInputOf(r, exercise, today, advancesUsed);
 	const trace = withFlip ? decide(input) : judge(input);
 	return { exercise, chain, input, trace, hash: slipHash(input, trace.rule) };

@@ -16,7 +16,8 @@ function* daysIn(value: unknown): Generator<Day> {
 	if (typeof value === 'string') {
 		if (isDay(value)) yield value;
 	} else if (Array.isArray(value)) for (const v of value) yield* daysIn(v);
-	else if (value !== null && typeof value === 'object') for (const v of Object.values(value)) yield* daysIn(v);
+	else if (value !== null && typeof value === 'object')
+		for (const v of Object.values(value)) yield* daysIn(v);
 }
 
 export function validUntil(r: ClientRecord, today: Day): Day {
@@ -34,7 +35,12 @@ export function validUntil(r: ClientRecord, today: Day): Day {
 		may(addDays(day, RECENT_DAYS + 1));
 		may(addDays(day, r.policy.rangeStaleDays + 1));
 	}
-	if (r.head.screening !== null) for (const by of [-SCREEN_SOON_DAYS, 1 - SCREEN_SOON_DAYS, 0, 1]) may(addDays(r.head.screening.date, r.policy.screeningDays + by));
-	for (const s of r.head.surgery) for (const { fromWeek, toWeek } of s.protocol?.phases ?? []) for (const week of [fromWeek, toWeek ?? fromWeek]) for (const by of [0, 1]) may(addDays(s.date, 7 * week + by));
+	if (r.head.screening !== null)
+		for (const by of [-SCREEN_SOON_DAYS, 1 - SCREEN_SOON_DAYS, 0, 1])
+			may(addDays(r.head.screening.date, r.policy.screeningDays + by));
+	for (const s of r.head.surgery)
+		for (const { fromWeek, toWeek } of s.protocol?.phases ?? [])
+			for (const week of [fromWeek, toWeek ?? fromWeek])
+				for (const by of [0, 1]) may(addDays(s.date, 7 * week + by));
 	return first;
 }

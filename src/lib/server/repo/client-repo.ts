@@ -55,7 +55,14 @@ export interface Flag {
 	readonly day: Day;
 	readonly open: boolean;
 	readonly closedOn: Day | null;
-	readonly closing: { readonly by: 'licensed' | 'external'; readonly mistaken: boolean; readonly note: string; readonly clearedBy: string | null; readonly clearedOn: Day | null; readonly document: string | null } | null;
+	readonly closing: {
+		readonly by: 'licensed' | 'external';
+		readonly mistaken: boolean;
+		readonly note: string;
+		readonly clearedBy: string | null;
+		readonly clearedOn: Day | null;
+		readonly document: string | null;
+	} | null;
 }
 
 export interface Limit {
@@ -107,7 +114,11 @@ export interface ClientHead {
 	readonly occupation: string | null;
 	readonly sex: Sex | null;
 	readonly setting: Setting;
-	readonly screening: { readonly date: Day; readonly complete: boolean; readonly answers: ScreenAnswers } | null;
+	readonly screening: {
+		readonly date: Day;
+		readonly complete: boolean;
+		readonly answers: ScreenAnswers;
+	} | null;
 	readonly flags: readonly Flag[];
 	readonly surgery: readonly Surgery[];
 	readonly known: readonly KnownSymptom[];
@@ -124,13 +135,70 @@ interface Row {
 	born: string;
 	occupation: string | null;
 	sex: Sex | null;
-	setting: { id: string; technique: Technique | null; policy_id: PolicyId; policy_version: string; height_mm: number; mass_g: number; shank_mm: number | null; thigh_mm: number | null; front_of_knee: boolean; goal: string | null; usual: Setting['usual']; units: Units; language: string; home_kit: string[]; days: number[]; minutes: number | null; trunk_mm: number | null; foot_mm: number | null; shoe_heel_mm: number | null; positions: Setting['positions']; clearances: Clearance[]; brace: Brace } | null;
+	setting: {
+		id: string;
+		technique: Technique | null;
+		policy_id: PolicyId;
+		policy_version: string;
+		height_mm: number;
+		mass_g: number;
+		shank_mm: number | null;
+		thigh_mm: number | null;
+		front_of_knee: boolean;
+		goal: string | null;
+		usual: Setting['usual'];
+		units: Units;
+		language: string;
+		home_kit: string[];
+		days: number[];
+		minutes: number | null;
+		trunk_mm: number | null;
+		foot_mm: number | null;
+		shoe_heel_mm: number | null;
+		positions: Setting['positions'];
+		clearances: Clearance[];
+		brace: Brace;
+	} | null;
 	screening: { local_day: string; complete: boolean; answers: ScreenAnswers } | null;
-	flags: { id: string; code: string; region: string | null; severity: Severity; urgency: Urgency | null; local_day: string; closing: ClosingRow | null }[];
-	surgery: { id: string; region: string; local_day: string; limits_entered: boolean; operation: string | null; no_limits_by: string | null; entered_on: string | null; protocol: { id: string; source: string; review_on: string | null; phases: readonly Phase[] } | null }[];
-	limits: { id: string; axis: LimitAxis; side: Side; min_tenths: number | null; max_tenths: number | null; applies: ProtocolWhen; source: string; review_on: string | null; local_day: string | null }[];
+	flags: {
+		id: string;
+		code: string;
+		region: string | null;
+		severity: Severity;
+		urgency: Urgency | null;
+		local_day: string;
+		closing: ClosingRow | null;
+	}[];
+	surgery: {
+		id: string;
+		region: string;
+		local_day: string;
+		limits_entered: boolean;
+		operation: string | null;
+		no_limits_by: string | null;
+		entered_on: string | null;
+		protocol: { id: string; source: string; review_on: string | null; phases: readonly Phase[] } | null;
+	}[];
+	limits: {
+		id: string;
+		axis: LimitAxis;
+		side: Side;
+		min_tenths: number | null;
+		max_tenths: number | null;
+		applies: ProtocolWhen;
+		source: string;
+		review_on: string | null;
+		local_day: string | null;
+	}[];
 	known: KnownSymptom[];
-	arrivals: { id: string; local_day: string; answer: ArrivalAnswer; said: ArrivalSaid; opened_by: string | null; pains: readonly { region: string; now?: number }[] }[];
+	arrivals: {
+		id: string;
+		local_day: string;
+		answer: ArrivalAnswer;
+		said: ArrivalSaid;
+		opened_by: string | null;
+		pains: readonly { region: string; now?: number }[];
+	}[];
 }
 
 interface ClosingRow {
@@ -198,11 +266,21 @@ function headOf(r: Row): ClientHead {
 			clearances: s.clearances,
 			brace: s.brace
 		},
-		screening: r.screening === null ? null : { date: r.screening.local_day, complete: r.screening.complete, answers: r.screening.answers },
+		screening:
+			r.screening === null
+				? null
+				: { date: r.screening.local_day, complete: r.screening.complete, answers: r.screening.answers },
 		flags: r.flags.map(flagOf),
 		surgery: r.surgery.map(surgeryOf),
 		known: r.known,
-		arrivals: r.arrivals.map((a) => ({ id: a.id, day: a.local_day, answer: a.answer, said: a.said, openedBecause: a.opened_by, pains: a.pains })),
+		arrivals: r.arrivals.map((a) => ({
+			id: a.id,
+			day: a.local_day,
+			answer: a.answer,
+			said: a.said,
+			openedBecause: a.opened_by,
+			pains: a.pains
+		})),
 		limits: r.limits.map(limitOf)
 	};
 }
@@ -227,15 +305,51 @@ const surgeryOf = (s: Row['surgery'][number]): Surgery => ({
 	limitsEntered: s.limits_entered,
 	noLimits: s.no_limits_by,
 	enteredOn: s.entered_on,
-	protocol: s.protocol === null ? null : { id: s.protocol.id, source: s.protocol.source, reviewOn: s.protocol.review_on, phases: s.protocol.phases }
+	protocol:
+		s.protocol === null
+			? null
+			: {
+					id: s.protocol.id,
+					source: s.protocol.source,
+					reviewOn: s.protocol.review_on,
+					phases: s.protocol.phases
+				}
 });
 
 const cmOf = (mm: number | null): number | null => (mm === null ? null : mm / 10);
 const mmOf = (cm: number | null): number | null => (cm === null ? null : Math.round(cm * 10));
 
-function flagOf({ id, code, region, severity, urgency, local_day: day, closing: k }: Row['flags'][number]): Flag {
-	const closing = k === null ? null : { by: k.closed_by, mistaken: k.mistaken, note: k.note, clearedBy: k.cleared_by, clearedOn: k.cleared_on, document: k.document };
-	return { id, code, region, severity, urgency, day, open: k === null, closedOn: k === null ? null : k.local_day, closing };
+function flagOf({
+	id,
+	code,
+	region,
+	severity,
+	urgency,
+	local_day: day,
+	closing: k
+}: Row['flags'][number]): Flag {
+	const closing =
+		k === null
+			? null
+			: {
+					by: k.closed_by,
+					mistaken: k.mistaken,
+					note: k.note,
+					clearedBy: k.cleared_by,
+					clearedOn: k.cleared_on,
+					document: k.document
+				};
+	return {
+		id,
+		code,
+		region,
+		severity,
+		urgency,
+		day,
+		open: k === null,
+		closedOn: k === null ? null : k.local_day,
+		closing
+	};
 }
 
 /** A setting as the columns of its row. */
@@ -265,12 +379,30 @@ export const settingColumns = (s: Omit<Setting, 'id'>) => ({
 
 /** Locks a client for the rest of the transaction; false when there is no such client here. */
 export async function lockClient(t: PracticeTransaction, clientId: string): Promise<boolean> {
-	const row = await t.trx.selectFrom('client').select('id').where('practice_id', '=', t.practiceId).where('id', '=', clientId).forUpdate().executeTakeFirst();
+	const row = await t.trx
+		.selectFrom('client')
+		.select('id')
+		.where('practice_id', '=', t.practiceId)
+		.where('id', '=', clientId)
+		.forUpdate()
+		.executeTakeFirst();
 	return row !== undefined;
 }
 
 /** An arrival card by its id, with all that was said. */
-export const arrivalRow = (t: PracticeTransaction, id: string) => t.trx.selectFrom('arrival').selectAll().where('practice_id', '=', t.practiceId).where('id', '=', id).executeTakeFirstOrThrow();
+export const arrivalRow = (t: PracticeTransaction, id: string) =>
+	t.trx
+		.selectFrom('arrival')
+		.selectAll()
+		.where('practice_id', '=', t.practiceId)
+		.where('id', '=', id)
+		.executeTakeFirstOrThrow();
 
 /** A flag of a client by its id: its day. */
-export const flagRow = (t: PracticeTransaction, clientId: string, id: string) => t.trx.selectFrom('flag').select(['id', 'local_day']).where('id', '=', id).where('client_id', '=', clientId).executeTakeFirst();
+export const flagRow = (t: PracticeTransaction, clientId: string, id: string) =>
+	t.trx
+		.selectFrom('flag')
+		.select(['id', 'local_day'])
+		.where('id', '=', id)
+		.where('client_id', '=', clientId)
+		.executeTakeFirst();

@@ -41,7 +41,18 @@ export async function days(t: PracticeTransaction, whose?: Whose): Promise<reado
 		checkinId: r.what === 'morning' ? r.id : null,
 		morning:
 			r.what === 'morning'
-				? (withoutNulls({ date: r.local_day, region: r.region, pain: r.pain, swelling: r.swelling, stiffnessMin: r.stiffness_min, provocation: r.provocation, fever: r.fever, calf: r.calf, cannotStand: r.cannot_stand, ...(r.recalled ? { recalled: true } : {}) }) as Morning)
+				? (withoutNulls({
+						date: r.local_day,
+						region: r.region,
+						pain: r.pain,
+						swelling: r.swelling,
+						stiffnessMin: r.stiffness_min,
+						provocation: r.provocation,
+						fever: r.fever,
+						calf: r.calf,
+						cannotStand: r.cannot_stand,
+						...(r.recalled ? { recalled: true } : {})
+					}) as Morning)
 				: null,
 		event: r.what === 'event' && r.kind !== null ? { date: r.local_day, kind: r.kind } : null
 	}));

@@ -69,7 +69,9 @@ export async function decisions(t: PracticeTransaction, whose?: Whose): Promise<
 			or exists (select 1 from checkin v join checkin o on o.practice_id = v.practice_id and o.id = v.replaces_id
 				where v.practice_id = d.practice_id and v.client_id = d.client_id and o.recorded_at <= d.recorded_at and v.recorded_at > d.recorded_at) as record_changed
 		from decision d left join member m on m.practice_id = d.practice_id and m.id = d.written_by
-		where d.answer <> 'undone' and ${ofClient('d', whose)} order by d.local_day desc, d.recorded_at desc`.execute(t.trx);
+		where d.answer <> 'undone' and ${ofClient('d', whose)} order by d.local_day desc, d.recorded_at desc`.execute(
+		t.trx
+	);
 	return rows.map((r) => ({
 		id: r.id,
 		clientId: r.client_id,
@@ -92,7 +94,10 @@ export async function decisions(t: PracticeTransaction, whose?: Whose): Promise<
 }
 
 /** Only what says which slips were answered: the newest standing answer of each exercise. */
-export async function answeredSlips(t: PracticeTransaction, whose?: Whose): Promise<ReadonlyMap<string, { readonly hash: string; readonly by: string }>> {
+export async function answeredSlips(
+	t: PracticeTransaction,
+	whose?: Whose
+): Promise<ReadonlyMap<string, { readonly hash: string; readonly by: string }>> {
 	const { rows } = await sql<{ exercise_id: string; inputs_hash: string; member: string | null }>`
 		select distinct on (d.exercise_id) d.exercise_id, d.inputs_hash, m.name as member
 		from decision d left join member m on m.practice_id = d.practice_id and m.id = d.written_by

@@ -32,23 +32,45 @@ export async function room(t: PracticeTransaction): Promise<Room> {
 	const { rows } = await sql<Row>`select
 		coalesce((select jsonb_agg(to_jsonb(e)) from equipment e where e.count > 0), '[]') as equipment,
 		coalesce((select jsonb_agg(to_jsonb(d)) from delegation d where d.practice_id = ${t.practiceId} and d.member_id = ${t.memberId} and ${isHead('delegation', 'd')}), '[]') as delegations,
-		coalesce((select jsonb_agg(f.content order by f.family) from own_family f where ${isHead('own_family', 'f')}), '[]') as own`.execute(t.trx);
+		coalesce((select jsonb_agg(f.content order by f.family) from own_family f where ${isHead('own_family', 'f')}), '[]') as own`.execute(
+		t.trx
+	);
 	const { equipment = [], delegations = [], own = [] } = rows[0] ?? {};
-	const cm = (kind: string): number[] => equipment.filter((e) => e.kind === kind).map((e) => (e.mm ?? 0) / 10).sort((a, b) => a - b);
+	const cm = (kind: string): number[] =>
+		equipment
+			.filter((e) => e.kind === kind)
+			.map((e) => (e.mm ?? 0) / 10)
+			.sort((a, b) => a - b);
 	return {
 		furniture: {
 			seats: cm('seat'),
-			pads: equipment.filter((e) => e.kind === 'pad').map((e) => ({ cm: (e.mm ?? 0) / 10, count: e.count })).sort((a, b) => a.cm - b.cm),
+			pads: equipment
+				.filter((e) => e.kind === 'pad')
+				.map((e) => ({ cm: (e.mm ?? 0) / 10, count: e.count }))
+				.sort((a, b) => a.cm - b.cm),
 			wedges: cm('wedge'),
 			steps: cm('step')
 		},
-		weightsKg: equipment.filter((e) => e.kind === 'weight').map((e) => (e.g ?? 0) / 1000).sort((a, b) => a - b),
+		weightsKg: equipment
+			.filter((e) => e.kind === 'weight')
+			.map((e) => (e.g ?? 0) / 1000)
+			.sort((a, b) => a - b),
 		equipment: equipmentOf(equipment.map((e) => e.kind)),
-		delegations: delegations.map((d) => ({ clientId: d.client_id, families: d.families, expires: d.expires })),
+		delegations: delegations.map((d) => ({
+			clientId: d.client_id,
+			families: d.families,
+			expires: d.expires
+		})),
 		own
 	};
 }
 
 /** Every practice has walls, something firm to hold, and linen; the rest is what its list says. */
 const ALWAYS: readonly Equipment[] = ['wall', 'counter', 'pillow', 'towel'];
-const equipmentOf = (kinds: readonly string[]): readonly Equipment[] => [...new Set<Equipment>([...ALWAYS, ...(kinds.includes('seat') ? (['chair'] as const) : []), ...EQUIPMENT.filter((e) => kinds.includes(e))])];
+const equipmentOf = (kinds: readonly string[]): readonly Equipment[] => [
+	...new Set<Equipment>([
+		...ALWAYS,
+		...(kinds.includes('seat') ? (['chair'] as const) : []),
+		...EQUIPMENT.filter((e) => kinds.includes(e))
+	])
+];

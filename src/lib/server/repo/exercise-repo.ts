@@ -7,7 +7,8 @@ import type { SolvedSetup } from '#lib/core/fit/context.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { ofClient, type Whose } from '../db/heads.ts';
 
-export type PrescriptionKind = 'start' | 'advance' | 'regress' | 'retry' | 'alter' | 'set-aside' | 'stop' | 'resume' | 'undo';
+export type PrescriptionKind =
+	'start' | 'advance' | 'regress' | 'retry' | 'alter' | 'set-aside' | 'stop' | 'resume' | 'undo';
 
 /** What a prescription showed when it was written, so that a retired step still renders. */
 export interface Snapshot {
@@ -45,6 +46,8 @@ export interface Exercise {
 	readonly purpose: string;
 	/** Root first; the last one is the head. */
 	readonly prescriptions: readonly Prescription[];
+	/** Hash of the slip that was answered last and stands; absent where none was. */
+	readonly answered?: string;
 }
 
 interface Row {
@@ -54,12 +57,29 @@ interface Row {
 	region: string;
 	side: Side | null;
 	purpose: string;
-	prescriptions: { id: string; local_day: string; step: string; dose: PrescribedDose; setup: SolvedSetup | null; snapshot: Snapshot; state: Prescription['state']; kind: PrescriptionKind; replaces_id: string | null; restores_id: string | null; decision_id: string | null; passed_over: readonly string[]; reason: string | null }[];
+	answered: string | null;
+	prescriptions: {
+		id: string;
+		local_day: string;
+		step: string;
+		dose: PrescribedDose;
+		setup: SolvedSetup | null;
+		snapshot: Snapshot;
+		state: Prescription['state'];
+		kind: PrescriptionKind;
+		replaces_id: string | null;
+		restores_id: string | null;
+		decision_id: string | null;
+		passed_over: readonly string[];
+		reason: string | null;
+	}[];
 }
 
 export async function exercises(t: PracticeTransaction, whose?: Whose): Promise<readonly Exercise[]> {
 	const { rows } = await sql<Row>`
 		select e.id, e.client_id, e.family, e.region, e.side, e.purpose,
+			(select d.inputs_hash from decision d where d.practice_id = e.practice_id and d.exercise_id = e.id and d.answer <> 'undone'
+				and not exists (select 1 from decision u where u.practice_id = d.practice_id and u.replaces_id = d.id) order by d.recorded_at desc limit 1) as answered,
 			coalesce((select jsonb_agg(to_jsonb(p)) from prescription p where p.practice_id = e.practice_id and p.exercise_id = e.id and not p.voided), '[]') as prescriptions
 		from exercise e where ${ofClient('e', whose)} order by e.id`.execute(t.trx);
 	return rows.map((r) => ({
@@ -69,6 +89,7 @@ export async function exercises(t: PracticeTransaction, whose?: Whose): Promise<
 		region: r.region,
 		side: r.side,
 		purpose: r.purpose,
+		...(r.answered === null ? {} : { answered: r.answered }),
 		prescriptions: inOrder(
 			r.prescriptions.map((p) => ({
 				id: p.id,

@@ -41,7 +41,19 @@ interface GoalRow {
 }
 
 interface Row {
-	complaints: { id: string; region: string; spot: string; local_day: string; usual_morning: number; worst: number; easing: string | null; stiffness_min: number | null; pain_at: PainAt | null; loaded: YesNoUnknown; position: string | null }[];
+	complaints: {
+		id: string;
+		region: string;
+		spot: string;
+		local_day: string;
+		usual_morning: number;
+		worst: number;
+		easing: string | null;
+		stiffness_min: number | null;
+		pain_at: PainAt | null;
+		loaded: YesNoUnknown;
+		position: string | null;
+	}[];
 	goals: GoalRow[];
 	consents: { purpose: string; given: boolean; local_day: string }[];
 }
@@ -51,10 +63,24 @@ export async function intakeOf(t: PracticeTransaction, clientId: string): Promis
 	const { rows } = await sql<Row>`select
 		coalesce((select jsonb_agg(to_jsonb(c) order by c.recorded_at, c.id) from complaint c where ${own} and ${isHead('complaint', 'c')}), '[]') as complaints,
 		coalesce((select jsonb_agg(to_jsonb(g) order by g.recorded_at, g.id) from goal g where ${own}), '[]') as goals,
-		coalesce((select jsonb_agg(to_jsonb(c) order by c.recorded_at, c.id) from consent c where ${own}), '[]') as consents`.execute(t.trx);
+		coalesce((select jsonb_agg(to_jsonb(c) order by c.recorded_at, c.id) from consent c where ${own}), '[]') as consents`.execute(
+		t.trx
+	);
 	const r = rows[0] as Row;
 	return {
-		complaints: r.complaints.map((c) => ({ id: c.id, region: c.region, spot: c.spot, day: c.local_day, usualMorning: c.usual_morning, worst: c.worst, easing: c.easing, stiffnessMin: c.stiffness_min, painAt: c.pain_at, loaded: c.loaded, position: c.position })),
+		complaints: r.complaints.map((c) => ({
+			id: c.id,
+			region: c.region,
+			spot: c.spot,
+			day: c.local_day,
+			usualMorning: c.usual_morning,
+			worst: c.worst,
+			easing: c.easing,
+			stiffnessMin: c.stiffness_min,
+			painAt: c.pain_at,
+			loaded: c.loaded,
+			position: c.position
+		})),
 		goals: goalsOf(r.goals),
 		consents: r.consents.map((c) => ({ purpose: c.purpose, given: c.given, day: c.local_day }))
 	};
@@ -67,8 +93,24 @@ function goalsOf(rows: readonly GoalRow[]): Goal[] {
 	return rows.flatMap((head): Goal[] => {
 		if (replaced.has(head.id) || head.voided) return [];
 		const chain: GoalRow[] = [];
-		for (let r: GoalRow | undefined = head; r !== undefined; r = r.replaces_id === null ? undefined : byId.get(r.replaces_id)) chain.unshift(r);
+		for (
+			let r: GoalRow | undefined = head;
+			r !== undefined;
+			r = r.replaces_id === null ? undefined : byId.get(r.replaces_id)
+		)
+			chain.unshift(r);
 		const { id, activity, label, side, point, score, confidence } = head;
-		return [{ id, activity, label, side, point, score, confidence, scores: chain.map((c) => ({ day: c.local_day, score: c.score })) }];
+		return [
+			{
+				id,
+				activity,
+				label,
+				side,
+				point,
+				score,
+				confidence,
+				scores: chain.map((c) => ({ day: c.local_day, score: c.score }))
+			}
+		];
 	});
 }

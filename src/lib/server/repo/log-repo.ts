@@ -48,7 +48,9 @@ export async function logs(t: PracticeTransaction, whose?: Whose): Promise<reado
 		select l.id, l.client_id, l.exercise_id, l.prescription_id, l.visit_id, l.written_by, v.local_day, v.observed, l.prescribed, l.sets, l.pains, l.pain_at, l.pain_only_loaded, l.symptoms,
 			l.radiating_lower, l.cauda_equina, l.faults, l.incomplete_because, l.soreness, l.confidence, l.felt, l.as_usual, l.soreness_over_72h, l.against_advice, l.lighter
 		from exercise_log l join visit v on v.practice_id = l.practice_id and v.id = l.visit_id
-		where ${isHead('exercise_log', 'l')} and ${ofClient('l', whose)} order by v.local_day, v.started_at, l.recorded_at`.execute(t.trx);
+		where ${isHead('exercise_log', 'l')} and ${ofClient('l', whose)} order by v.local_day, v.started_at, l.recorded_at`.execute(
+		t.trx
+	);
 	return rows.map((r) => ({
 		id: r.id,
 		clientId: r.client_id,

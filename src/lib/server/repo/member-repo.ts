@@ -4,6 +4,16 @@ import type { PracticeTransaction } from '../db/in-practice.ts';
 
 /** How many licensed users the practice has on a day. */
 export async function licensedMembers(t: PracticeTransaction, today: Day): Promise<number> {
-	const rows = await t.trx.selectFrom('member').select(['roles', 'licensed_until', 'ended_at']).where('practice_id', '=', t.practiceId).execute();
-	return rows.filter((m) => m.roles.includes('physiotherapist') && m.licensed_until !== null && m.licensed_until >= today && (m.ended_at === null || m.ended_at > today)).length;
+	const rows = await t.trx
+		.selectFrom('member')
+		.select(['roles', 'licensed_until', 'ended_at'])
+		.where('practice_id', '=', t.practiceId)
+		.execute();
+	return rows.filter(
+		(m) =>
+			m.roles.includes('physiotherapist') &&
+			m.licensed_until !== null &&
+			m.licensed_until >= today &&
+			(m.ended_at === null || m.ended_at > today)
+	).length;
 }

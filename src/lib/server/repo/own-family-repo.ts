@@ -10,6 +10,11 @@ export interface OwnFamily {
 }
 
 export async function ownFamilyRows(t: PracticeTransaction): Promise<readonly OwnFamily[]> {
-	const { rows } = await sql<{ id: string; content: ExerciseFamily }>`select f.id, f.content from own_family f where f.practice_id = ${t.practiceId} and ${isHead('own_family', 'f')} order by f.family`.execute(t.trx);
+	const { rows } = await sql<{
+		id: string;
+		content: ExerciseFamily;
+	}>`select f.id, f.content from own_family f where f.practice_id = ${t.practiceId} and ${isHead('own_family', 'f')} order by f.family`.execute(
+		t.trx
+	);
 	return rows.map((r) => ({ rowId: r.id, family: r.content }));
 }

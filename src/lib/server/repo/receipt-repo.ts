@@ -17,7 +17,9 @@ export async function receiptOf(t: PracticeTransaction, id: string): Promise<Rec
 		.where('practice_id', '=', t.practiceId)
 		.where('id', '=', id)
 		.executeTakeFirst();
-	return row === undefined ? undefined : { hash: row.content_hash, by: row.written_by, clientId: row.client_id, outcome: row.outcome };
+	return row === undefined
+		? undefined
+		: { hash: row.content_hash, by: row.written_by, clientId: row.client_id, outcome: row.outcome };
 }
 
 export interface NewReceipt {

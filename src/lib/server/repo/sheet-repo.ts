@@ -46,7 +46,9 @@ interface MeasurementRow {
 export async function measurements(t: PracticeTransaction, whose?: Whose): Promise<readonly Measurement[]> {
 	const { rows } = await sql<MeasurementRow>`
 		select m.id, m.client_id, m.axis, m.side, m.onset_tenths, m.tolerable_tenths, m.end_tenths, m.pain, m.local_day, m.method, m.raw_value, m.loaded
-		from measurement m where ${isHead('measurement', 'm')} and ${ofClient('m', whose)} order by m.local_day, m.recorded_at`.execute(t.trx);
+		from measurement m where ${isHead('measurement', 'm')} and ${ofClient('m', whose)} order by m.local_day, m.recorded_at`.execute(
+		t.trx
+	);
 	return rows.map(measurementFrom);
 }
 
@@ -66,11 +68,27 @@ const measurementFrom = (r: MeasurementRow): Measurement => ({
 });
 
 /** The latest of each axis and side; movements that no set-up is solved on stay out. */
-export function measuredEnvelope(all: readonly Measurement[], realChange: (method: string) => number): Envelope {
+export function measuredEnvelope(
+	all: readonly Measurement[],
+	realChange: (method: string) => number
+): Envelope {
 	const out: { [A in Axis]?: { [S in Side]?: Tolerated } } = {};
 	for (const m of all) {
 		const axis = AXES.find((a) => a === m.axis);
-		if (axis !== undefined) out[axis] = { ...out[axis], [m.side]: { painFree: m.onset, tolerable: m.tolerable, end: m.end, date: m.day, loaded: m.loaded, from: 'measured', ...(m.pain > 0 ? { endHurts: true } : {}), realChangeDeg: realChange(m.method) } };
+		if (axis !== undefined)
+			out[axis] = {
+				...out[axis],
+				[m.side]: {
+					painFree: m.onset,
+					tolerable: m.tolerable,
+					end: m.end,
+					date: m.day,
+					loaded: m.loaded,
+					from: 'measured',
+					...(m.pain > 0 ? { endHurts: true } : {}),
+					realChangeDeg: realChange(m.method)
+				}
+			};
 	}
 	return out;
 }
@@ -105,22 +123,47 @@ interface TestRow {
 	local_day: string;
 }
 
-const testFrom = (r: TestRow): TestResult => ({ id: r.id, clientId: r.client_id, test: r.test, side: r.side, value: r.value_hundredths / 100, extras: r.extras, method: r.method, day: r.local_day });
+const testFrom = (r: TestRow): TestResult => ({
+	id: r.id,
+	clientId: r.client_id,
+	test: r.test,
+	side: r.side,
+	value: r.value_hundredths / 100,
+	extras: r.extras,
+	method: r.method,
+	day: r.local_day
+});
 
 /** All results, of one client or of all, oldest first. */
 export async function testResults(t: PracticeTransaction, whose?: Whose): Promise<readonly TestResult[]> {
 	const { rows } = await sql<TestRow>`
 		select r.id, r.client_id, r.test, r.side, r.value_hundredths, r.extras, r.method, r.local_day from test_result r
-		where r.practice_id = ${t.practiceId} and ${isHead('test_result', 'r')} and ${ofClient('r', whose)} order by r.local_day, r.recorded_at, r.id`.execute(t.trx);
+		where r.practice_id = ${t.practiceId} and ${isHead('test_result', 'r')} and ${ofClient('r', whose)} order by r.local_day, r.recorded_at, r.id`.execute(
+		t.trx
+	);
 	return rows.map(testFrom);
 }
 
 /** All totals of a client, oldest first. */
 export async function totals(t: PracticeTransaction, clientId: string): Promise<readonly Total[]> {
-	const { rows } = await sql<{ id: string; instrument: string; version: string; total_hundredths: number; local_day: string }>`
+	const { rows } = await sql<{
+		id: string;
+		instrument: string;
+		version: string;
+		total_hundredths: number;
+		local_day: string;
+	}>`
 		select q.id, q.instrument, q.version, q.total_hundredths, q.local_day from questionnaire_total q
-		where q.practice_id = ${t.practiceId} and ${isHead('questionnaire_total', 'q')} and ${ofClient('q', clientId)} order by q.local_day, q.recorded_at, q.id`.execute(t.trx);
-	return rows.map((r) => ({ id: r.id, instrument: r.instrument, version: r.version, total: r.total_hundredths / 100, day: r.local_day }));
+		where q.practice_id = ${t.practiceId} and ${isHead('questionnaire_total', 'q')} and ${ofClient('q', clientId)} order by q.local_day, q.recorded_at, q.id`.execute(
+		t.trx
+	);
+	return rows.map((r) => ({
+		id: r.id,
+		instrument: r.instrument,
+		version: r.version,
+		total: r.total_hundredths / 100,
+		day: r.local_day
+	}));
 }
 
 export interface Sheet {
@@ -132,7 +175,9 @@ export interface Sheet {
 export async function sheet(t: PracticeTransaction, whose?: Whose): Promise<Sheet> {
 	const { rows } = await sql<{ ranges: MeasurementRow[]; tests: TestRow[] }>`select
 		coalesce((select jsonb_agg(to_jsonb(m) order by m.local_day, m.recorded_at) from measurement m where m.practice_id = ${t.practiceId} and ${isHead('measurement', 'm')} and ${ofClient('m', whose)}), '[]') as ranges,
-		coalesce((select jsonb_agg(to_jsonb(r) order by r.local_day, r.recorded_at, r.id) from test_result r where r.practice_id = ${t.practiceId} and ${isHead('test_result', 'r')} and ${ofClient('r', whose)}), '[]') as tests`.execute(t.trx);
+		coalesce((select jsonb_agg(to_jsonb(r) order by r.local_day, r.recorded_at, r.id) from test_result r where r.practice_id = ${t.practiceId} and ${isHead('test_result', 'r')} and ${ofClient('r', whose)}), '[]') as tests`.execute(
+		t.trx
+	);
 	const { ranges = [], tests = [] } = rows[0] ?? {};
 	return { ranges: ranges.map(measurementFrom), tests: tests.map(testFrom) };
 }

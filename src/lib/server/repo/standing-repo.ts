@@ -19,12 +19,22 @@ export interface Unjudged {
 
 /** What is known of one client has changed, or, when none is named, of all: in the transaction that changes it. */
 export async function unjudge(t: PracticeTransaction, clientId?: string): Promise<void> {
-	if (clientId === undefined) await sql`update standing set version = version + 1, valid_until = null where practice_id = ${t.practiceId}`.execute(t.trx);
-	else await sql`insert into standing (practice_id, id) values (${t.practiceId}, ${clientId}) on conflict (practice_id, id) do update set version = standing.version + 1, valid_until = null`.execute(t.trx);
+	if (clientId === undefined)
+		await sql`update standing set version = version + 1, valid_until = null where practice_id = ${t.practiceId}`.execute(
+			t.trx
+		);
+	else
+		await sql`insert into standing (practice_id, id) values (${t.practiceId}, ${clientId}) on conflict (practice_id, id) do update set version = standing.version + 1, valid_until = null`.execute(
+			t.trx
+		);
 }
 
 /** Clients whose row is missing, changed, of another day or of another engine, the longest waiting first. */
-export async function unjudged(t: PracticeTransaction, today: Day, judgedBy: string): Promise<readonly Unjudged[]> {
+export async function unjudged(
+	t: PracticeTransaction,
+	today: Day,
+	judgedBy: string
+): Promise<readonly Unjudged[]> {
 	const { rows } = await sql<{ id: string; version: number | null }>`
 		select c.id, s.version from client c left join standing s on s.practice_id = c.practice_id and s.id = c.id
 		where c.status = 'active' and (s.valid_until is null or s.valid_until <= ${today} or s.as_of > ${today} or s.judged_by is distinct from ${judgedBy})
@@ -33,7 +43,13 @@ export async function unjudged(t: PracticeTransaction, today: Day, judgedBy: str
 }
 
 /** Keeps an answer for the version it was made from; false when the record has changed since. */
-export async function keepJudged(t: PracticeTransaction, of: Unjudged, today: Day, judgedBy: string, j: Judged): Promise<boolean> {
+export async function keepJudged(
+	t: PracticeTransaction,
+	of: Unjudged,
+	today: Day,
+	judgedBy: string,
+	j: Judged
+): Promise<boolean> {
 	const { rows } = await sql`
 		insert into standing (practice_id, id, version, as_of, valid_until, judged_by, rank, waiting, today_row)
 		values (${t.practiceId}, ${of.clientId}, ${of.version}, ${today}, ${j.validUntil}, ${judgedBy}, ${j.rank}, ${j.waiting}, ${JSON.stringify(j.row)}::jsonb)
@@ -61,7 +77,10 @@ export interface Asked {
 }
 
 /** A page of Today by need, and how many there are: all, found, and waiting for an answer. One query each. */
-export async function keptRows(t: PracticeTransaction, { today, judgedBy, search, from, size }: Asked): Promise<readonly KeptRow[]> {
+export async function keptRows(
+	t: PracticeTransaction,
+	{ today, judgedBy, search, from, size }: Asked
+): Promise<readonly KeptRow[]> {
 	const { rows } = await sql<{ id: string; name: string; today_row: unknown; old: boolean }>`
 		select c.id, p.name, s.today_row, (s.valid_until is null or s.valid_until <= ${today} or s.as_of > ${today} or s.judged_by is distinct from ${judgedBy}) as old
 		from standing s join client c on c.practice_id = s.practice_id and c.id = s.id join person p on p.practice_id = c.practice_id and p.client_id = c.id
@@ -70,7 +89,10 @@ export async function keptRows(t: PracticeTransaction, { today, judgedBy, search
 	return rows.map((r) => ({ clientId: r.id, name: r.name, row: r.today_row, old: r.old }));
 }
 
-export async function counted(t: PracticeTransaction, search: string): Promise<{ readonly all: number; readonly found: number; readonly waiting: number }> {
+export async function counted(
+	t: PracticeTransaction,
+	search: string
+): Promise<{ readonly all: number; readonly found: number; readonly waiting: number }> {
 	const { rows } = await sql<{ all: number; found: number; waiting: number }>`
 		select count(*) as "all", count(*) filter (where ${named(search)}) as found, count(*) filter (where s.waiting) as waiting
 		from client c join person p on p.practice_id = c.practice_id and p.client_id = c.id left join standing s on s.practice_id = c.practice_id and s.id = c.id
@@ -79,4 +101,5 @@ export async function counted(t: PracticeTransaction, search: string): Promise<{
 }
 
 /** A part of a name, as it was typed: nothing of it is a pattern. */
-const named = (search: string) => (search === '' ? sql<boolean>`true` : sql<boolean>`position(lower(${search}) in lower(p.name)) > 0`);
+const named = (search: string) =>
+	search === '' ? sql<boolean>`true` : sql<boolean>`position(lower(${search}) in lower(p.name)) > 0`;

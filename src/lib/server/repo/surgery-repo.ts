@@ -19,7 +19,11 @@ export interface SurgeryRow {
 }
 
 /** The standing row of an operation, found by any row of its chain. */
-export async function standingSurgery(t: PracticeTransaction, clientId: string, id: string): Promise<SurgeryRow | undefined> {
+export async function standingSurgery(
+	t: PracticeTransaction,
+	clientId: string,
+	id: string
+): Promise<SurgeryRow | undefined> {
 	const { rows } = await sql<SurgeryRow>`
 		with recursive chain as (
 			select s.id, s.replaces_id, s.id as root from surgery s where s.practice_id = ${t.practiceId} and s.client_id = ${clientId} and s.replaces_id is null
@@ -27,7 +31,9 @@ export async function standingSurgery(t: PracticeTransaction, clientId: string, 
 			select s.id, s.replaces_id, c.root from surgery s join chain c on s.practice_id = ${t.practiceId} and s.replaces_id = c.id)
 		select s.id, c.root, s.client_id, s.region, s.local_day, s.limits_entered, s.operation, s.no_limits_by, s.entered_on
 		from chain c join surgery s on s.practice_id = ${t.practiceId} and s.id = c.id
-		where ${isHead('surgery', 's')} and c.root = (select c2.root from chain c2 where c2.id = ${id})`.execute(t.trx);
+		where ${isHead('surgery', 's')} and c.root = (select c2.root from chain c2 where c2.id = ${id})`.execute(
+		t.trx
+	);
 	return rows[0];
 }
 
@@ -40,12 +46,24 @@ export interface ProtocolRow {
 }
 
 /** The standing protocol of an operation, by the first row of its chain. */
-export async function standingProtocol(t: PracticeTransaction, clientId: string, root: string): Promise<ProtocolRow | undefined> {
+export async function standingProtocol(
+	t: PracticeTransaction,
+	clientId: string,
+	root: string
+): Promise<ProtocolRow | undefined> {
 	const { rows } = await sql<ProtocolRow>`
 		select p.id, p.surgery_id, p.source, p.review_on, p.phases from protocol p
-		where p.practice_id = ${t.practiceId} and p.client_id = ${clientId} and p.surgery_id = ${root} and ${isHead('protocol', 'p')}`.execute(t.trx);
+		where p.practice_id = ${t.practiceId} and p.client_id = ${clientId} and p.surgery_id = ${root} and ${isHead('protocol', 'p')}`.execute(
+		t.trx
+	);
 	return rows[0];
 }
 
 /** A limit of a client by its id, as it was entered. */
-export const limitRow = (t: PracticeTransaction, clientId: string, id: string) => t.trx.selectFrom('protocol_limit').selectAll().where('id', '=', id).where('client_id', '=', clientId).executeTakeFirst();
+export const limitRow = (t: PracticeTransaction, clientId: string, id: string) =>
+	t.trx
+		.selectFrom('protocol_limit')
+		.selectAll()
+		.where('id', '=', id)
+		.where('client_id', '=', clientId)
+		.executeTakeFirst();

@@ -8,7 +8,14 @@ import { unjudge, unjudged } from '../repo/standing-repo.ts';
 import { judgeAnew, JUDGED_BY } from '../usecase/judge-anew.ts';
 
 /** The practice's calendar day, or the day that is given. */
-const dayIn = (tz: string): string => process.env.BOLSTER_TODAY || new Intl.DateTimeFormat('en-CA', { timeZone: tz, year: 'numeric', month: '2-digit', day: '2-digit' }).format(new Date());
+const dayIn = (tz: string): string =>
+	process.env.BOLSTER_TODAY ||
+	new Intl.DateTimeFormat('en-CA', {
+		timeZone: tz,
+		year: 'numeric',
+		month: '2-digit',
+		day: '2-digit'
+	}).format(new Date());
 
 export interface Rebuilt {
 	readonly practice: string;
@@ -16,10 +23,15 @@ export interface Rebuilt {
 	readonly ms: number;
 }
 
-export async function rebuild(ownerUrl: string, dayOf: (tz: string) => string = dayIn): Promise<readonly Rebuilt[]> {
+export async function rebuild(
+	ownerUrl: string,
+	dayOf: (tz: string) => string = dayIn
+): Promise<readonly Rebuilt[]> {
 	const { db, pool } = open(ownerUrl, 2);
 	try {
-		const { rows } = await pool.query<{ id: string; name: string; tz: string; member: string }>('select p.id, p.name, p.tz, (select m.id from member m where m.practice_id = p.id limit 1) as member from practice p order by p.name');
+		const { rows } = await pool.query<{ id: string; name: string; tz: string; member: string }>(
+			'select p.id, p.name, p.tz, (select m.id from member m where m.practice_id = p.id limit 1) as member from practice p order by p.name'
+		);
 		const out: Rebuilt[] = [];
 		for (const p of rows) {
 			const began = performance.now();
@@ -37,5 +49,6 @@ export async function rebuild(ownerUrl: string, dayOf: (tz: string) => string = 
 }
 
 const url = process.env.MIGRATE_URL;
-if (url !== undefined && process.env.BOLSTER_REBUILD === '1') for (const r of await rebuild(url)) console.log(`${r.practice}: ${r.clients} clients judged in ${(r.ms / 1000).toFixed(1)} s`);
-
+if (url !== undefined && process.env.BOLSTER_REBUILD === '1')
+	for (const r of await rebuild(url))
+		console.log(`${r.practice}: ${r.clients} clients judged in ${(r.ms / 1000).toFixed(1)} s`);

@@ -33,12 +33,17 @@ export interface Refused {
 
 export type Outcome<T> = Result<T, Refused>;
 
-export const notFound = refuse<Refused>({ why: 'not-found', message: 'There is no such client in this practice.' });
-export const invalid = (field: string, message: string) => refuse<Refused>({ why: 'invalid', field, message });
+export const notFound = refuse<Refused>({
+	why: 'not-found',
+	message: 'There is no such client in this practice.'
+});
+export const invalid = (field: string, message: string) =>
+	refuse<Refused>({ why: 'invalid', field, message });
 export const conflict = (message: string) => refuse<Refused>({ why: 'conflict', message });
 
 /** Refused for want of a role, a delegation or a licence. */
-export const refuseFor = (message: string, field?: string) => refuse<Refused>({ why: 'not-allowed', message, ...(field === undefined ? {} : { field }) });
+export const refuseFor = (message: string, field?: string) =>
+	refuse<Refused>({ why: 'not-allowed', message, ...(field === undefined ? {} : { field }) });
 
 /** Each verb with who may do it. */
 const MAY = {
@@ -71,7 +76,13 @@ export type Verb = keyof typeof MAY;
 export function allow(actor: Actor, verb: Verb): Outcome<true> {
 	if ((MAY[verb] as readonly string[]).some((role) => actor[role as 'trainer'])) return ok(true);
 	const who = (MAY[verb] as readonly string[]).join(' or ');
-	return refuse({ why: 'not-allowed', message: `To ${verb} takes a ${who.replace('licensed', 'licensed user')}; you are signed in as ${roleText(actor)}.` });
+	return refuse({
+		why: 'not-allowed',
+		message: `To ${verb} takes a ${who.replace('licensed', 'licensed user')}; you are signed in as ${roleText(actor)}.`
+	});
 }
 
-export const roleText = (a: Actor): string => [a.licensed ? 'licensed physiotherapist' : '', a.trainer ? 'trainer' : '', a.owner ? 'owner' : ''].filter((x) => x !== '').join(', ') || 'a member without a role';
+export const roleText = (a: Actor): string =>
+	[a.licensed ? 'licensed physiotherapist' : '', a.trainer ? 'trainer' : '', a.owner ? 'owner' : '']
+		.filter((x) => x !== '')
+		.join(', ') || 'a member without a role';

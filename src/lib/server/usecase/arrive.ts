@@ -34,7 +34,9 @@ const CHANGED = 'The arrival card of today was filled in meanwhile; reload to se
 
 /** A red flag that reaches every region under treatment, or has none: nothing is done today. */
 const flagOfAll = (r: ClientRecord): string | undefined =>
-	r.head.flags.find((f) => f.open && f.severity === 'red' && regionsOf(r).every((region) => reaches(f, region)))?.code;
+	r.head.flags.find(
+		(f) => f.open && f.severity === 'red' && regionsOf(r).every((region) => reaches(f, region))
+	)?.code;
 
 function inputOf(r: ClientRecord, a: NewArrival): ArrivalInput {
 	const { id: _, clientId: __, day, pains, ...said } = a;
@@ -43,7 +45,12 @@ function inputOf(r: ClientRecord, a: NewArrival): ArrivalInput {
 	return {
 		...said,
 		...(flag === undefined ? {} : { flag }),
-		pains: regionsOf(r).map((region) => ({ region, usual: usualNow(r, region, day), ...lines, ...(pains[region] === undefined ? {} : { now: pains[region] }) }))
+		pains: regionsOf(r).map((region) => ({
+			region,
+			usual: usualNow(r, region, day),
+			...lines,
+			...(pains[region] === undefined ? {} : { now: pains[region] })
+		}))
 	};
 }
 
@@ -72,7 +79,13 @@ export const arrive = command<NewArrival, Arrival>({
 			...(before === undefined ? {} : { replaces_id: before.id, reason: 'asked again' })
 		};
 		if ((await append(t, 'arrival', row, recordedAt)) === 'conflict') return conflict(CHANGED);
-		await openAlarms(t, ctx, { clientId: a.clientId, day: a.day, flags: r.head.flags }, answer.raised, recordedAt);
+		await openAlarms(
+			t,
+			ctx,
+			{ clientId: a.clientId, day: a.day, flags: r.head.flags },
+			answer.raised,
+			recordedAt
+		);
 		return ok(answer);
 	}
 });
@@ -89,7 +102,10 @@ export const openDay = command<Opening, true>({
 	verb: 'open a closed day',
 	id: (o) => o.id,
 	client: (o) => o.clientId,
-	check: (o) => (o.reason.trim().length < 5 ? invalid('reason', 'Give the reason for opening the day in a few words.') : undefined),
+	check: (o) =>
+		o.reason.trim().length < 5
+			? invalid('reason', 'Give the reason for opening the day in a few words.')
+			: undefined,
 	run: async (o, { t }) => {
 		const [r] = await loadRecords(t, o.clientId);
 		const card = r === undefined ? undefined : cardOn(r, o.day);
@@ -97,7 +113,20 @@ export const openDay = command<Opening, true>({
 		if (card.openedBecause !== null) return conflict('This day is open already.');
 		const stored = await arrivalRow(t, card.id);
 		const { pains, fever, fall, new_swelling, answer, said } = stored;
-		const row = { id: o.id, client_id: o.clientId, local_day: o.day, pains: JSON.stringify(pains), fever, fall, new_swelling, answer, said: JSON.stringify(said ?? {}), opened_by: o.reason.trim(), replaces_id: card.id, reason: 'opened' };
+		const row = {
+			id: o.id,
+			client_id: o.clientId,
+			local_day: o.day,
+			pains: JSON.stringify(pains),
+			fever,
+			fall,
+			new_swelling,
+			answer,
+			said: JSON.stringify(said ?? {}),
+			opened_by: o.reason.trim(),
+			replaces_id: card.id,
+			reason: 'opened'
+		};
 		return (await append(t, 'arrival', row)) === 'conflict' ? conflict(CHANGED) : ok(true);
 	}
 });

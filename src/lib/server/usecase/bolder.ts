@@ -6,12 +6,29 @@ import { setupText } from '#lib/wording/setup.ts';
 import { stepTitle } from '#lib/wording/steps.ts';
 
 /** Why something is bolder than what was proposed; undefined when it is gentler or equal. */
-export function bolderThan(p: Prescribed, proposal: Prescribed, steps: readonly string[]): string | undefined {
-	if (!steps.includes(p.step)) return `${stepTitle(p.step)} is another step; gentler stays with ${[...new Set(steps)].map(stepTitle).join(' or ')}.`;
-	if (doseVolume(p.dose) > doseVolume(proposal.dose)) return `${p.dose.sets}×${p.dose.reps} is more than the proposed ${proposal.dose.sets}×${proposal.dose.reps}; gentler is less or equal. Bolder takes an override.`;
-	if (p.dose.loadKg > proposal.dose.loadKg) return `${p.dose.loadKg} kg is more than the proposed ${proposal.dose.loadKg} kg.`;
+export function bolderThan(
+	p: Prescribed,
+	proposal: Prescribed,
+	steps: readonly string[]
+): string | undefined {
+	if (!steps.includes(p.step))
+		return `${stepTitle(p.step)} is another step; gentler stays with ${[...new Set(steps)].map(stepTitle).join(' or ')}.`;
+	if (doseVolume(p.dose) > doseVolume(proposal.dose))
+		return `${p.dose.sets}×${p.dose.reps} is more than the proposed ${proposal.dose.sets}×${proposal.dose.reps}; gentler is less or equal. Bolder takes an override.`;
+	if (p.dose.loadKg > proposal.dose.loadKg)
+		return `${p.dose.loadKg} kg is more than the proposed ${proposal.dose.loadKg} kg.`;
 	const [own, proposed] = [lengthIn(p.setup), lengthIn(proposal.setup)];
-	if (p.step === proposal.step && own !== null && proposed !== null && own.of === proposed.of && (own.value - proposed.value) * own.harder > 0)
-		return own.of === 'seatCm' ? `A ${own.value} cm seat is lower than the proposed ${proposed.value} cm; gentler is higher or equal.` : own.of === 'thighDeg' ? `A depth of ${own.value}° is deeper than the proposed ${proposed.value}°.` : `${setupText(p.setup)} is harder than the proposed ${setupText(proposal.setup)}.`;
+	if (
+		p.step === proposal.step &&
+		own !== null &&
+		proposed !== null &&
+		own.of === proposed.of &&
+		(own.value - proposed.value) * own.harder > 0
+	)
+		return own.of === 'seatCm'
+			? `A ${own.value} cm seat is lower than the proposed ${proposed.value} cm; gentler is higher or equal.`
+			: own.of === 'thighDeg'
+				? `A depth of ${own.value}° is deeper than the proposed ${proposed.value}°.`
+				: `${setupText(p.setup)} is harder than the proposed ${setupText(proposal.setup)}.`;
 	return undefined;
 }

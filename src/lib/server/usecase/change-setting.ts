@@ -6,7 +6,13 @@ import type { Technique } from '#lib/core/posture/problem.ts';
 import { append } from '../db/append.ts';
 import { withoutNulls } from '../db/heads.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-import { clientHeads, settingColumns, type ClientHead, type Setting, type Units } from '../repo/client-repo.ts';
+import {
+	clientHeads,
+	settingColumns,
+	type ClientHead,
+	type Setting,
+	type Units
+} from '../repo/client-repo.ts';
 import { conflict, invalid, notFound, type Context, type Outcome } from './actor.ts';
 import { command } from './command.ts';
 
@@ -30,10 +36,24 @@ export interface SettingChange {
 	readonly clearances?: Setting['clearances'];
 }
 
-export const changeSetting = (ctx: Context, clientId: string, id: string, change: SettingChange): Promise<Outcome<true>> => changed(ctx, { id, clientId, change });
+export const changeSetting = (
+	ctx: Context,
+	clientId: string,
+	id: string,
+	change: SettingChange
+): Promise<Outcome<true>> => changed(ctx, { id, clientId, change });
 
-const changed = command<{ readonly id: string; readonly clientId: string; readonly change: SettingChange }, true>({
-	verb: ({ change: c }) => (c.technique !== undefined || c.policyId !== undefined || c.clearances !== undefined || c.brace !== undefined ? 'choose policy' : 'measure'),
+const changed = command<
+	{ readonly id: string; readonly clientId: string; readonly change: SettingChange },
+	true
+>({
+	verb: ({ change: c }) =>
+		c.technique !== undefined ||
+		c.policyId !== undefined ||
+		c.clearances !== undefined ||
+		c.brace !== undefined
+			? 'choose policy'
+			: 'measure',
 	id: (c) => c.id,
 	client: (c) => c.clientId,
 	run: async ({ id, clientId, change }, { t }) => {
@@ -42,16 +62,34 @@ const changed = command<{ readonly id: string; readonly clientId: string; readon
 		const s: Setting = { ...head.setting, ...change };
 		const { heightCm, massKg, shankCm, thighCm, trunkCm, footCm } = s;
 		const body = bodyOf({ heightCm, massKg, segments: withoutNulls({ shankCm, thighCm, trunkCm, footCm }) });
-		if (!body.ok) return invalid(body.refusal.field?.replace('segments.', '') ?? 'heightCm', body.refusal.message);
+		if (!body.ok)
+			return invalid(body.refusal.field?.replace('segments.', '') ?? 'heightCm', body.refusal.message);
 		const policy = POLICIES[s.policyId];
 		const usual = Object.values(s.usual).reduce((m, u) => Math.max(m, u.intake ?? 0), 0);
-		if (policy.id === 'pain-free' && usual > 1) return invalid('policyId', `The pain-free policy is not offered with a usual morning of ${usual}; it needs 1 or less.`);
-		return (await replaceSetting(t, head, id, { ...s, policyVersion: policy.version })) === 'conflict' ? conflict('Somebody changed these settings meanwhile; reload to see them.') : ok(true);
+		if (policy.id === 'pain-free' && usual > 1)
+			return invalid(
+				'policyId',
+				`The pain-free policy is not offered with a usual morning of ${usual}; it needs 1 or less.`
+			);
+		return (await replaceSetting(t, head, id, { ...s, policyVersion: policy.version })) === 'conflict'
+			? conflict('Somebody changed these settings meanwhile; reload to see them.')
+			: ok(true);
 	}
 });
 
 /** Appends a setting after the one that stands; the same id again writes nothing. */
-export async function replaceSetting(t: PracticeTransaction, head: ClientHead, id: string, next: Omit<Setting, 'id'>, recordedAt?: Date) {
+export async function replaceSetting(
+	t: PracticeTransaction,
+	head: ClientHead,
+	id: string,
+	next: Omit<Setting, 'id'>,
+	recordedAt?: Date
+) {
 	if (head.setting.id === id) return 'already' as const;
-	return append(t, 'client_setting', { id, client_id: head.id, ...settingColumns(next), replaces_id: head.setting.id }, recordedAt);
+	return append(
+		t,
+		'client_setting',
+		{ id, client_id: head.id, ...settingColumns(next), replaces_id: head.setting.id },
+		recordedAt
+	);
 }

@@ -50,7 +50,10 @@ export const checkIn = command<NewCheckin, CheckedIn>({
 	verb: 'check in',
 	id: (c) => c.id,
 	client: (c) => c.clientId,
-	check: (c, ctx) => (!(dayNumber(c.day) <= dayNumber(ctx.today)) ? invalid('day', `The morning of ${c.day} has not come yet; today is ${ctx.today}.`) : undefined),
+	check: (c, ctx) =>
+		!(dayNumber(c.day) <= dayNumber(ctx.today))
+			? invalid('day', `The morning of ${c.day} has not come yet; today is ${ctx.today}.`)
+			: undefined,
 	run: async (c, { t, ctx, recordedAt }) => {
 		const age = dayNumber(ctx.today) - dayNumber(c.day);
 		const [r] = await loadRecords(t, c.clientId);
@@ -58,22 +61,51 @@ export const checkIn = command<NewCheckin, CheckedIn>({
 		const known = (await days(t, c.clientId)).filter((d) => d.morning?.date === c.day);
 		let corrected = false;
 		for (const m of c.regions) {
-			if (r.head.setting.usual[m.region] === undefined) return invalid('region', `${m.region} is not under treatment for this client.`);
+			if (r.head.setting.usual[m.region] === undefined)
+				return invalid('region', `${m.region} is not under treatment for this client.`);
 			const before = known.find((k) => k.morning?.region === m.region);
-			const row = { ...rowOf(c, m, age), ...(before === undefined ? {} : { replaces_id: before.checkinId, reason: 'corrected' }) };
+			const row = {
+				...rowOf(c, m, age),
+				...(before === undefined ? {} : { replaces_id: before.checkinId, reason: 'corrected' })
+			};
 			if ((await append(t, 'checkin', row, recordedAt)) === 'conflict') return conflict(CHANGED);
 			corrected ||= before !== undefined;
 		}
-		for (const e of c.events) if ((await append(t, 'day_event', { id: e.id, client_id: c.clientId, local_day: c.day, kind: e.kind }, recordedAt)) === 'conflict') return conflict(CHANGED);
+		for (const e of c.events)
+			if (
+				(await append(
+					t,
+					'day_event',
+					{ id: e.id, client_id: c.clientId, local_day: c.day, kind: e.kind },
+					recordedAt
+				)) === 'conflict'
+			)
+				return conflict(CHANGED);
 		const raised = unique(c.regions.flatMap((m) => alarmsInMorning(morningOf(c, m))));
 		await openAlarms(t, ctx, { clientId: c.clientId, day: c.day, flags: r.head.flags }, raised, recordedAt);
-		return ok({ corrected, raised, closes: c.day === ctx.today ? closing(r, c) : [], fever: c.fever === true });
+		return ok({
+			corrected,
+			raised,
+			closes: c.day === ctx.today ? closing(r, c) : [],
+			fever: c.fever === true
+		});
 	}
 });
 
-const morningOf = (c: NewCheckin, m: RegionMorning): Morning => ({ date: c.day, region: m.region, pain: m.pain, swelling: m.swelling, ...(m.calf === true ? { calf: true } : {}), ...(m.cannotStand === true ? { cannotStand: true } : {}), ...(c.fever === true ? { fever: true } : {}) });
+const morningOf = (c: NewCheckin, m: RegionMorning): Morning => ({
+	date: c.day,
+	region: m.region,
+	pain: m.pain,
+	swelling: m.swelling,
+	...(m.calf === true ? { calf: true } : {}),
+	...(m.cannotStand === true ? { cannotStand: true } : {}),
+	...(c.fever === true ? { fever: true } : {})
+});
 
-const closing = (r: ClientRecord, c: NewCheckin): readonly string[] => c.regions.filter((m) => closesRegion(m.pain, usualNow(r, m.region, c.day), linesOf(r))).map((m) => m.region);
+const closing = (r: ClientRecord, c: NewCheckin): readonly string[] =>
+	c.regions
+		.filter((m) => closesRegion(m.pain, usualNow(r, m.region, c.day), linesOf(r)))
+		.map((m) => m.region);
 
 const rowOf = (c: NewCheckin, m: RegionMorning, age: number) => ({
 	id: m.id,

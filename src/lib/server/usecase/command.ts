@@ -13,7 +13,16 @@ import type { PracticeTransaction } from '../db/in-practice.ts';
 import { lockClient } from '../repo/client-repo.ts';
 import { lockId, receiptOf, writeReceipt } from '../repo/receipt-repo.ts';
 import { unjudge } from '../repo/standing-repo.ts';
-import { allow, conflict, invalid, notFound, type Context, type Outcome, type Refused, type Verb } from './actor.ts';
+import {
+	allow,
+	conflict,
+	invalid,
+	notFound,
+	type Context,
+	type Outcome,
+	type Refused,
+	type Verb
+} from './actor.ts';
 
 /** What a command is run in: the transaction, who acts, and for the demo's past when it was written. */
 export interface Run {
@@ -44,7 +53,8 @@ class RolledBack extends Error {
 	}
 }
 
-const SENT_TWICE = 'This form was sent before with other content, which stands. What you typed is still here: reload to see what stands, then enter what has changed.';
+const SENT_TWICE =
+	'This form was sent before with other content, which stands. What you typed is still here: reload to see what stands, then enter what has changed.';
 const UNIQUE_VIOLATION = '23505';
 
 export type Handler<I, T> = (ctx: Context, input: I, recordedAt?: Date) => Promise<Outcome<T>>;
@@ -61,7 +71,16 @@ export function command<I, T>(c: Command<I, T>): Handler<I, T> {
 		if (clientId !== undefined && !uuidv7.test(clientId)) return notFound;
 		const wrong = c.check?.(input, ctx);
 		if (wrong !== undefined) return wrong;
-		return keptOrRolledBack<T>(() => ctx.inPractice((t) => inside(c, input, { t, ctx, recordedAt }, { id, verb, ...(clientId === undefined ? {} : { clientId }) })));
+		return keptOrRolledBack<T>(() =>
+			ctx.inPractice((t) =>
+				inside(
+					c,
+					input,
+					{ t, ctx, recordedAt },
+					{ id, verb, ...(clientId === undefined ? {} : { clientId }) }
+				)
+			)
+		);
 	};
 }
 
@@ -78,7 +97,8 @@ async function inside<I, T>(c: Command<I, T>, input: I, run: Run, sent: Sent): P
 	const hash = contentHash({ input, verb: sent.verb });
 	const before = await receiptOf(t, sent.id);
 	if (before !== undefined) {
-		const same = before.hash === hash && before.by === t.memberId && before.clientId === (sent.clientId ?? null);
+		const same =
+			before.hash === hash && before.by === t.memberId && before.clientId === (sent.clientId ?? null);
 		return same ? ok(before.outcome as T) : conflict(SENT_TWICE);
 	}
 	const outcome = await c.run(input, run);

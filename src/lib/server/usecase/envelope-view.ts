@@ -18,7 +18,9 @@ export function envelopeView(r: ClientRecord, today: Day): EnvelopeView {
 	const evidence = evidenceOf(r, today);
 	const ctx = fitContextOf(r, today);
 	// The ladders in use; with nothing prescribed yet, all there are.
-	const used = Object.values(r.families).filter((f) => r.exercises.length === 0 || r.exercises.some((e) => e.family === f.id));
+	const used = Object.values(r.families).filter(
+		(f) => r.exercises.length === 0 || r.exercises.some((e) => e.family === f.id)
+	);
 	const fits = used.flatMap((f): StepFit[] => fitFamily(f, ctx).map((x) => x));
 	const age = ageOn(r.head.born, today);
 	const { limits } = protocolsOf(r, today);
@@ -26,34 +28,81 @@ export function envelopeView(r: ClientRecord, today: Day): EnvelopeView {
 		SIDES.map((side): EnvelopeRow => {
 			const known = envelope[axis]?.[side];
 			const last = r.measurements.filter((m) => m.axis === axis && m.side === side).pop();
-			const fixed = limits.filter((l) => l.axis === axis && l.side === side).reduce<number | null>((m, l) => (l.maxDeg === undefined ? m : m === null ? l.maxDeg : Math.min(m, l.maxDeg)), null);
+			const fixed = limits
+				.filter((l) => l.axis === axis && l.side === side)
+				.reduce<number | null>(
+					(m, l) => (l.maxDeg === undefined ? m : m === null ? l.maxDeg : Math.min(m, l.maxDeg)),
+					null
+				);
 			const method = last === undefined ? null : methodOf(last.method);
 			const base = known === undefined ? null : known[rules.base];
 			return {
 				axis,
 				side,
-				known: known === undefined ? null : { painFree: known.painFree, tolerable: known.tolerable, end: known.end, from: known.from ?? 'measured', day: known.date, ageDays: daysBetween(known.date, today), stale: daysBetween(known.date, today) > rules.staleDays },
-				usable: base === null ? (fixed === null ? null : fixed - MODEL_ERROR[axis]) : Math.min(base - rules.marginDeg, (fixed ?? Infinity) - MODEL_ERROR[axis]),
+				known:
+					known === undefined
+						? null
+						: {
+								painFree: known.painFree,
+								tolerable: known.tolerable,
+								end: known.end,
+								from: known.from ?? 'measured',
+								day: known.date,
+								ageDays: daysBetween(known.date, today),
+								stale: daysBetween(known.date, today) > rules.staleDays
+							},
+				usable:
+					base === null
+						? fixed === null
+							? null
+							: fixed - MODEL_ERROR[axis]
+						: Math.min(base - rules.marginDeg, (fixed ?? Infinity) - MODEL_ERROR[axis]),
 				protocolMax: fixed,
-				method: method === null ? null : { name: method.name, errorDeg: method.errorDeg, source: method.source },
+				method:
+					method === null ? null : { name: method.name, errorDeg: method.errorDeg, source: method.source },
 				rawCm: last?.rawCm ?? null,
 				pain: last?.pain ?? null,
 				usual: usualSpan(usualFor(RANGES[axis], age, r.head.sex)) ?? null,
-				seen: evidence.filter((e) => e.axis === axis && e.side === side && e.observed && e.settled && !e.painful).length
+				seen: evidence.filter(
+					(e) => e.axis === axis && e.side === side && e.observed && e.settled && !e.painful
+				).length
 			};
 		})
 	);
-	return { rows, unlocks: unlocks(fits), retest: retestPlan(envelope, fits, rules, today), steps: fits.length, open: fits.filter((f) => f.verdict === 'fits' || f.verdict === 'set-up').length, withheld: fits.filter((f) => f.withheld.length > 0).map((f) => ({ step: f.step, withheld: f.withheld })), base: rules.base, marginDeg: rules.marginDeg, others: otherRanges(r, age) };
+	return {
+		rows,
+		unlocks: unlocks(fits),
+		retest: retestPlan(envelope, fits, rules, today),
+		steps: fits.length,
+		open: fits.filter((f) => f.verdict === 'fits' || f.verdict === 'set-up').length,
+		withheld: fits.filter((f) => f.withheld.length > 0).map((f) => ({ step: f.step, withheld: f.withheld })),
+		base: rules.base,
+		marginDeg: rules.marginDeg,
+		others: otherRanges(r, age)
+	};
 }
 
 /** The latest of the movements that no set-up is solved on, side by side. */
 function otherRanges(r: ClientRecord, age: number): readonly OtherRange[] {
 	return RANGE_IDS.filter((id) => RANGES[id].axis === null).flatMap((id): OtherRange[] => {
-		const of = (side: 'left' | 'right') => r.measurements.filter((m) => m.axis === id && m.side === side).pop();
+		const of = (side: 'left' | 'right') =>
+			r.measurements.filter((m) => m.axis === id && m.side === side).pop();
 		const [left, right] = [of('left'), of('right')];
 		const newest = [left, right].filter((m) => m !== undefined).sort((a, b) => (a.day < b.day ? 1 : -1))[0];
 		if (newest === undefined) return [];
-		const difference = left === undefined || right === undefined ? null : sideDifference(left.end, right.end, methodOf(newest.method));
-		return [{ id, left: left?.end ?? null, right: right?.end ?? null, day: newest.day, difference, usual: usualSpan(usualFor(RANGES[id], age, r.head.sex)) ?? null }];
+		const difference =
+			left === undefined || right === undefined
+				? null
+				: sideDifference(left.end, right.end, methodOf(newest.method));
+		return [
+			{
+				id,
+				left: left?.end ?? null,
+				right: right?.end ?? null,
+				day: newest.day,
+				difference,
+				usual: usualSpan(usualFor(RANGES[id], age, r.head.sex)) ?? null
+			}
+		];
 	});
 }

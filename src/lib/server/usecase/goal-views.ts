@@ -27,8 +27,14 @@ export function goalViews(r: ClientRecord, goals: readonly Goal[], today: Day): 
 		const sides = g.side === null ? SIDES : [g.side];
 		return {
 			...g,
-			change: first === undefined || g.scores.length < 2 ? null : changeOf({ from: first.score, to: g.score, better: 'higher' }, ACTIVITY_CHANGES, population),
-			distance: family === undefined || g.point === null ? null : (goalDistance(family, g.point, current, ctx) ?? null),
+			change:
+				first === undefined || g.scores.length < 2
+					? null
+					: changeOf({ from: first.score, to: g.score, better: 'higher' }, ACTIVITY_CHANGES, population),
+			distance:
+				family === undefined || g.point === null
+					? null
+					: (goalDistance(family, g.point, current, ctx) ?? null),
 			ranges: (activity(g.activity)?.demands ?? []).map((d) => {
 				const all = taskRanges(d, envelopeOf(r, today), sides, READING_ERROR);
 				const answer = taskAnswer(all);
@@ -44,6 +50,14 @@ export function goalMean(goals: readonly Goal[], regions: readonly string[]): Me
 	const first = activityMean(both.map((g) => g.scores[0]?.score ?? 0));
 	const now = activityMean(both.map((g) => g.score));
 	if (first === undefined || now === undefined) return null;
-	const population = regions.some((x) => x.startsWith('knee')) ? 'knee' : regions.some((x) => x.startsWith('back')) ? 'back' : 'musculoskeletal';
-	return { first, now, change: changeOf({ from: first, to: now, better: 'higher' }, ACTIVITY_MEAN_CHANGES, population) };
+	const population = regions.some((x) => x.startsWith('knee'))
+		? 'knee'
+		: regions.some((x) => x.startsWith('back'))
+			? 'back'
+			: 'musculoskeletal';
+	return {
+		first,
+		now,
+		change: changeOf({ from: first, to: now, better: 'higher' }, ACTIVITY_MEAN_CHANGES, population)
+	};
 }

@@ -3,8 +3,12 @@ import type { PracticeTransaction } from '../db/in-practice.ts';
 import { intakeOf, type Intake } from '../repo/intake-repo.ts';
 import { testResults, totals, type TestResult, type Total } from '../repo/sheet-repo.ts';
 
-export const intakeShown = (t: PracticeTransaction, clientId: string): Promise<Intake> => intakeOf(t, clientId);
+export const intakeShown = (t: PracticeTransaction, clientId: string): Promise<Intake> =>
+	intakeOf(t, clientId);
 
-export async function testsShown(t: PracticeTransaction, clientId: string): Promise<{ readonly results: readonly TestResult[]; readonly totals: readonly Total[] }> {
+export async function testsShown(
+	t: PracticeTransaction,
+	clientId: string
+): Promise<{ readonly results: readonly TestResult[]; readonly totals: readonly Total[] }> {
 	return { results: await testResults(t, clientId), totals: await totals(t, clientId) };
 }

@@ -42,9 +42,12 @@ const registration = (patch: Partial<Registration> = {}): Registration => ({
 	...patch
 });
 
-const ALL_NO: Readonly<Record<string, 'yes' | 'no' | 'unknown'>> = Object.fromEntries(SCREENING.map((c) => [c.id, 'no']));
+const ALL_NO: Readonly<Record<string, 'yes' | 'no' | 'unknown'>> = Object.fromEntries(
+	SCREENING.map((c) => [c.id, 'no'])
+);
 
-const screenNo = (id: string) => screenClient(trainer, { id: randomUUID(), clientId: id, day: '2026-03-12', answers: ALL_NO });
+const screenNo = (id: string) =>
+	screenClient(trainer, { id: randomUUID(), clientId: id, day: '2026-03-12', answers: ALL_NO });
 
 async function newcomer(): Promise<string> {
 	const r = await registerClient(physio, registration({ name: `Zed ${randomUUID().slice(0, 8)}` }));
@@ -58,25 +61,45 @@ const measureAll = (id: string) =>
 		id,
 		'2026-03-12',
 		(['kneeFlexion', 'thighTrunkFlexion', 'weightBearingDorsiflexion'] as const).flatMap((axis) =>
-			(['left', 'right'] as const).map((side) => ({ id: randomUUID(), axis, side, range: { end: axis === 'weightBearingDorsiflexion' ? 40 : 135 }, method: 'test', loaded: axis === 'weightBearingDorsiflexion' }))
+			(['left', 'right'] as const).map((side) => ({
+				id: randomUUID(),
+				axis,
+				side,
+				range: { end: axis === 'weightBearingDorsiflexion' ? 40 : 135 },
+				method: 'test',
+				loaded: axis === 'weightBearingDorsiflexion'
+			}))
 		)
 	);
 
 describe('registering', () => {
 	it('takes adults only, to the day', async () => {
-		expect(await registerClient(physio, registration({ born: '2008-03-13' }))).toMatchObject({ ok: false, refusal: { field: 'born' } });
+		expect(await registerClient(physio, registration({ born: '2008-03-13' }))).toMatchObject({
+			ok: false,
+			refusal: { field: 'born' }
+		});
 		expect(await registerClient(physio, registration({ born: '2008-03-12' }))).toMatchObject({ ok: true });
 	});
 	it('refuses a body no adult has, and the same client twice is one', async () => {
-		expect(await registerClient(physio, registration({ heightCm: 1.75 }))).toMatchObject({ ok: false, refusal: { field: 'heightCm' } });
+		expect(await registerClient(physio, registration({ heightCm: 1.75 }))).toMatchObject({
+			ok: false,
+			refusal: { field: 'heightCm' }
+		});
 		const once = registration();
-		expect([await registerClient(physio, once), await registerClient(physio, once)]).toMatchObject([{ ok: true }, { ok: true }]);
+		expect([await registerClient(physio, once), await registerClient(physio, once)]).toMatchObject([
+			{ ok: true },
+			{ ok: true }
+		]);
 	});
 	it('a newcomer stands on Today with what to do first', async () => {
 		const id = await newcomer();
 		const today = await showToday(physio);
 		if (!today.ok) throw new Error('refused');
-		expect(today.value.rows.find((r) => r.clientId === id)).toMatchObject({ decision: 'quiet', to: 'screen', sentence: expect.stringContaining('screen first') as string });
+		expect(today.value.rows.find((r) => r.clientId === id)).toMatchObject({
+			decision: 'quiet',
+			to: 'screen',
+			sentence: expect.stringContaining('screen first') as string
+		});
 	});
 });
 
@@ -85,48 +108,118 @@ describe('screening comes first', () => {
 		const id = await newcomer();
 		await measureAll(id);
 		await screenNo(id);
-		const given = await prescribe(physio, { id: randomUUID(), exerciseId: randomUUID(), clientId: id, family: 'squat', step: 'raised-seat', region: 'knee-left', sets: 1, reps: 8, loadKg: 0, reason: 'rises like this at home' });
+		const given = await prescribe(physio, {
+			id: randomUUID(),
+			exerciseId: randomUUID(),
+			clientId: id,
+			family: 'squat',
+			step: 'raised-seat',
+			region: 'knee-left',
+			sets: 1,
+			reps: 8,
+			loadKg: 0,
+			reason: 'rises like this at home'
+		});
 		if (!given.ok) throw new Error(given.refusal.message);
 		return id;
 	}
 	const ruleOf = async (id: string): Promise<string> => {
-		const name = (await d.owner.query<{ name: string }>('select name from person where client_id = $1', [id])).rows[0]?.name ?? '';
+		const name =
+			(await d.owner.query<{ name: string }>('select name from person where client_id = $1', [id])).rows[0]
+				?.name ?? '';
 		const r = await client(physio, name);
 		const e = r.exercises[0];
-		return e === undefined ? 'none' : slipOf(r, e, '2026-03-12', advancesToday(r, '2026-03-12'), false).trace.rule;
+		return e === undefined
+			? 'none'
+			: slipOf(r, e, '2026-03-12', advancesToday(r, '2026-03-12'), false).trace.rule;
 	};
 	it('nothing is prescribed before the screening, with a red flag open, or before an operation’s protocol', async () => {
 		const id = await newcomer();
 		await measureAll(id);
-		const give = () => prescribe(physio, { id: randomUUID(), exerciseId: randomUUID(), clientId: id, family: 'squat', step: 'raised-seat', region: 'knee-left', sets: 1, reps: 8, loadKg: 0 });
-		expect(await give()).toMatchObject({ ok: false, refusal: { field: 'step', message: expect.stringContaining('Screen first') as string } });
+		const give = () =>
+			prescribe(physio, {
+				id: randomUUID(),
+				exerciseId: randomUUID(),
+				clientId: id,
+				family: 'squat',
+				step: 'raised-seat',
+				region: 'knee-left',
+				sets: 1,
+				reps: 8,
+				loadKg: 0
+			});
+		expect(await give()).toMatchObject({
+			ok: false,
+			refusal: { field: 'step', message: expect.stringContaining('Screen first') as string }
+		});
 		await screenNo(id);
-		await openFlag(trainer, { id: randomUUID(), clientId: id, day: '2026-03-12', code: 'locked-knee', severity: 'red', urgency: 'urgent' });
-		expect(await give()).toMatchObject({ ok: false, refusal: { message: expect.stringContaining('A flag is open: knee that will not straighten') as string } });
+		await openFlag(trainer, {
+			id: randomUUID(),
+			clientId: id,
+			day: '2026-03-12',
+			code: 'locked-knee',
+			severity: 'red',
+			urgency: 'urgent'
+		});
+		expect(await give()).toMatchObject({
+			ok: false,
+			refusal: { message: expect.stringContaining('A flag is open: knee that will not straighten') as string }
+		});
 	});
 	it('unknown is not no; complete goes on; a limit-less surgery waits again', async () => {
 		const id = await running();
 		expect(await ruleOf(id)).toBe('wait.no-sessions');
-		const answer = (saddle: 'no' | 'unknown') => screenClient(trainer, { id: randomUUID(), clientId: id, day: '2026-03-12', answers: { ...ALL_NO, 'saddle-or-bladder-change': saddle } });
+		const answer = (saddle: 'no' | 'unknown') =>
+			screenClient(trainer, {
+				id: randomUUID(),
+				clientId: id,
+				day: '2026-03-12',
+				answers: { ...ALL_NO, 'saddle-or-bladder-change': saddle }
+			});
 		await answer('unknown');
 		expect(await ruleOf(id)).toBe('wait.screen');
 		await answer('no');
 		expect(await ruleOf(id)).toBe('wait.no-sessions');
-		await physio.inPractice((t) => append(t, 'surgery', { id: randomUUID(), client_id: id, region: 'knee-left', local_day: '2026-02-01', limits_entered: false }));
+		await physio.inPractice((t) =>
+			append(t, 'surgery', {
+				id: randomUUID(),
+				client_id: id,
+				region: 'knee-left',
+				local_day: '2026-02-01',
+				limits_entered: false
+			})
+		);
 		expect(await ruleOf(id)).toBe('wait.protocol');
 	});
 	it('a red flag opened by anyone refers', async () => {
 		const id = await running();
 		await screenClient(trainer, { id: randomUUID(), clientId: id, day: '2026-03-12', answers: ALL_NO });
-		expect(await openFlag(trainer, { id: randomUUID(), clientId: id, day: '2026-03-12', code: 'calf-swelling', severity: 'red' })).toMatchObject({ ok: true });
+		expect(
+			await openFlag(trainer, {
+				id: randomUUID(),
+				clientId: id,
+				day: '2026-03-12',
+				code: 'calf-swelling',
+				severity: 'red'
+			})
+		).toMatchObject({ ok: true });
 		expect(await ruleOf(id)).toBe('refer.calf');
 	});
 	it('only a licensed user sets a protocol limit; the future is refused', async () => {
 		const id = await running();
-		const limit = { id: randomUUID(), clientId: id, axis: 'kneeFlexion' as const, side: 'left' as const, maxDeg: 90, source: 'protocol sheet' };
+		const limit = {
+			id: randomUUID(),
+			clientId: id,
+			axis: 'kneeFlexion' as const,
+			side: 'left' as const,
+			maxDeg: 90,
+			source: 'protocol sheet'
+		};
 		expect(await setLimit(trainer, limit)).toMatchObject({ ok: false, refusal: { why: 'not-allowed' } });
 		expect(await setLimit(physio, limit)).toMatchObject({ ok: true });
-		expect(await screenClient(physio, { id: randomUUID(), clientId: id, day: '2026-03-20', answers: {} })).toMatchObject({ ok: false, refusal: { field: 'day' } });
+		expect(
+			await screenClient(physio, { id: randomUUID(), clientId: id, day: '2026-03-20', answers: {} })
+		).toMatchObject({ ok: false, refusal: { field: 'day' } });
 	});
 });
 
@@ -137,7 +230,17 @@ describe('delegation', () => {
 		expect(delegated(trainer.actor, wren, 'hinge', '2026-03-12')).toBe(false);
 		expect(delegated(trainer.actor, wren, 'squat', '2026-12-31')).toBe(false);
 		const id = await newcomer();
-		const given = await prescribe(trainer, { id: randomUUID(), exerciseId: randomUUID(), clientId: id, family: 'squat', step: 'raised-seat', region: 'knee-left', sets: 1, reps: 8, loadKg: 0 });
+		const given = await prescribe(trainer, {
+			id: randomUUID(),
+			exerciseId: randomUUID(),
+			clientId: id,
+			family: 'squat',
+			step: 'raised-seat',
+			region: 'knee-left',
+			sets: 1,
+			reps: 8,
+			loadKg: 0
+		});
 		expect(given).toMatchObject({ ok: false, refusal: { why: 'not-allowed' } });
 	});
 });
@@ -155,7 +258,18 @@ describe('evidence from the log', () => {
 			clientId: before.head.id,
 			exerciseId: e.id,
 			prescriptionId: head.id,
-			session: { date: '2026-03-12', observed: true, prescribed: { sets: 1, reps: 8 }, sets: [{ reps: 8, effort: 6, cleanReps: 8 }], pains: [{ region: 'knee-right', before: 2, peak: 6, after: 3 }], painAt, symptoms: [], faults: {}, soreness: 1, confidence: 7 }
+			session: {
+				date: '2026-03-12',
+				observed: true,
+				prescribed: { sets: 1, reps: 8 },
+				sets: [{ reps: 8, effort: 6, cleanReps: 8 }],
+				pains: [{ region: 'knee-right', before: 2, peak: 6, after: 3 }],
+				painAt,
+				symptoms: [],
+				faults: {},
+				soreness: 1,
+				confidence: 7
+			}
 		});
 		await logVisit(trainer, log('early'));
 		expect(envelopeOf(await client(physio, 'Wren'), '2026-03-12').kneeFlexion?.right).toEqual(knee);
@@ -163,14 +277,20 @@ describe('evidence from the log', () => {
 		const after = await client(physio, 'Wren');
 		expect(envelopeOf(after, '2026-03-12').kneeFlexion?.right).toMatchObject({ from: 'painful-set' });
 		expect(envelopeOf(after, '2026-03-12').kneeFlexion?.right?.tolerable).toBeLessThan(knee?.tolerable ?? 0);
-		expect(envelopeOf(after, '2026-03-12').kneeFlexion?.left).toEqual(envelopeOf(before, '2026-03-12').kneeFlexion?.left);
-		expect(evidenceOf(after, '2026-03-12').every((x) => x.axis === 'kneeFlexion' && x.side === 'right')).toBe(true);
+		expect(envelopeOf(after, '2026-03-12').kneeFlexion?.left).toEqual(
+			envelopeOf(before, '2026-03-12').kneeFlexion?.left
+		);
+		expect(evidenceOf(after, '2026-03-12').every((x) => x.axis === 'kneeFlexion' && x.side === 'right')).toBe(
+			true
+		);
 	});
 });
 
 describe('the demo', () => {
 	it('has gaps, corrections and late mornings, as real records do', async () => {
-		const count = async (sql: string): Promise<number> => ((await d.owner.query<{ n: number }>(`select count(*)::int as n from ${sql}`)).rows[0] as { n: number }).n;
+		const count = async (sql: string): Promise<number> =>
+			((await d.owner.query<{ n: number }>(`select count(*)::int as n from ${sql}`)).rows[0] as { n: number })
+				.n;
 		expect(await count('checkin where recalled')).toBeGreaterThan(0);
 		expect(await count('checkin where replaces_id is not null')).toBeGreaterThan(0);
 		const days = await count(`(select distinct client_id, local_day from checkin) x`);
@@ -183,7 +303,15 @@ describe('the demo', () => {
 		const { rows } = await again.pool.query<{ name: string }>('select current_database() as name');
 		const { inject } = await import('vitest');
 		const url = (kind: 'owners' | 'apps'): string => inject(kind).replace('DATABASE', rows[0]?.name ?? '');
-		await loadDemo({ ownerUrl: url('owners'), appUrl: url('apps'), secret: 'y'.repeat(40), origin: 'http://127.0.0.1:1', today: '2026-03-12', weeks: 4, only: ['wren'] });
+		await loadDemo({
+			ownerUrl: url('owners'),
+			appUrl: url('apps'),
+			secret: 'y'.repeat(40),
+			origin: 'http://127.0.0.1:1',
+			today: '2026-03-12',
+			weeks: 4,
+			only: ['wren']
+		});
 		const fresh = await client(await as(again, 'physiotherapist'), 'Wren');
 		const pristine = await cloneOf('template_demo');
 		const known = await client(await as(pristine, 'physiotherapist'), 'Wren');

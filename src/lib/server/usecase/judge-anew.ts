@@ -4,7 +4,6 @@ import type { Day } from '#lib/core/base/calendar-day.ts';
 import { ENGINE_VERSION } from '#lib/core/decision/trace.ts';
 import type { InPractice } from '../db/in-practice.ts';
 import { loadRecords } from '../record/load.ts';
-import { answeredSlips } from '../repo/decision-repo.ts';
 import { keepJudged, type Unjudged } from '../repo/standing-repo.ts';
 import { judgedRow } from '../view/today-row.ts';
 
@@ -17,15 +16,19 @@ export const JUDGED_BY = `${ENGINE_VERSION}|${CATALOGUE_VERSION}|${ROW}`;
 const AT_ONCE = 20;
 
 /** Judges and keeps; `pause` is waited for between batches. */
-export async function judgeAnew(inPractice: InPractice, clients: readonly Unjudged[], today: Day, pause: () => Promise<void> = async () => undefined): Promise<void> {
+export async function judgeAnew(
+	inPractice: InPractice,
+	clients: readonly Unjudged[],
+	today: Day,
+	pause: () => Promise<void> = async () => undefined
+): Promise<void> {
 	for (let i = 0; i < clients.length; i += AT_ONCE) {
 		const some = new Map(clients.slice(i, i + AT_ONCE).map((c) => [c.clientId, c]));
 		await inPractice(async (t) => {
 			const ids = [...some.keys()];
-			const answered = await answeredSlips(t, ids);
 			for (const r of await loadRecords(t, ids)) {
 				const of = some.get(r.head.id);
-				if (of !== undefined) await keepJudged(t, of, today, JUDGED_BY, judgedRow(r, today, answered));
+				if (of !== undefined) await keepJudged(t, of, today, JUDGED_BY, judgedRow(r, today));
 			}
 		});
 		await pause();

@@ -18,7 +18,9 @@ export interface JudgeTask {
 /** The thread's file stands beside the built server. */
 function threadFile(): string | undefined {
 	const started = process.argv[1] ?? '';
-	return [started, dirname(started)].map((at) => join(at, 'thread', 'judge.js')).find((file) => existsSync(file));
+	return [started, dirname(started)]
+		.map((at) => join(at, 'thread', 'judge.js'))
+		.find((file) => existsSync(file));
 }
 
 const running = new Set<string>();

@@ -15,7 +15,17 @@ export interface NewKnown {
 }
 
 /** What may be known at all: an emergency, or a sign that is always seen, never is. */
-export const MAY_BE_KNOWN: readonly Symptom[] = ['locking', 'catching', 'giving-way', 'sharp-with-loss', 'numbness', 'weakness', 'leakage', 'tingling', 'dizziness'];
+export const MAY_BE_KNOWN: readonly Symptom[] = [
+	'locking',
+	'catching',
+	'giving-way',
+	'sharp-with-loss',
+	'numbness',
+	'weakness',
+	'leakage',
+	'tingling',
+	'dizziness'
+];
 
 /** Nothing is known for ever. @source practice-setting */
 const LONGEST_DAYS = 183;
@@ -25,12 +35,25 @@ export const knowSymptom = command<NewKnown, true>({
 	id: (k) => k.id,
 	client: (k) => k.clientId,
 	check: (k, { today }) => {
-		if (!MAY_BE_KNOWN.includes(k.symptom)) return invalid('symptom', 'This is never as usual: it is seen each time.');
-		if (Number.isNaN(dayNumber(k.until)) || k.until <= today) return invalid('until', 'Known until which day, after today?');
-		return k.until > addDays(today, LONGEST_DAYS) ? invalid('until', 'At most half a year; then it is looked at again.') : undefined;
+		if (!MAY_BE_KNOWN.includes(k.symptom))
+			return invalid('symptom', 'This is never as usual: it is seen each time.');
+		if (Number.isNaN(dayNumber(k.until)) || k.until <= today)
+			return invalid('until', 'Known until which day, after today?');
+		return k.until > addDays(today, LONGEST_DAYS)
+			? invalid('until', 'At most half a year; then it is looked at again.')
+			: undefined;
 	},
 	run: async (k, { t, ctx }) => {
-		const row = { id: k.id, client_id: k.clientId, region: k.region, symptom: k.symptom, until: k.until, local_day: ctx.today };
-		return (await append(t, 'known_symptom', row)) === 'conflict' ? conflict('This was entered already; reload to see it.') : ok(true);
+		const row = {
+			id: k.id,
+			client_id: k.clientId,
+			region: k.region,
+			symptom: k.symptom,
+			until: k.until,
+			local_day: ctx.today
+		};
+		return (await append(t, 'known_symptom', row)) === 'conflict'
+			? conflict('This was entered already; reload to see it.')
+			: ok(true);
 	}
 });

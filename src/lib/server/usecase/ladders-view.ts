@@ -55,12 +55,34 @@ export function laddersView(r: ClientRecord, today: Day): LaddersView {
 	const now: Record<string, NowView> = {};
 	for (const e of r.exercises) {
 		const { head } = effectiveChain(e.prescriptions);
-		now[e.family] ??= { exerciseId: e.id, step: head.step, region: e.region, dose: head.dose, setup: head.setup, state: head.state, held: heldText(r, e, today) };
+		now[e.family] ??= {
+			exerciseId: e.id,
+			step: head.step,
+			region: e.region,
+			dose: head.dose,
+			setup: head.setup,
+			state: head.state,
+			held: heldText(r, e, today)
+		};
 	}
 	return {
 		ctx: fitContextOf(r, today),
 		regions: regionsOf(r),
-		gates: Object.fromEntries(Object.values(r.families).flatMap((f) => f.steps.filter((s) => s.gates.length > 0).map((s) => [s.id, gatesOf(r, s, shown).map((g) => ({ met: g.met, gate: g.gate, asks: gateAsks(g.gate), text: gateText(g) }))]))),
+		gates: Object.fromEntries(
+			Object.values(r.families).flatMap((f) =>
+				f.steps
+					.filter((s) => s.gates.length > 0)
+					.map((s) => [
+						s.id,
+						gatesOf(r, s, shown).map((g) => ({
+							met: g.met,
+							gate: g.gate,
+							asks: gateAsks(g.gate),
+							text: gateText(g)
+						}))
+					])
+			)
+		),
 		now,
 		kit: Object.fromEntries(PLACES.map((p) => [p, atHand(r, p)])) as unknown as LaddersView['kit'],
 		frontOfKnee: r.head.setting.frontOfKnee,

@@ -49,9 +49,16 @@ export const logVisit = command<NewLog, LogAnswer>({
 		if (r === undefined || exercise === undefined || given === undefined) return notFound;
 		const session = asKept(r, exercise, given, log.session);
 		const belongs = inForceOn(exercise, given, session.date);
-		if ((await write(run, { ...log, prescriptionId: belongs.id, session })) === 'conflict') return conflict('This session was already logged with other values; reload to see it.');
+		if ((await write(run, { ...log, prescriptionId: belongs.id, session })) === 'conflict')
+			return conflict('This session was already logged with other values; reload to see it.');
 		const raised = alarmsInSession(session, exercise.region, treatsBack(r));
-		await openAlarms(t, ctx, { clientId: log.clientId, day: session.date, flags: r.head.flags }, raised, recordedAt);
+		await openAlarms(
+			t,
+			ctx,
+			{ clientId: log.clientId, day: session.date, flags: r.head.flags },
+			raised,
+			recordedAt
+		);
 		return ok({ raised, againstAdvice: session.againstAdvice === true });
 	}
 });
@@ -65,19 +72,37 @@ function inForceOn(exercise: Exercise, given: Prescription, day: Day): Prescript
 /** The session as it is kept: as usual only what a licensed user agreed, against advice where the work was held, lighter where the day was. */
 function asKept(r: ClientRecord, exercise: Exercise, given: Prescription, s: Session): Session {
 	const { asUsual: said = [], againstAdvice: _, lighter: __, ...rest } = s;
-	const asUsual = said.filter((x) => r.head.known.some((k) => k.symptom === x && k.region === exercise.region && k.until >= s.date));
+	const asUsual = said.filter((x) =>
+		r.head.known.some((k) => k.symptom === x && k.region === exercise.region && k.until >= s.date)
+	);
 	const arrived = arrivedOn(r, s.date);
-	const held = given.state !== 'active' || standingOf(r, exercise, s.date)?.verdict === 'suspended' || (arrived !== undefined && closedToday(arrived.said, exercise.region).length > 0);
+	const held =
+		given.state !== 'active' ||
+		standingOf(r, exercise, s.date)?.verdict === 'suspended' ||
+		(arrived !== undefined && closedToday(arrived.said, exercise.region).length > 0);
 	const lighter = arrived !== undefined && (arrived.said.setsShare ?? 1) < 1 && !held;
-	return { ...rest, ...(asUsual.length === 0 ? {} : { asUsual }), ...(held ? { againstAdvice: true } : {}), ...(lighter ? { lighter: true } : {}) };
+	return {
+		...rest,
+		...(asUsual.length === 0 ? {} : { asUsual }),
+		...(held ? { againstAdvice: true } : {}),
+		...(lighter ? { lighter: true } : {})
+	};
 }
 
 function logTrouble({ session }: NewLog, ctx: Context): Outcome<never> | undefined {
 	const age = dayNumber(ctx.today) - dayNumber(session.date);
 	if (!(age >= 0)) return invalid('day', `The day ${session.date} is in the future; today is ${ctx.today}.`);
-	if (age > EARLIEST_DAYS) return invalid('day', `The day ${session.date} is ${age} days ago; a session can be logged up to ${EARLIEST_DAYS} days back.`);
+	if (age > EARLIEST_DAYS)
+		return invalid(
+			'day',
+			`The day ${session.date} is ${age} days ago; a session can be logged up to ${EARLIEST_DAYS} days back.`
+		);
 	for (const [i, s] of session.sets.entries())
-		if (s.cleanReps !== undefined && s.cleanReps > s.reps) return invalid(`sets.${i}.clean`, `Set ${i + 1}: ${s.cleanReps} clean of ${s.reps} done is not possible.`);
+		if (s.cleanReps !== undefined && s.cleanReps > s.reps)
+			return invalid(
+				`sets.${i}.clean`,
+				`Set ${i + 1}: ${s.cleanReps} clean of ${s.reps} done is not possible.`
+			);
 	return undefined;
 }
 
@@ -85,7 +110,19 @@ const json = (value: unknown): string | null => (value === undefined ? null : JS
 
 async function write({ t, ctx, recordedAt }: Run, log: NewLog) {
 	const { session } = log;
-	const visit = await append(t, 'visit', { id: log.visitId, client_id: log.clientId, local_day: session.date, tz: ctx.tz, started_at: recordedAt ?? startOf(session.date), observed: session.observed }, recordedAt);
+	const visit = await append(
+		t,
+		'visit',
+		{
+			id: log.visitId,
+			client_id: log.clientId,
+			local_day: session.date,
+			tz: ctx.tz,
+			started_at: recordedAt ?? startOf(session.date),
+			observed: session.observed
+		},
+		recordedAt
+	);
 	if (visit === 'conflict') return 'conflict' as const;
 	return append(
 		t,

@@ -19,5 +19,13 @@ export const morningChanges = (r: ClientRecord, today: Day): readonly MorningCha
 		if (intake === undefined) return [];
 		const now = usualNow(r, region, today);
 		const populations = painPopulations(region, { frontOfKnee: r.head.setting.frontOfKnee, longStanding });
-		return [{ region, intake, now, populations, change: changeOf({ from: intake, to: now, better: 'lower' }, painChangesFor(populations)) }];
+		return [
+			{
+				region,
+				intake,
+				now,
+				populations,
+				change: changeOf({ from: intake, to: now, better: 'lower' }, painChangesFor(populations))
+			}
+		];
 	});

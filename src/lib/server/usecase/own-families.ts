@@ -18,7 +18,8 @@ export async function ownFamilies(ctx: Context): Promise<Outcome<readonly Exerci
 export type Saved = { readonly saved: readonly string[] } | { readonly faults: readonly ReadFault[] };
 
 /** Saves the families of a file. Faults are an answer, each with its line and mend; nothing is saved then. */
-export const saveFamilies = (ctx: Context, file: string): Promise<Outcome<Saved>> => saved(ctx, { id: newId(ctx.now), file });
+export const saveFamilies = (ctx: Context, file: string): Promise<Outcome<Saved>> =>
+	saved(ctx, { id: newId(ctx.now), file });
 
 const saved = command<{ readonly id: string; readonly file: string }, Saved>({
 	verb: 'write own steps',
@@ -29,11 +30,25 @@ const saved = command<{ readonly id: string; readonly file: string }, Saved>({
 		const read = readFamilies(file);
 		if (!read.ok) return ok({ faults: read.faults });
 		const standing = await ownFamilyRows(t);
-		const faults = checkOwn(read.families, standing.map((s) => s.family));
-		if (faults.length > 0) return ok({ faults: faults.slice(0, MOST_FAULTS).map((f) => ({ ...f, line: lineOfPlace(file, read.families, f.place) })) });
+		const faults = checkOwn(
+			read.families,
+			standing.map((s) => s.family)
+		);
+		if (faults.length > 0)
+			return ok({
+				faults: faults
+					.slice(0, MOST_FAULTS)
+					.map((f) => ({ ...f, line: lineOfPlace(file, read.families, f.place) }))
+			});
 		for (const family of read.families) {
 			const before = standing.find((s) => s.family.id === family.id);
-			const written = await append(t, 'own_family', { id: newId(ctx.now), family: family.id, content: JSON.stringify(family), local_day: ctx.today, ...(before === undefined ? {} : { replaces_id: before.rowId, reason: 'changed' }) });
+			const written = await append(t, 'own_family', {
+				id: newId(ctx.now),
+				family: family.id,
+				content: JSON.stringify(family),
+				local_day: ctx.today,
+				...(before === undefined ? {} : { replaces_id: before.rowId, reason: 'changed' })
+			});
 			if (written === 'conflict') return conflict('Somebody saved this family meanwhile; reload to see it.');
 		}
 		return ok({ saved: read.families.map((f) => f.title) });

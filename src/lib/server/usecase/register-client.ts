@@ -37,7 +37,11 @@ export interface Registration {
 	readonly homeKit?: readonly string[];
 	readonly days?: readonly number[];
 	readonly minutes?: number;
-	readonly consents: readonly { readonly id: string; readonly purpose: ConsentPurpose; readonly given: boolean }[];
+	readonly consents: readonly {
+		readonly id: string;
+		readonly purpose: ConsentPurpose;
+		readonly given: boolean;
+	}[];
 }
 
 const ADULT = 18;
@@ -47,24 +51,57 @@ export const registerClient = command<Registration, string>({
 	verb: 'register client',
 	id: (r) => r.id,
 	check: registrationTrouble,
-	run: async (r, { t, ctx, recordedAt }) => ((await write(t, ctx, r, recordedAt)) ? ok(r.id) : conflict('This client is registered already.'))
+	run: async (r, { t, ctx, recordedAt }) =>
+		(await write(t, ctx, r, recordedAt)) ? ok(r.id) : conflict('This client is registered already.')
 });
 
 function registrationTrouble(r: Registration, ctx: Context): Outcome<never> | undefined {
 	const age = ageOn(r.born, ctx.today);
-	if (!(age >= ADULT)) return invalid('born', 'Bolster is for adults: the birth date must be 18 years ago or more.');
+	if (!(age >= ADULT))
+		return invalid('born', 'Bolster is for adults: the birth date must be 18 years ago or more.');
 	if (age > OLDEST) return invalid('born', `A birth date ${age} years ago looks mistyped.`);
 	const body = bodyOf({ heightCm: r.heightCm, massKg: r.massKg });
 	if (!body.ok) return invalid(body.refusal.field ?? 'heightCm', body.refusal.message);
-	if (!r.consents.some((c) => c.purpose === 'keep-record' && c.given)) return invalid('consent.keep-record', 'Without the client’s consent to keep a health record nothing can be kept.');
+	if (!r.consents.some((c) => c.purpose === 'keep-record' && c.given))
+		return invalid(
+			'consent.keep-record',
+			'Without the client’s consent to keep a health record nothing can be kept.'
+		);
 	return undefined;
 }
 
-async function write(t: PracticeTransaction, ctx: Context, r: Registration, recordedAt?: Date): Promise<boolean> {
-	await t.trx.insertInto('client').values({ practice_id: t.practiceId, id: r.id, tz: ctx.tz, opened_on: ctx.today }).execute();
-	await t.trx.insertInto('person').values({ practice_id: t.practiceId, id: r.personId, client_id: r.id, name: r.name, born: r.born, occupation: r.occupation ?? null, sex: r.sex ?? null }).execute();
+async function write(
+	t: PracticeTransaction,
+	ctx: Context,
+	r: Registration,
+	recordedAt?: Date
+): Promise<boolean> {
+	await t.trx
+		.insertInto('client')
+		.values({ practice_id: t.practiceId, id: r.id, tz: ctx.tz, opened_on: ctx.today })
+		.execute();
+	await t.trx
+		.insertInto('person')
+		.values({
+			practice_id: t.practiceId,
+			id: r.personId,
+			client_id: r.id,
+			name: r.name,
+			born: r.born,
+			occupation: r.occupation ?? null,
+			sex: r.sex ?? null
+		})
+		.execute();
 	for (const c of r.consents)
-		if ((await append(t, 'consent', { id: c.id, client_id: r.id, purpose: c.purpose, given: c.given, local_day: ctx.today }, recordedAt)) === 'conflict') return false;
+		if (
+			(await append(
+				t,
+				'consent',
+				{ id: c.id, client_id: r.id, purpose: c.purpose, given: c.given, local_day: ctx.today },
+				recordedAt
+			)) === 'conflict'
+		)
+			return false;
 	const setting = settingColumns({
 		technique: r.technique,
 		policyId: r.policyId,
@@ -88,5 +125,8 @@ async function write(t: PracticeTransaction, ctx: Context, r: Registration, reco
 		clearances: [],
 		brace: 'tuned'
 	});
-	return (await append(t, 'client_setting', { id: r.settingId, client_id: r.id, ...setting }, recordedAt)) !== 'conflict';
+	return (
+		(await append(t, 'client_setting', { id: r.settingId, client_id: r.id, ...setting }, recordedAt)) !==
+		'conflict'
+	);
 }

@@ -9,7 +9,13 @@ import type { SignedDecision } from '../repo/decision-repo.ts';
 export type Replay = { readonly same: true } | { readonly same: false; readonly since: string };
 
 export function replay(d: SignedDecision): Replay {
-	if (canonical(decide(upgraded(d.inputs, d.versions.engine))) === canonical(d.proposal)) return { same: true };
-	const moved = d.versions.engine !== ENGINE_VERSION ? `engine ${d.versions.engine}` : d.versions.catalogue !== CATALOGUE_VERSION ? `catalogue ${d.versions.catalogue}` : 'an unknown change';
+	if (canonical(decide(upgraded(d.inputs, d.versions.engine))) === canonical(d.proposal))
+		return { same: true };
+	const moved =
+		d.versions.engine !== ENGINE_VERSION
+			? `engine ${d.versions.engine}`
+			: d.versions.catalogue !== CATALOGUE_VERSION
+				? `catalogue ${d.versions.catalogue}`
+				: 'an unknown change';
 	return { same: false, since: moved };
 }

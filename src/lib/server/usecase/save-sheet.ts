@@ -25,7 +25,12 @@ export type NewSheet = Omit<Sheet, 'confirmed'> & Partial<Pick<Sheet, 'confirmed
 
 const SHEET_CHANGED = 'This sheet was already saved with other values; reload to see them.';
 
-export const saveSheet = (ctx: Context, clientId: string, sheet: NewSheet, recordedAt?: Date): Promise<Outcome<number>> => saved(ctx, { clientId, sheet }, recordedAt);
+export const saveSheet = (
+	ctx: Context,
+	clientId: string,
+	sheet: NewSheet,
+	recordedAt?: Date
+): Promise<Outcome<number>> => saved(ctx, { clientId, sheet }, recordedAt);
 
 /** A sheet is known by the first of the ids that came with it. */
 const sheetId = (s: NewSheet): string => [...s.ranges, ...s.tests, ...s.totals][0]?.id ?? '';
@@ -38,7 +43,11 @@ const saved = command<{ readonly clientId: string; readonly sheet: NewSheet }, n
 	run: async ({ clientId, sheet }, { t, recordedAt }) => {
 		const ranges = sheet.ranges.map((v) => ({ v, r: rangeOf(v) }));
 		const swapped = await swappedKind(t, clientId, ranges, sheet.confirmed ?? []);
-		if (swapped !== undefined) return invalid(`${swapped}.swap`, `${RANGES[swapped].name}: left and right look swapped against the last sheet. Correct them, or tick that they are as entered.`);
+		if (swapped !== undefined)
+			return invalid(
+				`${swapped}.swap`,
+				`${RANGES[swapped].name}: left and right look swapped against the last sheet. Correct them, or tick that they are as entered.`
+			);
 		await write(t, clientId, sheet, ranges, recordedAt);
 		return ok(sheet.ranges.length + sheet.tests.length + sheet.totals.length);
 	}
@@ -54,12 +63,17 @@ function rangeOf(v: SheetRange): MeasuredRange {
 }
 
 function sheetTrouble(sheet: NewSheet, ctx: Context): Outcome<never> | undefined {
-	if (dayNumber(sheet.day) > dayNumber(ctx.today)) return invalid('day', `The day ${sheet.day} is in the future; today is ${ctx.today}.`);
+	if (dayNumber(sheet.day) > dayNumber(ctx.today))
+		return invalid('day', `The day ${sheet.day} is in the future; today is ${ctx.today}.`);
 	const count = sheet.ranges.length + sheet.tests.length + sheet.totals.length;
 	if (count === 0) return invalid('', 'Nothing was entered: give at least one value.');
 	for (const v of sheet.ranges) {
 		const r = measuredRange(RANGES[v.axis], v.range);
-		if (!r.ok) return invalid(`${v.axis}.${v.side}.${r.refusal.field ?? 'end'}`, `${v.side === 'left' ? 'Left' : 'Right'}: ${r.refusal.message}`);
+		if (!r.ok)
+			return invalid(
+				`${v.axis}.${v.side}.${r.refusal.field ?? 'end'}`,
+				`${v.side === 'left' ? 'Left' : 'Right'}: ${r.refusal.message}`
+			);
 	}
 	for (const taken of sheet.tests) {
 		const wrong = testTrouble(taken);
@@ -75,21 +89,33 @@ function sheetTrouble(sheet: NewSheet, ctx: Context): Outcome<never> | undefined
 }
 
 /** A sheet of ranges alone. */
-export const saveMeasurements = (ctx: Context, clientId: string, day: Day, ranges: readonly SheetRange[], recordedAt?: Date): Promise<Outcome<number>> =>
-	saveSheet(ctx, clientId, { day, ranges, tests: [], totals: [] }, recordedAt);
+export const saveMeasurements = (
+	ctx: Context,
+	clientId: string,
+	day: Day,
+	ranges: readonly SheetRange[],
+	recordedAt?: Date
+): Promise<Outcome<number>> => saveSheet(ctx, clientId, { day, ranges, tests: [], totals: [] }, recordedAt);
 
 function testTrouble(taken: SheetTest): [string, string] | undefined {
 	const spec = testSpec(taken.test);
 	if (spec === undefined) return ['', `There is no test ${taken.test}.`];
 	const field = taken.side === null ? `test.${spec.id}.value` : `test.${spec.id}.${taken.side}.value`;
 	const [low, high] = spec.possible;
-	if (!(taken.value >= low && taken.value <= high)) return [field, `${spec.title}: ${taken.value} is outside ${low} to ${high} ${spec.unit}.`];
-	if (spec.whole === true && !Number.isInteger(taken.value)) return [field, `${spec.title} is counted in whole ${spec.unit}.`];
+	if (!(taken.value >= low && taken.value <= high))
+		return [field, `${spec.title}: ${taken.value} is outside ${low} to ${high} ${spec.unit}.`];
+	if (spec.whole === true && !Number.isInteger(taken.value))
+		return [field, `${spec.title} is counted in whole ${spec.unit}.`];
 	for (const e of spec.extras) {
 		const x = taken.extras[e.id];
 		const at = field.replace(/value$/, e.id);
-		if (x === undefined && e.needed === true) return [at, `${spec.title} needs ${e.label}: without it the result cannot be compared.`];
-		if (x !== undefined && !(x >= e.possible[0] && x <= e.possible[1])) return [at, `${spec.title}, ${e.label}: ${x} is outside ${e.possible[0]} to ${e.possible[1]} ${e.unit}.`];
+		if (x === undefined && e.needed === true)
+			return [at, `${spec.title} needs ${e.label}: without it the result cannot be compared.`];
+		if (x !== undefined && !(x >= e.possible[0] && x <= e.possible[1]))
+			return [
+				at,
+				`${spec.title}, ${e.label}: ${x} is outside ${e.possible[0]} to ${e.possible[1]} ${e.unit}.`
+			];
 	}
 	return gateTrouble(spec, taken, field);
 }
@@ -98,23 +124,54 @@ function testTrouble(taken: SheetTest): [string, string] | undefined {
 function gateTrouble(spec: TestSpec, { extras }: SheetTest, field: string): [string, string] | undefined {
 	if (spec.id !== 'six-minute-walk') return undefined;
 	const { restingPulse: pulse, systolic, diastolic } = extras;
-	const gate = walkGate({ ...(pulse === undefined ? {} : { pulse }), ...(systolic === undefined ? {} : { systolic }), ...(diastolic === undefined ? {} : { diastolic }) });
-	return gate.allowed ? undefined : [field, `The six-minute walk is not started with a resting pulse over 120 or pressure over 180/100 (${gate.reasons.join(', ').replaceAll('-', ' ')}): ask a doctor first.`];
+	const gate = walkGate({
+		...(pulse === undefined ? {} : { pulse }),
+		...(systolic === undefined ? {} : { systolic }),
+		...(diastolic === undefined ? {} : { diastolic })
+	});
+	return gate.allowed
+		? undefined
+		: [
+				field,
+				`The six-minute walk is not started with a resting pulse over 120 or pressure over 180/100 (${gate.reasons.join(', ').replaceAll('-', ' ')}): ask a doctor first.`
+			];
 }
 
-async function swappedKind(t: PracticeTransaction, clientId: string, ranges: readonly { v: SheetRange; r: MeasuredRange }[], confirmed: readonly RangeId[]): Promise<RangeId | undefined> {
+async function swappedKind(
+	t: PracticeTransaction,
+	clientId: string,
+	ranges: readonly { v: SheetRange; r: MeasuredRange }[],
+	confirmed: readonly RangeId[]
+): Promise<RangeId | undefined> {
 	const last = await measurements(t, clientId);
 	const known = new Set(last.map((m) => m.id));
 	return RANGE_IDS.find((id) => {
 		if (confirmed.includes(id)) return false;
 		const now = (side: Side) => ranges.find(({ v }) => v.axis === id && v.side === side && !known.has(v.id));
-		const before = (side: Side): number | undefined => last.filter((m) => m.axis === id && m.side === side).pop()?.tolerable;
+		const before = (side: Side): number | undefined =>
+			last.filter((m) => m.axis === id && m.side === side).pop()?.tolerable;
 		const [l, r, bl, br] = [now('left'), now('right'), before('left'), before('right')];
-		return l !== undefined && r !== undefined && bl !== undefined && br !== undefined && looksSwapped({ left: l.r.tolerable, right: r.r.tolerable }, { left: bl, right: br }, methodOf(l.v.method).errorDeg);
+		return (
+			l !== undefined &&
+			r !== undefined &&
+			bl !== undefined &&
+			br !== undefined &&
+			looksSwapped(
+				{ left: l.r.tolerable, right: r.r.tolerable },
+				{ left: bl, right: br },
+				methodOf(l.v.method).errorDeg
+			)
+		);
 	});
 }
 
-async function write(t: PracticeTransaction, clientId: string, sheet: NewSheet, ranges: readonly { v: SheetRange; r: MeasuredRange }[], recordedAt?: Date): Promise<void> {
+async function write(
+	t: PracticeTransaction,
+	clientId: string,
+	sheet: NewSheet,
+	ranges: readonly { v: SheetRange; r: MeasuredRange }[],
+	recordedAt?: Date
+): Promise<void> {
 	const tenths = (deg: number): number => Math.round(deg * 10);
 	// A conflict half-way rolls the whole sheet back.
 	const kept = (written: string): void => {
@@ -138,8 +195,41 @@ async function write(t: PracticeTransaction, clientId: string, sheet: NewSheet, 
 		kept(await append(t, 'measurement', row, recordedAt));
 	}
 	for (const x of sheet.tests) {
-		const extras = JSON.stringify(Object.fromEntries(Object.entries(x.extras).filter(([, n]) => n !== undefined)));
-		kept(await append(t, 'test_result', { id: x.id, client_id: clientId, test: x.test, side: x.side, value_hundredths: Math.round(x.value * 100), extras, method: x.method, local_day: sheet.day }, recordedAt));
+		const extras = JSON.stringify(
+			Object.fromEntries(Object.entries(x.extras).filter(([, n]) => n !== undefined))
+		);
+		kept(
+			await append(
+				t,
+				'test_result',
+				{
+					id: x.id,
+					client_id: clientId,
+					test: x.test,
+					side: x.side,
+					value_hundredths: Math.round(x.value * 100),
+					extras,
+					method: x.method,
+					local_day: sheet.day
+				},
+				recordedAt
+			)
+		);
 	}
-	for (const q of sheet.totals) kept(await append(t, 'questionnaire_total', { id: q.id, client_id: clientId, instrument: q.instrument, version: q.version, total_hundredths: Math.round(q.total * 100), local_day: sheet.day }, recordedAt));
+	for (const q of sheet.totals)
+		kept(
+			await append(
+				t,
+				'questionnaire_total',
+				{
+					id: q.id,
+					client_id: clientId,
+					instrument: q.instrument,
+					version: q.version,
+					total_hundredths: Math.round(q.total * 100),
+					local_day: sheet.day
+				},
+				recordedAt
+			)
+		);
 }

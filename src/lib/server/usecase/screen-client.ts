@@ -33,13 +33,29 @@ export const screenClient = command<NewScreening, Screened>({
 	},
 	run: async (s, { t, ctx, recordedAt }) => {
 		const complete = isComplete(SCREENING, s.answers);
-		const row = { id: s.id, client_id: s.clientId, local_day: s.day, complete, answers: JSON.stringify(s.answers), version: SCREENING_VERSION };
-		if ((await append(t, 'screening', row, recordedAt)) === 'conflict') return conflict('This was already answered; reload to see it.');
+		const row = {
+			id: s.id,
+			client_id: s.clientId,
+			local_day: s.day,
+			complete,
+			answers: JSON.stringify(s.answers),
+			version: SCREENING_VERSION
+		};
+		if ((await append(t, 'screening', row, recordedAt)) === 'conflict')
+			return conflict('This was already answered; reload to see it.');
 		const [head] = await clientHeads(t, s.clientId);
 		const open = new Set(head?.flags.filter((f) => f.open).map((f) => f.code));
 		const raised = raisedFlags(SCREENING, s.answers).filter((f) => !open.has(f.code));
 		for (const f of raised) {
-			const flag = { id: newId(ctx.now), client_id: s.clientId, local_day: s.day, code: f.code, region: null, severity: f.severity, urgency: f.urgency };
+			const flag = {
+				id: newId(ctx.now),
+				client_id: s.clientId,
+				local_day: s.day,
+				code: f.code,
+				region: null,
+				severity: f.severity,
+				urgency: f.urgency
+			};
 			await append(t, 'flag', flag, recordedAt);
 		}
 		return ok({ complete, raised });

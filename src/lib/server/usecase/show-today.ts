@@ -27,7 +27,10 @@ export const TODAY_SIZE = 60;
 /** So many are judged while the page waits; more are judged aside. */
 const WHILE_WAITING = 12;
 
-export async function showToday(ctx: Context, asked: { readonly search?: string; readonly from?: number } = {}): Promise<Outcome<Today>> {
+export async function showToday(
+	ctx: Context,
+	asked: { readonly search?: string; readonly from?: number } = {}
+): Promise<Outcome<Today>> {
 	const may = allow(ctx.actor, 'show today');
 	if (!may.ok) return may;
 	const { search = '', from = 0 } = asked;
@@ -36,7 +39,12 @@ export async function showToday(ctx: Context, asked: { readonly search?: string;
 	if (!aside) await judgeAnew(ctx.inPractice, old, ctx.today);
 	return ctx.inPractice(async (t) => {
 		const kept = await keptRows(t, { today: ctx.today, judgedBy: JUDGED_BY, search, from, size: TODAY_SIZE });
-		const rows = kept.map(({ clientId, name, row, old: stale }): TodayClient => ({ ...readRow(row as TodayRow, ctx.today), clientId, name, old: stale }));
+		const rows = kept.map(({ clientId, name, row, old: stale }): TodayClient => ({
+			...readRow(row as TodayRow, ctx.today),
+			clientId,
+			name,
+			old: stale
+		}));
 		return ok({ rows, ...(await counted(t, search)), judging: aside ? old.length : 0 });
 	});
 }

@@ -37,7 +37,13 @@ export interface Answer {
 	readonly basedOn: string;
 	readonly answer: 'accepted' | 'altered' | 'overridden';
 	/** What is prescribed instead, for altered and overridden. */
-	readonly instead?: { readonly step: string; readonly sets: number; readonly reps: number; readonly loadKg: number; readonly setup?: SolvedSetup };
+	readonly instead?: {
+		readonly step: string;
+		readonly sets: number;
+		readonly reps: number;
+		readonly loadKg: number;
+		readonly setup?: SolvedSetup;
+	};
 	readonly reason?: string;
 }
 
@@ -63,8 +69,10 @@ export const signDecision = command<Answer, Signed>({
 		const slip = slipOf(r, exercise, ctx.today, advancesToday(r, ctx.today), true);
 		const stale = await staleness(t, a, slip);
 		if (stale !== undefined) return stale;
-		if (!delegated(ctx.actor, r, exercise.family, ctx.today)) return refuseFor('Signing for this client is not delegated to you; ask a licensed user.');
-		if (slip.trace.decision === 'wait' && a.answer === 'accepted') return invalid('answer', 'Nothing to sign yet: what the slip waits for comes first.');
+		if (!delegated(ctx.actor, r, exercise.family, ctx.today))
+			return refuseFor('Signing for this client is not delegated to you; ask a licensed user.');
+		if (slip.trace.decision === 'wait' && a.answer === 'accepted')
+			return invalid('answer', 'Nothing to sign yet: what the slip waits for comes first.');
 		const next = nextOf(ctx, r, slip, a);
 		if (!next.ok) return next;
 		const bound = boundBy(ctx, r, slip, next.value, a.answer);
@@ -76,7 +84,13 @@ export const signDecision = command<Answer, Signed>({
  * Nothing is signed that would not stand: a protocol binds everybody; what else breaks it only an override passes over, and it is kept which. Answers
  * the keys that were passed over.
  */
-function boundBy(ctx: Context, r: ClientRecord, slip: Slip, next: NextPrescription | null, answer: Answer['answer']): Outcome<readonly string[]> {
+function boundBy(
+	ctx: Context,
+	r: ClientRecord,
+	slip: Slip,
+	next: NextPrescription | null,
+	answer: Answer['answer']
+): Outcome<readonly string[]> {
 	if (next === null || next.state !== 'active') return ok(slip.chain.head.passedOver);
 	const breaks = breaksIn(r, slip.exercise, ctx.today, next.prescribed);
 	const first = breaks.find((b) => b.by === 'protocol') ?? (answer === 'overridden' ? undefined : breaks[0]);
@@ -87,7 +101,8 @@ function boundBy(ctx: Context, r: ClientRecord, slip: Slip, next: NextPrescripti
 /** Somebody else was first, or the record moved since the slip was shown. */
 async function staleness(t: PracticeTransaction, a: Answer, slip: Slip): Promise<Outcome<never> | undefined> {
 	const other = (await answeredSlips(t, a.clientId)).get(a.exerciseId);
-	if (other !== undefined && other.hash === a.hash) return conflict(`${other.by} answered this slip already. Reload to see what stands.`);
+	if (other !== undefined && other.hash === a.hash)
+		return conflict(`${other.by} answered this slip already. Reload to see what stands.`);
 	if (slip.hash === a.hash && slip.chain.head.id === a.basedOn) return undefined;
 	return conflict(
 		other !== undefined && slip.chain.head.id !== a.basedOn
@@ -110,21 +125,44 @@ function nextOf(ctx: Context, r: ClientRecord, slip: Slip, a: Answer): Outcome<N
 	const prescribed: Prescribed = { step: step.id, dose, setup: settledSetup(ctx, r, slip, step, setup) };
 	if (a.answer === 'altered') {
 		const mended = trace.change?.kind === 'mend';
-		if (trace.decision === 'refer' || (trace.decision === 'stop' && !mended)) return invalid('answer', 'After a stop or a referral nothing gentler is prescribed here; a licensed user clears it first.');
-		const refused = bolderThan(prescribed, trace.change?.result ?? slip.input.exercise, [now.step, trace.change?.result.step ?? now.step]);
-		return refused === undefined ? ok({ prescribed, kind: 'alter', state: 'active' }) : invalid('instead', refused);
+		if (trace.decision === 'refer' || (trace.decision === 'stop' && !mended))
+			return invalid(
+				'answer',
+				'After a stop or a referral nothing gentler is prescribed here; a licensed user clears it first.'
+			);
+		const refused = bolderThan(prescribed, trace.change?.result ?? slip.input.exercise, [
+			now.step,
+			trace.change?.result.step ?? now.step
+		]);
+		return refused === undefined
+			? ok({ prescribed, kind: 'alter', state: 'active' })
+			: invalid('instead', refused);
 	}
-	if ((a.reason ?? '').trim().length < 5) return invalid('reason', 'An override needs its reason in a few words.');
-	const held = trace.decision === 'refer' ? (heldBy(r, slip.exercise.region) ?? 'What was reported is cleared first, on the client’s page.') : heldBy(r, slip.exercise.region);
+	if ((a.reason ?? '').trim().length < 5)
+		return invalid('reason', 'An override needs its reason in a few words.');
+	const held =
+		trace.decision === 'refer'
+			? (heldBy(r, slip.exercise.region) ?? 'What was reported is cleared first, on the client’s page.')
+			: heldBy(r, slip.exercise.region);
 	if (held !== undefined) return invalid('answer', held);
-	return ok({ prescribed, kind: now.state === 'stopped' || trace.decision === 'stop' ? 'resume' : 'alter', state: 'active' });
+	return ok({
+		prescribed,
+		kind: now.state === 'stopped' || trace.decision === 'stop' ? 'resume' : 'alter',
+		state: 'active'
+	});
 }
 
 /**
  * The whole set-up of what is prescribed instead: what was typed, on top of what is proposed or stands for that step, else as
  * solved. Only the lengths that belong to the step are kept, so that a cleared field never means "as low as you like".
  */
-function settledSetup(ctx: Context, r: ClientRecord, slip: Slip, step: Step, typed: SolvedSetup | undefined): SolvedSetup {
+function settledSetup(
+	ctx: Context,
+	r: ClientRecord,
+	slip: Slip,
+	step: Step,
+	typed: SolvedSetup | undefined
+): SolvedSetup {
 	const proposed = slip.trace.change?.result;
 	const { head } = slip.chain;
 	const base = proposed?.step === step.id ? proposed.setup : head.step === step.id ? head.setup : undefined;
@@ -135,22 +173,47 @@ function settledSetup(ctx: Context, r: ClientRecord, slip: Slip, step: Step, typ
 	const heelWedgeCm = length?.of === 'seatCm' ? undefined : (typed?.heelWedgeCm ?? own.heelWedgeCm);
 	return {
 		...(length === null || chosen === undefined ? {} : { [length.of]: chosen }),
-		...(length?.of === 'seatCm' && chosen === own.seatCm && own.build !== undefined ? { build: own.build } : {}),
+		...(length?.of === 'seatCm' && chosen === own.seatCm && own.build !== undefined
+			? { build: own.build }
+			: {}),
 		...(heelWedgeCm === undefined ? {} : { heelWedgeCm })
 	};
 }
 
 function acceptedOf(trace: Trace, slip: Slip): NextPrescription | null {
 	const { head } = slip.chain;
-	const now: Prescribed = { step: head.step, dose: head.dose, ...(head.setup === null ? {} : { setup: head.setup }) };
-	if (trace.change?.kind === 'mend') return { prescribed: trace.change.result, kind: trace.decision === 'regress' ? 'regress' : 'alter', state: 'active' };
-	if (trace.decision === 'stop') return head.state === 'stopped' ? null : { prescribed: now, kind: 'stop', state: 'stopped' };
+	const now: Prescribed = {
+		step: head.step,
+		dose: head.dose,
+		...(head.setup === null ? {} : { setup: head.setup })
+	};
+	if (trace.change?.kind === 'mend')
+		return {
+			prescribed: trace.change.result,
+			kind: trace.decision === 'regress' ? 'regress' : 'alter',
+			state: 'active'
+		};
+	if (trace.decision === 'stop')
+		return head.state === 'stopped' ? null : { prescribed: now, kind: 'stop', state: 'stopped' };
 	if (trace.change === null) return null;
 	if (trace.change.kind === 'set-aside') return { prescribed: now, kind: 'set-aside', state: 'set-aside' };
-	return { prescribed: trace.change.result, kind: trace.decision === 'regress' ? 'regress' : trace.change.kind === 'retry' ? 'retry' : 'advance', state: 'active' };
+	return {
+		prescribed: trace.change.result,
+		kind: trace.decision === 'regress' ? 'regress' : trace.change.kind === 'retry' ? 'retry' : 'advance',
+		state: 'active'
+	};
 }
 
-async function write(t: PracticeTransaction, ctx: Context, r: ClientRecord, slip: Slip, a: Answer, next: NextPrescription | null, passedOver: readonly string[], recordedAt?: Date): Promise<Outcome<Signed>> {
+async function write(
+	t: PracticeTransaction,
+	ctx: Context,
+	r: ClientRecord,
+	slip: Slip,
+	a: Answer,
+	next: NextPrescription | null,
+	passedOver: readonly string[],
+	recordedAt?: Date
+): Promise<Outcome<Signed>> {
 	const { exercise, trace, input } = slip;
 	const text = textOf(slip, a, next, ctx.today);
 	const row = {
@@ -167,11 +230,13 @@ async function write(t: PracticeTransaction, ctx: Context, r: ClientRecord, slip
 		outcome: JSON.stringify({ prescriptionId: next === null ? null : a.prescriptionId, text }),
 		reason: a.reason ?? null
 	};
-	if ((await append(t, 'decision', row, recordedAt)) === 'conflict') return conflict('This slip was already answered.');
+	if ((await append(t, 'decision', row, recordedAt)) === 'conflict')
+		return conflict('This slip was already answered.');
 	if (next === null) return ok({ text, changed: false });
 	const family = r.families[exercise.family];
 	const step = family === undefined ? undefined : stepOf(family, next.prescribed.step);
-	if (family === undefined || step === undefined) return invalid('step', 'This step is no longer in the catalogue; choose another.');
+	if (family === undefined || step === undefined)
+		return invalid('step', 'This step is no longer in the catalogue; choose another.');
 	const written = await writePrescription(
 		t,
 		{
@@ -194,11 +259,16 @@ async function write(t: PracticeTransaction, ctx: Context, r: ClientRecord, slip
 		},
 		recordedAt
 	);
-	return written === 'conflict' ? conflict('Somebody changed this exercise meanwhile; reload to see it.') : ok({ text, changed: true });
+	return written === 'conflict'
+		? conflict('Somebody changed this exercise meanwhile; reload to see it.')
+		: ok({ text, changed: true });
 }
 
 function textOf(slip: Slip, a: Answer, next: NextPrescription | null, today: string): string {
-	if (a.answer === 'accepted') return slip.trace.change === null ? decisionSentence(slip.trace, today) : `${slip.trace.change.kind === 'mend' ? 'Mended' : slip.trace.decision === 'regress' ? 'Regress' : 'Advance'}: ${changeText(slip.trace.change)}.`;
+	if (a.answer === 'accepted')
+		return slip.trace.change === null
+			? decisionSentence(slip.trace, today)
+			: `${slip.trace.change.kind === 'mend' ? 'Mended' : slip.trace.decision === 'regress' ? 'Regress' : 'Advance'}: ${changeText(slip.trace.change)}.`;
 	if (next === null) return 'No change.';
 	const { step, dose, setup } = next.prescribed;
 	const where = setupText(setup);

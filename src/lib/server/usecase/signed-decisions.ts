@@ -2,4 +2,7 @@
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { decisions, type SignedDecision } from '../repo/decision-repo.ts';
 
-export const signedDecisions = (t: PracticeTransaction, clientId: string): Promise<readonly SignedDecision[]> => decisions(t, clientId);
+export const signedDecisions = (
+	t: PracticeTransaction,
+	clientId: string
+): Promise<readonly SignedDecision[]> => decisions(t, clientId);

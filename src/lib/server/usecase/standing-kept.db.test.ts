@@ -4,7 +4,6 @@ import { sql } from 'kysely';
 import { describe, expect, it } from 'vitest';
 import { client, demoForEach, value, type TestDatabase } from '../../../../tests/database.ts';
 import { loadRecords } from '../record/load.ts';
-import { answeredSlips } from '../repo/decision-repo.ts';
 import { keepJudged, unjudge, unjudged } from '../repo/standing-repo.ts';
 import { rebuild } from '../thread/rebuild.ts';
 import { judgedRow, readRow, todayRow } from '../view/today-row.ts';
@@ -30,9 +29,14 @@ const rows = async (ctx = physio) => value(await showToday(ctx)).rows;
 /** What judging everybody from the record alone says, in the order of Today. */
 async function rebuilt(ctx: Context): Promise<unknown[]> {
 	return ctx.inPractice(async (t) => {
-		const answered = await answeredSlips(t);
-		const all = (await loadRecords(t)).map((r) => ({ clientId: r.head.id, name: r.head.name, ...todayRow(r, ctx.today, answered) }));
-		return all.sort((a, b) => a.rank - b.rank || (a.name < b.name ? -1 : 1)).map(({ rank: _, clientId, name, ...row }) => ({ ...readRow(row, ctx.today), clientId, name }));
+		const all = (await loadRecords(t)).map((r) => ({
+			clientId: r.head.id,
+			name: r.head.name,
+			...todayRow(r, ctx.today)
+		}));
+		return all
+			.sort((a, b) => a.rank - b.rank || (a.name < b.name ? -1 : 1))
+			.map(({ rank: _, clientId, name, ...row }) => ({ ...readRow(row, ctx.today), clientId, name }));
 	});
 }
 const kept = async (ctx = physio) => (await rows(ctx)).map(({ old: _, ...row }) => row);
@@ -45,15 +49,86 @@ describe('kept and rebuilt', () => {
 		const clientId = wren.head.id;
 		const e = wren.exercises[0]!;
 		const head = e.prescriptions.at(-1)!;
-		const flag = (await physio.inPractice((t) => loadRecords(t))).flatMap((r) => r.head.flags.filter((f) => f.open && f.severity !== 'caution').map((f) => ({ r, f })))[0]!;
-		const session = { date: TODAY, observed: true, prescribed: { sets: head.dose.sets, reps: head.dose.reps, loadKg: head.dose.loadKg }, sets: Array.from({ length: head.dose.sets }, () => ({ reps: head.dose.reps, effort: 5, cleanReps: head.dose.reps })), pains: [{ region: e.region, before: 1, peak: 7, after: 6 }], symptoms: [], faults: {}, soreness: 1, confidence: 8 };
+		const flag = (await physio.inPractice((t) => loadRecords(t))).flatMap((r) =>
+			r.head.flags.filter((f) => f.open && f.severity !== 'caution').map((f) => ({ r, f }))
+		)[0]!;
+		const session = {
+			date: TODAY,
+			observed: true,
+			prescribed: { sets: head.dose.sets, reps: head.dose.reps, loadKg: head.dose.loadKg },
+			sets: Array.from({ length: head.dose.sets }, () => ({
+				reps: head.dose.reps,
+				effort: 5,
+				cleanReps: head.dose.reps
+			})),
+			pains: [{ region: e.region, before: 1, peak: 7, after: 6 }],
+			symptoms: [],
+			faults: {},
+			soreness: 1,
+			confidence: 8
+		};
 		const acts: readonly (readonly [string, () => Promise<{ readonly ok: boolean }>])[] = [
-			[clientId, () => arrive(physio, { id: randomUUID(), clientId, day: TODAY, pains: { [e.region]: 3 }, fever: 'no', fall: 'no', newSwelling: 'no', calf: 'no' })],
-			[clientId, () => logVisit(physio, { id: randomUUID(), visitId: randomUUID(), clientId, exerciseId: e.id, prescriptionId: head.id, session })],
-			[clientId, () => checkIn(physio, { id: randomUUID(), clientId, day: '2026-03-11', regions: [{ id: randomUUID(), region: e.region, pain: 6, swelling: 'none' }], events: [] })],
+			[
+				clientId,
+				() =>
+					arrive(physio, {
+						id: randomUUID(),
+						clientId,
+						day: TODAY,
+						pains: { [e.region]: 3 },
+						fever: 'no',
+						fall: 'no',
+						newSwelling: 'no',
+						calf: 'no'
+					})
+			],
+			[
+				clientId,
+				() =>
+					logVisit(physio, {
+						id: randomUUID(),
+						visitId: randomUUID(),
+						clientId,
+						exerciseId: e.id,
+						prescriptionId: head.id,
+						session
+					})
+			],
+			[
+				clientId,
+				() =>
+					checkIn(physio, {
+						id: randomUUID(),
+						clientId,
+						day: '2026-03-11',
+						regions: [{ id: randomUUID(), region: e.region, pain: 6, swelling: 'none' }],
+						events: []
+					})
+			],
 			[clientId, () => changeSetting(physio, clientId, randomUUID(), { technique: 'parallel' })],
-			[clientId, () => setLimit(physio, { id: randomUUID(), clientId, axis: 'kneeFlexion', side: 'right', maxDeg: 40, source: 'letter' })],
-			[flag.r.head.id, () => closeFlag(physio, { id: randomUUID(), clientId: flag.r.head.id, flagId: flag.f.id, note: 'Seen by me, a mistake.', mistaken: true })]
+			[
+				clientId,
+				() =>
+					setLimit(physio, {
+						id: randomUUID(),
+						clientId,
+						axis: 'kneeFlexion',
+						side: 'right',
+						maxDeg: 40,
+						source: 'letter'
+					})
+			],
+			[
+				flag.r.head.id,
+				() =>
+					closeFlag(physio, {
+						id: randomUUID(),
+						clientId: flag.r.head.id,
+						flagId: flag.f.id,
+						note: 'Seen by me, a mistake.',
+						mistaken: true
+					})
+			]
 		];
 		for (const [of, act] of acts) {
 			expect(await act(), String(act)).toMatchObject({ ok: true });
@@ -65,8 +140,19 @@ describe('kept and rebuilt', () => {
 	it('an act that was refused leaves the row as it is; own ladders leave everybody to be judged', async () => {
 		await rows();
 		const { head } = await client(physio, 'Wren');
-		expect(await setLimit(physio, { id: randomUUID(), clientId: head.id, axis: 'kneeFlexion', side: 'right', source: 'letter' })).toMatchObject({ ok: false });
-		expect(await saveFamilies(physio, '{"no":"ladder"}')).toMatchObject({ ok: true, value: { faults: expect.anything() as unknown } });
+		expect(
+			await setLimit(physio, {
+				id: randomUUID(),
+				clientId: head.id,
+				axis: 'kneeFlexion',
+				side: 'right',
+				source: 'letter'
+			})
+		).toMatchObject({ ok: false });
+		expect(await saveFamilies(physio, '{"no":"ladder"}')).toMatchObject({
+			ok: true,
+			value: { faults: expect.anything() as unknown }
+		});
 		expect(await old()).toEqual([]);
 		await physio.inPractice((t) => unjudge(t));
 		expect(await old()).toHaveLength(8);
@@ -79,7 +165,9 @@ describe('kept and rebuilt', () => {
 		expect(await physio.inPractice((t) => unjudged(t, TODAY, 'another'))).toHaveLength(8);
 		await d.owner.query('delete from standing');
 		expect(await old()).toHaveLength(8);
-		expect(await kept({ ...physio, today: '2026-03-13' })).toEqual(await rebuilt({ ...physio, today: '2026-03-13' }));
+		expect(await kept({ ...physio, today: '2026-03-13' })).toEqual(
+			await rebuilt({ ...physio, today: '2026-03-13' })
+		);
 	});
 	it('rebuilt by the command line, rows are what they were', async () => {
 		const before = await rows();
@@ -94,7 +182,9 @@ describe('kept and rebuilt', () => {
 		const [before] = await old();
 		await physio.inPractice((t) => unjudge(t, head.id));
 		const r = await client(physio, 'Wren');
-		expect(await physio.inPractice((t) => keepJudged(t, before!, TODAY, JUDGED_BY, judgedRow(r, TODAY, new Map())))).toBe(false);
+		expect(
+			await physio.inPractice((t) => keepJudged(t, before!, TODAY, JUDGED_BY, judgedRow(r, TODAY)))
+		).toBe(false);
 		expect((await old()).map((u) => u.clientId)).toEqual([head.id]);
 		await judgeAnew(physio.inPractice, await old(), TODAY);
 		expect(await old()).toEqual([]);
@@ -105,7 +195,19 @@ describe('reading', () => {
 	it('costs the same few queries however many clients there are, once they are judged', async () => {
 		await rows();
 		let queries = 0;
-		const counting: Context = { ...physio, inPractice: (work) => physio.inPractice((t) => work({ ...t, trx: t.trx.withPlugin({ transformQuery: (a) => (queries++, a.node), transformResult: async (a) => a.result }) as typeof t.trx })) };
+		const counting: Context = {
+			...physio,
+			inPractice: (work) =>
+				physio.inPractice((t) =>
+					work({
+						...t,
+						trx: t.trx.withPlugin({
+							transformQuery: (a) => (queries++, a.node),
+							transformResult: async (a) => a.result
+						}) as typeof t.trx
+					})
+				)
+		};
 		value(await showToday(counting));
 		expect(queries).toBeLessThanOrEqual(4);
 	});
@@ -118,10 +220,13 @@ describe('reading', () => {
 		expect(value(await showToday(physio, { from: 3 })).rows).toEqual(all.slice(3));
 	});
 	it('shows how long nobody was heard of as of today, not of the day it was judged', async () => {
-		const silent = async (today: string) => (await rows({ ...physio, today })).flatMap((r) => r.notes.filter((n) => n.startsWith('silent')));
+		const silent = async (today: string) =>
+			(await rows({ ...physio, today })).flatMap((r) => r.notes.filter((n) => n.startsWith('silent')));
 		await silent(TODAY);
 		await d.owner.query(`update standing set valid_until = '2027-01-01'`);
-		expect(await silent('2026-04-12')).toHaveLength(8 - (await rows({ ...physio, today: '2026-04-12' })).filter((r) => r.lastSession === null).length);
+		expect(await silent('2026-04-12')).toHaveLength(
+			8 - (await rows({ ...physio, today: '2026-04-12' })).filter((r) => r.lastSession === null).length
+		);
 	});
 	it('another practice sees and changes nothing of it', async () => {
 		await rows();

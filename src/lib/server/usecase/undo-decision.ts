@@ -31,11 +31,19 @@ export const undoDecision = command<Undo, true>({
 		const [r] = await loadRecords(t, u.clientId);
 		const family = r?.exercises.find((e) => e.id === decision.exerciseId)?.family;
 		if (r === undefined || family === undefined) return notFound;
-		if (!delegated(ctx.actor, r, family, ctx.today)) return refuseFor('Undoing for this client is not delegated to you; ask a licensed user.');
+		if (!delegated(ctx.actor, r, family, ctx.today))
+			return refuseFor('Undoing for this client is not delegated to you; ask a licensed user.');
 		const newest = all.find((d) => !d.undone);
-		if (newest !== undefined && newest.id !== decision.id) return conflict(`A later decision of this client stands: ${newest.outcome.text} Undo that first.`);
-		if (!ctx.actor.licensed && givesBack(decision) && !(ownOfToday(decision, ctx) && decision.proposal.decision !== 'stop')) return refuseFor('What a stop or a regression took away is given back by a licensed user.');
-		if (decision.answer === 'overridden' && !ctx.actor.licensed) return refuseFor('An override is undone by a licensed user.');
+		if (newest !== undefined && newest.id !== decision.id)
+			return conflict(`A later decision of this client stands: ${newest.outcome.text} Undo that first.`);
+		if (
+			!ctx.actor.licensed &&
+			givesBack(decision) &&
+			!(ownOfToday(decision, ctx) && decision.proposal.decision !== 'stop')
+		)
+			return refuseFor('What a stop or a regression took away is given back by a licensed user.');
+		if (decision.answer === 'overridden' && !ctx.actor.licensed)
+			return refuseFor('An override is undone by a licensed user.');
 		const exercise = (await exercises(t, u.clientId)).find((e) => e.id === decision.exerciseId);
 		const made = decision.outcome.prescriptionId;
 		if (made !== null) {
@@ -43,7 +51,8 @@ export const undoDecision = command<Undo, true>({
 			const old = exercise?.prescriptions.find((p) => p.id === decision.basedOn);
 			if (exercise === undefined || head === undefined || old === undefined) return notFound;
 			if (head.id !== made) return conflict('The exercise was changed since; make a new decision instead.');
-			if ((await logs(t, u.clientId)).some((l) => l.prescriptionId === made)) return conflict('A session was already logged under it; make a new decision instead.');
+			if ((await logs(t, u.clientId)).some((l) => l.prescriptionId === made))
+				return conflict('A session was already logged under it; make a new decision instead.');
 			const row = {
 				id: u.prescriptionId,
 				exercise_id: exercise.id,
@@ -61,7 +70,8 @@ export const undoDecision = command<Undo, true>({
 				replaces_id: head.id,
 				reason: 'undone'
 			};
-			if ((await append(t, 'prescription', row)) === 'conflict') return conflict('Somebody changed this exercise meanwhile; reload to see it.');
+			if ((await append(t, 'prescription', row)) === 'conflict')
+				return conflict('Somebody changed this exercise meanwhile; reload to see it.');
 		}
 		const undone = await append(t, 'decision', {
 			id: u.id,
@@ -83,6 +93,9 @@ export const undoDecision = command<Undo, true>({
 });
 
 /** Undoing it would allow more than stands now. */
-const givesBack = (d: SignedDecision): boolean => d.outcome.prescriptionId !== null && (d.proposal.decision === 'stop' || d.proposal.decision === 'regress' || d.answer === 'altered');
+const givesBack = (d: SignedDecision): boolean =>
+	d.outcome.prescriptionId !== null &&
+	(d.proposal.decision === 'stop' || d.proposal.decision === 'regress' || d.answer === 'altered');
 
-const ownOfToday = (d: SignedDecision, ctx: Context): boolean => d.byId === ctx.actor.memberId && d.day === ctx.today;
+const ownOfToday = (d: SignedDecision, ctx: Context): boolean =>
+	d.byId === ctx.actor.memberId && d.day === ctx.today;

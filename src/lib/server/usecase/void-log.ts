@@ -19,11 +19,13 @@ export const voidLog = command<Voiding, true>({
 	verb: 'log visit',
 	id: (v) => v.id,
 	client: (v) => v.clientId,
-	check: (v) => (v.reason.trim().length < 3 ? invalid('reason', 'Say in a few words what was wrong with it.') : undefined),
+	check: (v) =>
+		v.reason.trim().length < 3 ? invalid('reason', 'Say in a few words what was wrong with it.') : undefined,
 	run: async (v, { t, ctx }) => {
 		const log = (await logs(t, v.clientId)).find((l) => l.id === v.logId);
 		if (log === undefined) return conflict('This session was already taken out, or is not this client’s.');
-		if (log.writtenBy !== ctx.actor.memberId && !ctx.actor.licensed) return refuseFor('A colleague logged this session; they or a licensed user can take it out.');
+		if (log.writtenBy !== ctx.actor.memberId && !ctx.actor.licensed)
+			return refuseFor('A colleague logged this session; they or a licensed user can take it out.');
 		const { session } = log;
 		const written = await append(t, 'exercise_log', {
 			id: v.id,

@@ -11,7 +11,14 @@ export interface NeededSlip extends Slip {
 	readonly rank: number;
 }
 
-const RANK: Readonly<Record<Decision, number>> = { refer: 0, stop: 1, regress: 2, wait: 5, hold: 6, advance: 4 };
+const RANK: Readonly<Record<Decision, number>> = {
+	refer: 0,
+	stop: 1,
+	regress: 2,
+	wait: 5,
+	hold: 6,
+	advance: 4
+};
 const FLARE_RANK = 2.5;
 const REVIEW_RANK = 2.2;
 const SILENT_RANK = 4.5;
@@ -30,16 +37,20 @@ function rankOf({ rule, decision }: Slip['trace'], silent: boolean): number {
 	return silent ? Math.min(SILENT_RANK, RANK[decision]) : RANK[decision];
 }
 
-/** `answered` is the hash of the last signed slip by exercise; `withFlip` also looks for the nearest flips. */
-export function slipsByNeed(r: ClientRecord, today: Day, answered: ReadonlyMap<string, { readonly hash: string }>, withFlip: boolean): readonly NeededSlip[] {
+/** `withFlip` also looks for the nearest flips. */
+export function slipsByNeed(r: ClientRecord, today: Day, withFlip: boolean): readonly NeededSlip[] {
 	const used = advancesToday(r, today);
 	const silent = silentDays(r, today) > SILENT_DAYS;
 	return r.exercises
 		.map((e): NeededSlip => {
 			const slip = slipOf(r, e, today, used, withFlip);
-			const done = answered.get(e.id)?.hash === slip.hash;
+			const done = e.answered === slip.hash;
 			const own = rankOf(slip.trace, silent);
-			return { ...slip, answered: done, rank: done && slip.trace.decision !== 'refer' ? ANSWERED + own : own };
+			return {
+				...slip,
+				answered: done,
+				rank: done && slip.trace.decision !== 'refer' ? ANSWERED + own : own
+			};
 		})
 		.sort((a, b) => a.rank - b.rank);
 }

@@ -39,7 +39,10 @@ export function readRow(row: TodayRow, today: Day): TodayRow {
 	const silent = row.lastSession === null ? 0 : daysBetween(row.lastSession, today);
 	return {
 		...row,
-		sentence: row.awayFrom === null ? row.sentence : row.sentence.replaceAll(DAYS, String(daysBetween(row.awayFrom, today))),
+		sentence:
+			row.awayFrom === null
+				? row.sentence
+				: row.sentence.replaceAll(DAYS, String(daysBetween(row.awayFrom, today))),
 		notes: silent > SILENT_DAYS ? [`silent ${silent} days`, ...row.notes] : row.notes
 	};
 }
@@ -50,22 +53,45 @@ export interface RankedRow extends TodayRow {
 }
 
 /** The row of a client on a day, and until when the calendar leaves it alone. */
-export function judgedRow(r: ClientRecord, today: Day, answered: ReadonlyMap<string, { readonly hash: string }>): Judged {
-	const { rank, ...row } = todayRow(r, today, answered);
-	return { rank, waiting: !row.answered && row.decision !== 'quiet' && row.decision !== 'wait', validUntil: validUntil(r, today), row };
+export function judgedRow(r: ClientRecord, today: Day): Judged {
+	const { rank, ...row } = todayRow(r, today);
+	return {
+		rank,
+		waiting: !row.answered && row.decision !== 'quiet' && row.decision !== 'wait',
+		validUntil: validUntil(r, today),
+		row
+	};
 }
 
-export function todayRow(r: ClientRecord, today: Day, answered: ReadonlyMap<string, { readonly hash: string }>): RankedRow {
+export function todayRow(r: ClientRecord, today: Day): RankedRow {
 	const arrived = arrivedOn(r, today)?.answer;
-	const notes = [...(arrived === 'not-today' ? ['not today, by the arrival card'] : arrived === 'lighter' ? ['lighter today, by the arrival card'] : []), ...notesOf(r, today)];
+	const notes = [
+		...(arrived === 'not-today'
+			? ['not today, by the arrival card']
+			: arrived === 'lighter'
+				? ['lighter today, by the arrival card']
+				: []),
+		...notesOf(r, today)
+	];
 	const base = { lastSession: lastSessionDay(r) ?? null, notes };
-	const [first, ...others] = slipsByNeed(r, today, answered, false);
+	const [first, ...others] = slipsByNeed(r, today, false);
 	if (first === undefined) {
 		const red = r.head.flags.some((f) => f.open && f.severity === 'red');
-		return { ...base, awayFrom: null, regions: regionsOf(r).map(regionName).join(', '), step: '', decision: red ? 'refer' : 'quiet', ...startOf(r), others: [], answered: false, rank: red ? 0 : 3 };
+		return {
+			...base,
+			awayFrom: null,
+			regions: regionsOf(r).map(regionName).join(', '),
+			step: '',
+			decision: red ? 'refer' : 'quiet',
+			...startOf(r),
+			others: [],
+			answered: false,
+			rank: red ? 0 : 3
+		};
 	}
 	const { trace } = first;
-	const counted = trace.decision === 'advance' ? undefined : trace.reasons.slice(0, 2).find((x) => COUNTED.has(x.code));
+	const counted =
+		trace.decision === 'advance' ? undefined : trace.reasons.slice(0, 2).find((x) => COUNTED.has(x.code));
 	const away = typeof counted?.value === 'number' ? counted.value : null;
 	const sentence = decisionSentence(trace, today);
 	return {
@@ -86,11 +112,23 @@ export function todayRow(r: ClientRecord, today: Day, answered: ReadonlyMap<stri
 function startOf(r: ClientRecord): { readonly sentence: string; readonly to: string } {
 	const { flags, screening, surgery, setting } = r.head;
 	const flag = flags.find((f) => f.open && f.severity !== 'caution');
-	if (flag !== undefined) return { sentence: `A flag is open: ${flagName(flag.code)}. ${flagAction(flag.code)}`, to: 'screen' };
-	if (screening === null || !screening.complete) return { sentence: screening === null ? 'Nothing prescribed yet: screen first.' : 'The screening has unanswered questions; unknown is not no.', to: 'screen' };
-	if (surgery.some((s) => !s.limitsEntered)) return { sentence: 'An operation waits for its protocol.', to: 'screen' };
-	if (Object.keys(setting.usual).length === 0) return { sentence: 'Nothing prescribed yet: ask what hurts.', to: 'ask' };
-	return r.measurements.length === 0 ? { sentence: 'Nothing prescribed yet: measure, then choose a step.', to: 'measure' } : { sentence: 'Measured; choose a step.', to: 'ladder' };
+	if (flag !== undefined)
+		return { sentence: `A flag is open: ${flagName(flag.code)}. ${flagAction(flag.code)}`, to: 'screen' };
+	if (screening === null || !screening.complete)
+		return {
+			sentence:
+				screening === null
+					? 'Nothing prescribed yet: screen first.'
+					: 'The screening has unanswered questions; unknown is not no.',
+			to: 'screen'
+		};
+	if (surgery.some((s) => !s.limitsEntered))
+		return { sentence: 'An operation waits for its protocol.', to: 'screen' };
+	if (Object.keys(setting.usual).length === 0)
+		return { sentence: 'Nothing prescribed yet: ask what hurts.', to: 'ask' };
+	return r.measurements.length === 0
+		? { sentence: 'Nothing prescribed yet: measure, then choose a step.', to: 'measure' }
+		: { sentence: 'Measured; choose a step.', to: 'ladder' };
 }
 
 function notesOf(r: ClientRecord, today: Day): string[] {
@@ -102,7 +140,12 @@ function notesOf(r: ClientRecord, today: Day): string[] {
 		})
 	);
 	if (stale.length > 0) out.push('retest due');
-	if (r.head.screening !== null && screenDue(r.head.screening.date, r.policy.screeningDays) < addDays(today, SCREEN_SOON_DAYS)) out.push(`screening due ${shortDay(screenDue(r.head.screening.date, r.policy.screeningDays))}`);
-	for (const l of r.head.limits) if (l.reviewOn !== null && l.reviewOn <= today) out.push('protocol limit up for review');
+	if (
+		r.head.screening !== null &&
+		screenDue(r.head.screening.date, r.policy.screeningDays) < addDays(today, SCREEN_SOON_DAYS)
+	)
+		out.push(`screening due ${shortDay(screenDue(r.head.screening.date, r.policy.screeningDays))}`);
+	for (const l of r.head.limits)
+		if (l.reviewOn !== null && l.reviewOn <= today) out.push('protocol limit up for review');
 	return [...new Set(out)];
 }

@@ -9,7 +9,13 @@ import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals }) => {
 	const ctx = contextIn(locals);
-	return { ids: formIds(ctx, 3 + CONSENT_PURPOSES.length), today: ctx.today, units: ctx.units, purposes: CONSENT_PURPOSES, kit: HOME_KIT };
+	return {
+		ids: formIds(ctx, 3 + CONSENT_PURPOSES.length),
+		today: ctx.today,
+		units: ctx.units,
+		purposes: CONSENT_PURPOSES,
+		kit: HOME_KIT
+	};
 };
 
 export const actions: Actions = {
@@ -17,11 +23,26 @@ export const actions: Actions = {
 		const form = await formOf(request);
 		const all = Object.fromEntries(form);
 		const parsed = registerForm.safeParse(all);
-		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
+		if (!parsed.success)
+			return refuseField(
+				form,
+				String(parsed.error.issues[0]?.path[0] ?? ''),
+				parsed.error.issues[0]?.message ?? ''
+			);
 		const build = parseBuild(all);
-		if (!build.success) return refuseField(form, String(build.error.issues[0]?.path[0] ?? ''), build.error.issues[0]?.message ?? '');
-		const consents = CONSENT_PURPOSES.map((purpose) => ({ id: uuid.safeParse(form.get(`consent.${purpose}.id`)).data ?? '', purpose, given: form.get(`consent.${purpose}`) === 'on' }));
-		if (consents.some((c) => c.id === '')) return refuseField(form, '', 'The form has lost its ids; reload the page.');
+		if (!build.success)
+			return refuseField(
+				form,
+				String(build.error.issues[0]?.path[0] ?? ''),
+				build.error.issues[0]?.message ?? ''
+			);
+		const consents = CONSENT_PURPOSES.map((purpose) => ({
+			id: uuid.safeParse(form.get(`consent.${purpose}.id`)).data ?? '',
+			purpose,
+			given: form.get(`consent.${purpose}`) === 'on'
+		}));
+		if (consents.some((c) => c.id === ''))
+			return refuseField(form, '', 'The form has lost its ids; reload the page.');
 		const { sex, occupation, minutes, ...who } = parsed.data;
 		const kept = (name: string): string[] => form.getAll(name).map(String);
 		const done = await registerClient(contextIn(locals), {
@@ -35,7 +56,9 @@ export const actions: Actions = {
 			frontOfKnee: false,
 			usual: {},
 			homeKit: kept('kit').filter((k) => (HOME_KIT as readonly string[]).includes(k)),
-			days: kept('days').map(Number).filter((d) => Number.isInteger(d) && d >= 0 && d <= 6),
+			days: kept('days')
+				.map(Number)
+				.filter((d) => Number.isInteger(d) && d >= 0 && d <= 6),
 			consents
 		});
 		if (!done.ok) return refusal(form, done.refusal);

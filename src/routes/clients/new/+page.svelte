@@ -12,18 +12,31 @@
 	import { CONSENT_TEXT, KIT_NAME, LANGUAGE_NAME, WEEKDAYS } from '#lib/wording/intake.ts';
 
 	let { data, form } = $props();
-	const wrong = (name: string): string | undefined => (form && 'field' in form && form.field === name ? form.message : undefined);
+	const wrong = (name: string): string | undefined =>
+		form && 'field' in form && form.field === name ? form.message : undefined;
 	let chosen = $state('');
 	const units = $derived(chosen === '' ? (data.units === 'imperial' ? 'imperial' : 'metric') : chosen);
 	let lost = $state('');
 </script>
 
 <svelte:head><title>Register a client · Bolster</title></svelte:head>
-<KeyHelp keys={[['Tab', 'next field'], ['Space', 'tick'], ['Enter', 'register']]} />
+<KeyHelp
+	keys={[
+		['Tab', 'next field'],
+		['Space', 'tick'],
+		['Enter', 'register']
+	]}
+/>
 <main class="page max-w-6xl">
 	<h1>Register a client</h1>
 	<p class="label mt-1">For adults. What follows is the screening; nothing is prescribed before it.</p>
-	<form method="POST" class="mt-3 grid gap-4" use:enhance={sending((t) => (lost = t))} use:keepForm={'register'} novalidate>
+	<form
+		method="POST"
+		class="mt-3 grid gap-4"
+		use:enhance={sending((t) => (lost = t))}
+		use:keepForm={'register'}
+		novalidate
+	>
 		<input type="hidden" name="id" value={data.ids[0]} />
 		<input type="hidden" name="personId" value={data.ids[1]} />
 		<input type="hidden" name="settingId" value={data.ids[2]} />
@@ -33,28 +46,105 @@
 			<div class="flex flex-wrap gap-4">
 				<Field name="name" label="Name" autocomplete="off" wrong={wrong('name')} width="w-72" />
 				<Field name="born" label="Born" type="date" max={data.today} wrong={wrong('born')} width="w-40" />
-				<Choice name="sex" label="Sex, for the norms" items={[{ value: '', name: 'not given: no norm by sex' }, { value: 'female', name: 'female' }, { value: 'male', name: 'male' }]} value="" />
+				<Choice
+					name="sex"
+					label="Sex, for the norms"
+					items={[
+						{ value: '', name: 'not given: no norm by sex' },
+						{ value: 'female', name: 'female' },
+						{ value: 'male', name: 'male' }
+					]}
+					value=""
+				/>
 				<Field name="occupation" label="Work or day" autocomplete="off" width="w-56" />
 			</div>
 			<div class="flex flex-wrap items-end gap-4">
-				<Choice name="units" label="Units" value={units} items={[{ value: 'metric', name: 'cm, kg' }, { value: 'imperial', name: 'ft in, lb' }]} onchange={(e: Event) => (chosen = (e.currentTarget as HTMLSelectElement).value)} />
+				<Choice
+					name="units"
+					label="Units"
+					value={units}
+					items={[
+						{ value: 'metric', name: 'cm, kg' },
+						{ value: 'imperial', name: 'ft in, lb' }
+					]}
+					onchange={(e: Event) => (chosen = (e.currentTarget as HTMLSelectElement).value)}
+				/>
 				{#if units === 'metric'}
-					<Field name="heightCm" label="Height" unit="cm" inputmode="decimal" wrong={wrong('heightCm')} width="w-20" />
-					<Field name="massKg" label="Mass" unit="kg" inputmode="decimal" wrong={wrong('massKg')} width="w-20" />
+					<Field
+						name="heightCm"
+						label="Height"
+						unit="cm"
+						inputmode="decimal"
+						wrong={wrong('heightCm')}
+						width="w-20"
+					/>
+					<Field
+						name="massKg"
+						label="Mass"
+						unit="kg"
+						inputmode="decimal"
+						wrong={wrong('massKg')}
+						width="w-20"
+					/>
 				{:else}
-					<Field name="feet" label="Height" unit="ft" inputmode="decimal" wrong={wrong('feet')} width="w-16" />
-					<Field name="inches" label="and" unit="in" inputmode="decimal" wrong={wrong('inches')} width="w-16" />
-					<Field name="pounds" label="Mass" unit="lb" inputmode="decimal" wrong={wrong('pounds')} width="w-20" />
+					<Field
+						name="feet"
+						label="Height"
+						unit="ft"
+						inputmode="decimal"
+						wrong={wrong('feet')}
+						width="w-16"
+					/>
+					<Field
+						name="inches"
+						label="and"
+						unit="in"
+						inputmode="decimal"
+						wrong={wrong('inches')}
+						width="w-16"
+					/>
+					<Field
+						name="pounds"
+						label="Mass"
+						unit="lb"
+						inputmode="decimal"
+						wrong={wrong('pounds')}
+						width="w-20"
+					/>
 				{/if}
-				<Choice name="language" label="Handouts in" value="en" items={Object.entries(LANGUAGE_NAME).map(([value, name]) => ({ value, name }))} />
+				<Choice
+					name="language"
+					label="Handouts in"
+					value="en"
+					items={Object.entries(LANGUAGE_NAME).map(([value, name]) => ({ value, name }))}
+				/>
 			</div>
 		</section>
 		<section class="grid gap-2" aria-label="At home">
 			<h2>At home</h2>
-			<fieldset class="flex flex-wrap gap-x-5 gap-y-1"><legend class="label">What there is</legend>{#each data.kit as k (k)}<Tick name="kit" value={k} label={KIT_NAME[k] ?? k} />{/each}</fieldset>
+			<fieldset class="flex flex-wrap gap-x-5 gap-y-1">
+				<legend class="label">What there is</legend>{#each data.kit as k (k)}<Tick
+						name="kit"
+						value={k}
+						label={KIT_NAME[k] ?? k}
+					/>{/each}
+			</fieldset>
 			<div class="flex flex-wrap items-end gap-x-8 gap-y-2">
-				<fieldset class="flex flex-wrap gap-x-4"><legend class="label">Days with time</legend>{#each [1, 2, 3, 4, 5, 6, 0] as d (d)}<Tick name="days" value={String(d)} label={WEEKDAYS[d] ?? ''} />{/each}</fieldset>
-				<Field name="minutes" label="Minutes on such a day" unit="min" inputmode="numeric" wrong={wrong('minutes')} width="w-16" />
+				<fieldset class="flex flex-wrap gap-x-4">
+					<legend class="label">Days with time</legend>{#each [1, 2, 3, 4, 5, 6, 0] as d (d)}<Tick
+							name="days"
+							value={String(d)}
+							label={WEEKDAYS[d] ?? ''}
+						/>{/each}
+				</fieldset>
+				<Field
+					name="minutes"
+					label="Minutes on such a day"
+					unit="min"
+					inputmode="numeric"
+					wrong={wrong('minutes')}
+					width="w-16"
+				/>
 			</div>
 		</section>
 		<fieldset class="grid gap-1">
@@ -63,7 +153,9 @@
 				<input type="hidden" name="consent.{p}.id" value={data.ids[3 + i]} />
 				<Tick name="consent.{p}" label={CONSENT_TEXT[p] ?? p} />
 			{/each}
-			{#if wrong('consent.keep-record')}<p class="text-sm text-stop" data-testid="field-wrong">{wrong('consent.keep-record')}</p>{/if}
+			{#if wrong('consent.keep-record')}<p class="text-sm text-stop" data-testid="field-wrong">
+					{wrong('consent.keep-record')}
+				</p>{/if}
 		</fieldset>
 		<div><Act>Register and screen</Act></div>
 	</form>

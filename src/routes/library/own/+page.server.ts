@@ -17,10 +17,27 @@ export const actions: Actions = {
 	save: async ({ request, locals }) => {
 		const form = await formOf(request);
 		const upload = form.get('file');
-		const content = upload instanceof File && upload.size > 0 ? (upload.size > MOST_BYTES ? '' : await upload.text()) : String(form.get('content') ?? '');
-		if (upload instanceof File && upload.size > MOST_BYTES) return fail(422, { faults: [{ line: null, place: upload.name, message: 'This file is larger than one megabyte; it is not a file of families.' }], content: '' });
+		const content =
+			upload instanceof File && upload.size > 0
+				? upload.size > MOST_BYTES
+					? ''
+					: await upload.text()
+				: String(form.get('content') ?? '');
+		if (upload instanceof File && upload.size > MOST_BYTES)
+			return fail(422, {
+				faults: [
+					{
+						line: null,
+						place: upload.name,
+						message: 'This file is larger than one megabyte; it is not a file of families.'
+					}
+				],
+				content: ''
+			});
 		const done = await saveFamilies(contextIn(locals), content);
 		if (!done.ok) return refusal(form, done.refusal);
-		return 'faults' in done.value ? fail(422, { faults: done.value.faults, content }) : { done: `Saved: ${done.value.saved.join(', ')}.` };
+		return 'faults' in done.value
+			? fail(422, { faults: done.value.faults, content })
+			: { done: `Saved: ${done.value.saved.join(', ')}.` };
 	}
 };

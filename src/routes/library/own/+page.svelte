@@ -22,10 +22,20 @@
 	let at = $state(0);
 	const read = $derived(content.trim() === '' ? null : readFamilies(content));
 	const edited = $derived(read?.ok === true ? read.families : []);
-	const faults = $derived(read === null ? [] : read.ok ? checkOwn(read.families, data.own).map((f) => ({ ...f, line: null })) : read.faults);
+	const faults = $derived(
+		read === null
+			? []
+			: read.ok
+				? checkOwn(read.families, data.own).map((f) => ({ ...f, line: null }))
+				: read.faults
+	);
 	/** What the server said of the file that was sent, until something else is typed. */
 	const sent = $derived(form !== null && 'faults' in form && Array.isArray(form.faults) ? form.faults : []);
-	const shownFaults = $derived(sent.length > 0 && 'content' in (form ?? {}) && content === (form as { content?: string }).content ? sent : faults);
+	const shownFaults = $derived(
+		sent.length > 0 && 'content' in (form ?? {}) && content === (form as { content?: string }).content
+			? sent
+			: faults
+	);
 	const family = $derived(usable(edited)[0]);
 	const step = $derived(family?.steps[Math.min(at, family.steps.length - 1)]);
 	/** What the fields are filled from: the first family as it is written, held or not, so that a wrong number keeps its field. */
@@ -33,15 +43,35 @@
 		try {
 			const value = JSON.parse(content) as unknown;
 			const first = (Array.isArray(value) ? value[0] : value) as ExerciseFamily | null;
-			return first !== null && typeof first === 'object' && Array.isArray(first.steps) && first.steps.every((s) => typeof s === 'object' && s !== null && typeof s.posture === 'object' && s.posture !== null && typeof s.usualDose?.start === 'object' && typeof s.usualDose.target === 'object') ? first : null;
+			return first !== null &&
+				typeof first === 'object' &&
+				Array.isArray(first.steps) &&
+				first.steps.every(
+					(s) =>
+						typeof s === 'object' &&
+						s !== null &&
+						typeof s.posture === 'object' &&
+						s.posture !== null &&
+						typeof s.usualDose?.start === 'object' &&
+						typeof s.usualDose.target === 'object'
+				)
+				? first
+				: null;
 		} catch {
 			return null;
 		}
 	});
 	const row0 = $derived(form0?.steps[Math.min(at, form0.steps.length - 1)]);
-	const drawable = $derived(family !== undefined && step !== undefined && !faults.some((f) => /figure/.test(f.message)));
+	const drawable = $derived(
+		family !== undefined && step !== undefined && !faults.some((f) => /figure/.test(f.message))
+	);
 
-	const slug = (s: string): string => `own-${s.toLowerCase().normalize('NFD').replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '')}`;
+	const slug = (s: string): string =>
+		`own-${s
+			.toLowerCase()
+			.normalize('NFD')
+			.replace(/[^a-z0-9]+/g, '-')
+			.replace(/^-|-$/g, '')}`;
 	const write = (f: unknown): void => void (content = JSON.stringify(f, null, 2));
 	/** A new family of one step, begun from a step of the catalogue. */
 	let from = $state('standard-seat');
@@ -51,27 +81,53 @@
 		if (found === undefined) return;
 		const name = title.trim() === '' ? `Our ${found.step.title.toLowerCase()}` : title.trim();
 		const { gates: _, next: __, easier: ___, ...kept } = found.step;
-		const own: Step = { ...kept, id: slug(name), title: name, short: name.slice(0, 16).trim(), gates: [], next: [], easier: null, sources: ['practice-setting'] };
+		const own: Step = {
+			...kept,
+			id: slug(name),
+			title: name,
+			short: name.slice(0, 16).trim(),
+			gates: [],
+			next: [],
+			easier: null,
+			sources: ['practice-setting']
+		};
 		const { ordinary, ...schools } = found.family.cues;
-		write({ id: `${slug(name)}-ladder`, title: `${name}: our ladder`, purposes: found.family.purposes, steps: [own], faults: [], cues: { ordinary, ...schools }, cautions: found.family.cautions } satisfies ExerciseFamily);
+		write({
+			id: `${slug(name)}-ladder`,
+			title: `${name}: our ladder`,
+			purposes: found.family.purposes,
+			steps: [own],
+			faults: [],
+			cues: { ordinary, ...schools },
+			cautions: found.family.cautions
+		} satisfies ExerciseFamily);
 		at = 0;
 	}
 	/** A field of the chosen step, written back into the data. */
 	function set(path: readonly (string | number)[], value: unknown): void {
 		if (form0 === null) return;
 		const copy = JSON.parse(content) as Record<string, unknown> | Record<string, unknown>[];
-		let o: Record<string | number, unknown> = (Array.isArray(copy) ? copy[0] : copy) as Record<string, unknown>;
+		let o: Record<string | number, unknown> = (Array.isArray(copy) ? copy[0] : copy) as Record<
+			string,
+			unknown
+		>;
 		for (const key of path.slice(0, -1)) o = o[key] as Record<string, unknown>;
 		o[path[path.length - 1] as string] = value;
 		write(copy);
 	}
 	/** A number where there is one; what was typed otherwise, so that the refusal names it. */
-	const number = (v: string): number | string => (v.trim() === '' || Number.isNaN(Number(v.replace(',', '.'))) ? v : Number(v.replace(',', '.')));
-	const numbersOf = (o: object): readonly (readonly [string, number | string])[] => Object.entries(o).filter((e): e is [string, number | string] => typeof e[1] === 'number' || /(Cm|Deg)$/.test(e[0]));
+	const number = (v: string): number | string =>
+		v.trim() === '' || Number.isNaN(Number(v.replace(',', '.'))) ? v : Number(v.replace(',', '.'));
+	const numbersOf = (o: object): readonly (readonly [string, number | string])[] =>
+		Object.entries(o).filter(
+			(e): e is [string, number | string] => typeof e[1] === 'number' || /(Cm|Deg)$/.test(e[0])
+		);
 	$effect.pre(() => {
-		if (form && 'content' in form && typeof form.content === 'string' && form.content !== '') content = form.content;
+		if (form && 'content' in form && typeof form.content === 'string' && form.content !== '')
+			content = form.content;
 	});
-	const download = (f: unknown): string => `data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify(f, null, 2))}`;
+	const download = (f: unknown): string =>
+		`data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify(f, null, 2))}`;
 	const rowOf = (s: Step) => numbersOf(s.posture);
 	const depthOf = (s: Step) => ('depth' in s.posture ? numbersOf(s.posture.depth) : []);
 </script>
@@ -80,48 +136,161 @@
 <main class="grid grid-cols-[1fr_26rem] max-lg:grid-cols-1">
 	<div class="min-w-0 px-7 pt-4 pb-10 max-sm:px-4">
 		<h1><a href="/library" class="mr-2 text-base font-normal">Library</a>Own steps</h1>
-		<p class="label max-w-3xl">A practice’s own ladders are data of the same shape as the catalogue and held to the same rules. Ids begin with “own-”. A step that was given is retired, never deleted.</p>
-		<Said done={form && 'done' in form ? form.done : undefined} refused={lost || (form && 'message' in form ? form.message : undefined)} />
+		<p class="label max-w-3xl">
+			A practice’s own ladders are data of the same shape as the catalogue and held to the same rules. Ids
+			begin with “own-”. A step that was given is retired, never deleted.
+		</p>
+		<Said
+			done={form && 'done' in form ? form.done : undefined}
+			refused={lost || (form && 'message' in form ? form.message : undefined)}
+		/>
 		{#if data.own.length > 0}
 			<ul class="mt-2" aria-label="Own families">
 				{#each data.own as f (f.id)}
-					<li class="rule flex flex-wrap items-baseline gap-x-4 py-1.5"><strong>{f.title}</strong><span class="label">{f.steps.length} {f.steps.length === 1 ? 'step' : 'steps'}</span><button type="button" class="min-h-9 cursor-pointer text-accent underline" onclick={() => (write(f), (at = 0))}>Open in the form</button><a href={download(f)} download="{f.id}.json">Export</a></li>
+					<li class="rule flex flex-wrap items-baseline gap-x-4 py-1.5">
+						<strong>{f.title}</strong><span class="label"
+							>{f.steps.length} {f.steps.length === 1 ? 'step' : 'steps'}</span
+						><button
+							type="button"
+							class="min-h-9 cursor-pointer text-accent underline"
+							onclick={() => (write(f), (at = 0))}>Open in the form</button
+						><a href={download(f)} download="{f.id}.json">Export</a>
+					</li>
 				{/each}
 			</ul>
 			<p class="mt-1"><a href={download(data.own)} download="own-steps.json">Export all as JSON</a></p>
 		{/if}
 		{#if data.licensed}
 			<div class="rule mt-3 flex flex-wrap items-end gap-3 pt-3">
-				<Choice name="from" label="Begin from" bind:value={from} items={Object.values(FAMILIES).flatMap((f) => f.steps.map((s) => ({ value: s.id, name: `${f.title}: ${s.title}` })))} />
+				<Choice
+					name="from"
+					label="Begin from"
+					bind:value={from}
+					items={Object.values(FAMILIES).flatMap((f) =>
+						f.steps.map((s) => ({ value: s.id, name: `${f.title}: ${s.title}` }))
+					)}
+				/>
 				<Field name="title" label="Called" bind:value={title} width="w-56" />
 				<Act kind="quiet" type="button" onclick={begin}>Into the form</Act>
 			</div>
-			<form method="POST" action="?/save" enctype="multipart/form-data" use:enhance={sending((text) => (lost = text))} class="mt-3">
+			<form
+				method="POST"
+				action="?/save"
+				enctype="multipart/form-data"
+				use:enhance={sending((text) => (lost = text))}
+				class="mt-3"
+			>
 				{#if form0 && row0}
 					<div class="flex flex-wrap items-end gap-3">
-						<Field name="family-title" label="Ladder" value={form0.title} onchange={(e: Event) => set(['title'], (e.currentTarget as HTMLInputElement).value)} width="w-64" />
-						{#if form0.steps.length > 1}<Choice name="which" label="Step" value={String(at)} onchange={(e: Event) => (at = Number((e.currentTarget as HTMLSelectElement).value))} items={form0.steps.map((s, i) => ({ value: String(i), name: s.title }))} />{/if}
-						<Field name="step-title" label="Step" value={row0.title} onchange={(e: Event) => set(['steps', at, 'title'], (e.currentTarget as HTMLInputElement).value)} width="w-56" />
-						<Field name="step-short" label="Short" value={row0.short} onchange={(e: Event) => set(['steps', at, 'short'], (e.currentTarget as HTMLInputElement).value)} width="w-36" />
+						<Field
+							name="family-title"
+							label="Ladder"
+							value={form0.title}
+							onchange={(e: Event) => set(['title'], (e.currentTarget as HTMLInputElement).value)}
+							width="w-64"
+						/>
+						{#if form0.steps.length > 1}<Choice
+								name="which"
+								label="Step"
+								value={String(at)}
+								onchange={(e: Event) => (at = Number((e.currentTarget as HTMLSelectElement).value))}
+								items={form0.steps.map((s, i) => ({ value: String(i), name: s.title }))}
+							/>{/if}
+						<Field
+							name="step-title"
+							label="Step"
+							value={row0.title}
+							onchange={(e: Event) =>
+								set(['steps', at, 'title'], (e.currentTarget as HTMLInputElement).value)}
+							width="w-56"
+						/>
+						<Field
+							name="step-short"
+							label="Short"
+							value={row0.short}
+							onchange={(e: Event) =>
+								set(['steps', at, 'short'], (e.currentTarget as HTMLInputElement).value)}
+							width="w-36"
+						/>
 					</div>
-					<div class="mt-2"><Field name="step-what" label="What is done" value={row0.what} onchange={(e: Event) => set(['steps', at, 'what'], (e.currentTarget as HTMLInputElement).value)} width="w-[38rem] max-w-full" /></div>
+					<div class="mt-2">
+						<Field
+							name="step-what"
+							label="What is done"
+							value={row0.what}
+							onchange={(e: Event) => set(['steps', at, 'what'], (e.currentTarget as HTMLInputElement).value)}
+							width="w-[38rem] max-w-full"
+						/>
+					</div>
 					<div class="mt-2 flex flex-wrap items-end gap-3" role="group" aria-label="Set-up and dose">
-						{#each depthOf(row0) as [key, value] (key)}<Field name="depth-{key}" label={key.replace(/(Cm|Deg)$/, ' ($1)').toLowerCase()} value={String(value)} oninput={(e: Event) => set(['steps', at, 'posture', 'depth', key], number((e.currentTarget as HTMLInputElement).value))} inputmode="decimal" width="w-20" />{/each}
-						{#each rowOf(row0) as [key, value] (key)}<Field name="posture-{key}" label={key.replace(/(Cm|Deg)$/, ' ($1)').toLowerCase()} value={String(value)} oninput={(e: Event) => set(['steps', at, 'posture', key], number((e.currentTarget as HTMLInputElement).value))} inputmode="decimal" width="w-20" />{/each}
-						{#each ['start', 'target'] as const as when (when)}{#each ['sets', 'reps'] as const as what (what)}<Field name="{when}-{what}" label="{when} {what}" value={String(row0.usualDose[when][what])} oninput={(e: Event) => set(['steps', at, 'usualDose', when, what], number((e.currentTarget as HTMLInputElement).value))} inputmode="numeric" width="w-16" />{/each}{/each}
+						{#each depthOf(row0) as [key, value] (key)}<Field
+								name="depth-{key}"
+								label={key.replace(/(Cm|Deg)$/, ' ($1)').toLowerCase()}
+								value={String(value)}
+								oninput={(e: Event) =>
+									set(
+										['steps', at, 'posture', 'depth', key],
+										number((e.currentTarget as HTMLInputElement).value)
+									)}
+								inputmode="decimal"
+								width="w-20"
+							/>{/each}
+						{#each rowOf(row0) as [key, value] (key)}<Field
+								name="posture-{key}"
+								label={key.replace(/(Cm|Deg)$/, ' ($1)').toLowerCase()}
+								value={String(value)}
+								oninput={(e: Event) =>
+									set(['steps', at, 'posture', key], number((e.currentTarget as HTMLInputElement).value))}
+								inputmode="decimal"
+								width="w-20"
+							/>{/each}
+						{#each ['start', 'target'] as const as when (when)}{#each ['sets', 'reps'] as const as what (what)}<Field
+									name="{when}-{what}"
+									label="{when} {what}"
+									value={String(row0.usualDose[when][what])}
+									oninput={(e: Event) =>
+										set(
+											['steps', at, 'usualDose', when, what],
+											number((e.currentTarget as HTMLInputElement).value)
+										)}
+									inputmode="numeric"
+									width="w-16"
+								/>{/each}{/each}
 					</div>
 				{/if}
 				{#if shownFaults.length > 0}
-					<ul class="mt-3 border-l-4 border-stop bg-sheet px-3 py-2" data-testid="own-faults" aria-live="polite">
-						{#each shownFaults as f (f.place + f.message)}<li class="text-stop">{f.line === null ? '' : `Line ${f.line}: `}{f.place}{f.place === '' ? '' : ': '}{f.message}</li>{/each}
+					<ul
+						class="mt-3 border-l-4 border-stop bg-sheet px-3 py-2"
+						data-testid="own-faults"
+						aria-live="polite"
+					>
+						{#each shownFaults as f (f.place + f.message)}<li class="text-stop">
+								{f.line === null ? '' : `Line ${f.line}: `}{f.place}{f.place === '' ? '' : ': '}{f.message}
+							</li>{/each}
 					</ul>
-				{:else if family}<p class="mt-3 text-tolerated" data-testid="own-holds">It holds: {family.steps.length} {family.steps.length === 1 ? 'step stands' : 'steps stand'}.</p>{/if}
+				{:else if family}<p class="mt-3 text-tolerated" data-testid="own-holds">
+						It holds: {family.steps.length}
+						{family.steps.length === 1 ? 'step stands' : 'steps stand'}.
+					</p>{/if}
 				<Fold title="All of it as JSON" needed={content !== '' && form0 === null}>
 					<label class="label block" for="own-json">One family, or a list of them</label>
-					<textarea id="own-json" name="content" bind:value={content} rows="18" spellcheck="false" class="w-full rounded-md border border-edge bg-sheet p-2 font-mono text-sm text-ink"></textarea>
+					<textarea
+						id="own-json"
+						name="content"
+						bind:value={content}
+						rows="18"
+						spellcheck="false"
+						class="w-full rounded-md border border-edge bg-sheet p-2 font-mono text-sm text-ink"></textarea>
 				</Fold>
 				<div class="mt-3 flex flex-wrap items-end gap-4">
-					<label class="label block">Or import a file <input type="file" name="file" accept=".json,application/json" class="block min-h-9 text-ink" /></label>
+					<label class="label block"
+						>Or import a file <input
+							type="file"
+							name="file"
+							accept=".json,application/json"
+							class="block min-h-9 text-ink"
+						/></label
+					>
 					<Act>Save</Act>
 					<span class="label">All of it or nothing; each refusal says where and how to mend it.</span>
 				</div>
@@ -129,6 +298,10 @@
 		{:else}<p class="mt-3 label">Writing own steps takes a licensed user.</p>{/if}
 	</div>
 	<aside class="sheet border-l px-6 pt-4 pb-10 max-lg:border-t max-lg:border-l-0 max-sm:px-4">
-		{#if drawable && family && step && stepOf(family, step.id)}<StepSheet {family} {step} {ctx} />{:else}<p class="label">The step is drawn here as soon as it stands.</p>{/if}
+		{#if drawable && family && step && stepOf(family, step.id)}<StepSheet {family} {step} {ctx} />{:else}<p
+				class="label"
+			>
+				The step is drawn here as soon as it stands.
+			</p>{/if}
 	</aside>
 </main>

@@ -9,9 +9,20 @@ const CLIENT = 'foreign key (practice_id, client_id) references client (practice
 const EXERCISE = 'foreign key (practice_id, exercise_id) references exercise (practice_id, id)';
 
 export const TABLES: readonly Table[] = [
-	{ name: 'member', columns: `user_id text not null, name text not null, roles text[] not null, licence_no text, licensed_until date, ended_at date`, keys: 'unique (practice_id, user_id)' },
-	{ name: 'client', columns: `tz text not null, status text not null default 'active', opened_on date not null` },
-	{ name: 'person', columns: `client_id uuid not null, name text not null, born date not null, occupation text`, keys: CLIENT },
+	{
+		name: 'member',
+		columns: `user_id text not null, name text not null, roles text[] not null, licence_no text, licensed_until date, ended_at date`,
+		keys: 'unique (practice_id, user_id)'
+	},
+	{
+		name: 'client',
+		columns: `tz text not null, status text not null default 'active', opened_on date not null`
+	},
+	{
+		name: 'person',
+		columns: `client_id uuid not null, name text not null, born date not null, occupation text`,
+		keys: CLIENT
+	},
 	{
 		name: 'client_setting',
 		appended: true,
@@ -19,15 +30,30 @@ export const TABLES: readonly Table[] = [
 			shank_mm int, thigh_mm int, front_of_knee boolean not null default false, goal text, usual jsonb not null`,
 		keys: CLIENT
 	},
-	{ name: 'screening', appended: true, columns: `client_id uuid not null, local_day date not null, complete boolean not null, answers jsonb not null`, keys: CLIENT },
-	{ name: 'flag', appended: true, columns: `client_id uuid not null, local_day date not null, code text not null, region text, severity text not null check (severity in ('red','review'))`, keys: CLIENT },
+	{
+		name: 'screening',
+		appended: true,
+		columns: `client_id uuid not null, local_day date not null, complete boolean not null, answers jsonb not null`,
+		keys: CLIENT
+	},
+	{
+		name: 'flag',
+		appended: true,
+		columns: `client_id uuid not null, local_day date not null, code text not null, region text, severity text not null check (severity in ('red','review'))`,
+		keys: CLIENT
+	},
 	{
 		name: 'flag_closing',
 		appended: true,
 		columns: `flag_id uuid not null, local_day date not null, note text not null`,
 		keys: 'foreign key (practice_id, flag_id) references flag (practice_id, id), unique (practice_id, flag_id)'
 	},
-	{ name: 'surgery', appended: true, columns: `client_id uuid not null, region text not null, local_day date not null, limits_entered boolean not null`, keys: CLIENT },
+	{
+		name: 'surgery',
+		appended: true,
+		columns: `client_id uuid not null, region text not null, local_day date not null, limits_entered boolean not null`,
+		keys: CLIENT
+	},
 	{
 		name: 'protocol_limit',
 		appended: true,
@@ -41,8 +67,15 @@ export const TABLES: readonly Table[] = [
 			pain smallint not null, local_day date not null, method text not null, raw_value int, loaded boolean not null`,
 		keys: CLIENT
 	},
-	{ name: 'equipment', columns: `kind text not null check (kind in ('seat','pad','wedge','weight')), label text not null, value numeric not null, unit text not null, mm int, g int, count int not null` },
-	{ name: 'exercise', columns: `client_id uuid not null, family text not null, region text not null, side text, purpose text not null`, keys: CLIENT },
+	{
+		name: 'equipment',
+		columns: `kind text not null check (kind in ('seat','pad','wedge','weight')), label text not null, value numeric not null, unit text not null, mm int, g int, count int not null`
+	},
+	{
+		name: 'exercise',
+		columns: `client_id uuid not null, family text not null, region text not null, side text, purpose text not null`,
+		keys: CLIENT
+	},
 	{
 		name: 'decision',
 		appended: true,
@@ -57,7 +90,12 @@ export const TABLES: readonly Table[] = [
 			state text not null check (state in ('active','stopped','set-aside')), kind text not null, restores_id uuid, decision_id uuid`,
 		keys: `${CLIENT}, ${EXERCISE}, foreign key (practice_id, decision_id) references decision (practice_id, id)`
 	},
-	{ name: 'visit', appended: true, columns: `client_id uuid not null, local_day date not null, tz text not null, started_at timestamptz not null, observed boolean not null`, keys: CLIENT },
+	{
+		name: 'visit',
+		appended: true,
+		columns: `client_id uuid not null, local_day date not null, tz text not null, started_at timestamptz not null, observed boolean not null`,
+		keys: CLIENT
+	},
 	{
 		name: 'exercise_log',
 		appended: true,
@@ -72,8 +110,18 @@ export const TABLES: readonly Table[] = [
 			provocation smallint, recalled boolean not null default false`,
 		keys: CLIENT
 	},
-	{ name: 'day_event', appended: true, columns: `client_id uuid not null, local_day date not null, kind text not null`, keys: CLIENT },
-	{ name: 'delegation', appended: true, columns: `client_id uuid not null, member_id uuid not null, families text[] not null, expires date not null`, keys: CLIENT },
+	{
+		name: 'day_event',
+		appended: true,
+		columns: `client_id uuid not null, local_day date not null, kind text not null`,
+		keys: CLIENT
+	},
+	{
+		name: 'delegation',
+		appended: true,
+		columns: `client_id uuid not null, member_id uuid not null, families text[] not null, expires date not null`,
+		keys: CLIENT
+	},
 	{ name: 'access_log', appended: true, columns: `client_id uuid not null, what text not null`, keys: CLIENT }
 ];
 

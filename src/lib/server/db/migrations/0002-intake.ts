@@ -7,7 +7,12 @@ import { createTable, type Table } from './table.ts';
 const CLIENT = 'foreign key (practice_id, client_id) references client (practice_id, id)';
 
 export const TABLES: readonly Table[] = [
-	{ name: 'consent', appended: true, columns: `client_id uuid not null, purpose text not null, given boolean not null, local_day date not null`, keys: CLIENT },
+	{
+		name: 'consent',
+		appended: true,
+		columns: `client_id uuid not null, purpose text not null, given boolean not null, local_day date not null`,
+		keys: CLIENT
+	},
 	{
 		name: 'complaint',
 		appended: true,
@@ -27,7 +32,12 @@ export const TABLES: readonly Table[] = [
 		columns: `client_id uuid not null, test text not null, side text, value_hundredths int not null, extras jsonb not null, method text not null, local_day date not null`,
 		keys: CLIENT
 	},
-	{ name: 'questionnaire_total', appended: true, columns: `client_id uuid not null, instrument text not null, version text not null, total_hundredths int not null, local_day date not null`, keys: CLIENT },
+	{
+		name: 'questionnaire_total',
+		appended: true,
+		columns: `client_id uuid not null, instrument text not null, version text not null, total_hundredths int not null, local_day date not null`,
+		keys: CLIENT
+	},
 	{
 		name: 'arrival',
 		appended: true,

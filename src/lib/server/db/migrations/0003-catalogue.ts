@@ -4,7 +4,13 @@
  */
 import { createTable, type Table } from './table.ts';
 
-export const TABLES: readonly Table[] = [{ name: 'own_family', appended: true, columns: `family text not null, content jsonb not null, local_day date not null` }];
+export const TABLES: readonly Table[] = [
+	{
+		name: 'own_family',
+		appended: true,
+		columns: `family text not null, content jsonb not null, local_day date not null`
+	}
+];
 
 /** Written out: a migration that was applied never changes. */
 const KINDS = `'seat','pad','wedge','weight','chair','counter','wall','step','band','household-weight','pillow','towel','stick','bench','bolster','ball','roller','bar','cuff','extension-machine','curl-machine','leg-press'`;

@@ -7,14 +7,26 @@ import { createTable, type Table } from './table.ts';
 const CLIENT = 'foreign key (practice_id, client_id) references client (practice_id, id)';
 
 export const TABLES: readonly Table[] = [
-	{ name: 'receipt', appended: true, columns: 'verb text not null, client_id uuid, outcome jsonb not null', keys: CLIENT },
+	{
+		name: 'receipt',
+		appended: true,
+		columns: 'verb text not null, client_id uuid, outcome jsonb not null',
+		keys: CLIENT
+	},
 	{
 		name: 'protocol',
 		appended: true,
-		columns: 'client_id uuid not null, surgery_id uuid not null, source text not null, review_on date, phases jsonb not null',
+		columns:
+			'client_id uuid not null, surgery_id uuid not null, source text not null, review_on date, phases jsonb not null',
 		keys: `${CLIENT}, foreign key (practice_id, surgery_id) references surgery (practice_id, id)`
 	},
-	{ name: 'known_symptom', appended: true, columns: 'client_id uuid not null, region text not null, symptom text not null, until date not null, local_day date not null', keys: CLIENT }
+	{
+		name: 'known_symptom',
+		appended: true,
+		columns:
+			'client_id uuid not null, region text not null, symptom text not null, until date not null, local_day date not null',
+		keys: CLIENT
+	}
 ];
 
 export const name = '0004-binding';

@@ -7,11 +7,15 @@ import { createTable, type Table } from './table.ts';
 export const TABLES: readonly Table[] = [
 	{
 		name: 'standing',
-		columns: 'version int not null default 0, as_of date, valid_until date, judged_by text, rank double precision, waiting boolean, today_row jsonb',
+		columns:
+			'version int not null default 0, as_of date, valid_until date, judged_by text, rank double precision, waiting boolean, today_row jsonb',
 		keys: 'foreign key (practice_id, id) references client (practice_id, id)'
 	}
 ];
 
 export const name = '0005-standing';
 
-export const up = [...TABLES.map(createTable), 'create index on standing (practice_id, rank);\ncreate index on standing (practice_id, valid_until);'].join('\n');
+export const up = [
+	...TABLES.map(createTable),
+	'create index on standing (practice_id, rank);\ncreate index on standing (practice_id, valid_until);'
+].join('\n');

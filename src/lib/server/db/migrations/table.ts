@@ -20,8 +20,18 @@ export interface Table {
 export const PRACTICE = `(select nullif(current_setting('bolster.practice', true), '')::uuid)`;
 
 export function createTable({ name, columns, appended = false, keys }: Table): string {
-	const parts = ['practice_id uuid not null references practice (id)', 'id uuid not null', columns, ...(appended ? [APPENDED] : []), 'primary key (practice_id, id)'];
-	if (appended) parts.push('unique (practice_id, replaces_id)', `foreign key (practice_id, replaces_id) references ${name} (practice_id, id)`);
+	const parts = [
+		'practice_id uuid not null references practice (id)',
+		'id uuid not null',
+		columns,
+		...(appended ? [APPENDED] : []),
+		'primary key (practice_id, id)'
+	];
+	if (appended)
+		parts.push(
+			'unique (practice_id, replaces_id)',
+			`foreign key (practice_id, replaces_id) references ${name} (practice_id, id)`
+		);
 	if (keys !== undefined) parts.push(keys);
 	return `create table ${name} (${parts.join(',\n')});
 alter table ${name} enable row level security;

@@ -18,12 +18,31 @@ export const load: PageServerLoad = ({ locals, params }) =>
 		return {
 			ids: formIds(ctx, 2),
 			regions: regionsOf(r).map((region) => ({ region, usual: usualNow(r, region, ctx.today) })),
-			earlier: today === undefined ? null : { answer: today.answer, why: arrivalReasons(today.said.reasons ?? []), opened: today.openedBecause, closes: today.said.closes ?? [] },
+			earlier:
+				today === undefined
+					? null
+					: {
+							answer: today.answer,
+							why: arrivalReasons(today.said.reasons ?? []),
+							opened: today.openedBecause,
+							closes: today.said.closes ?? []
+						},
 			language: r.head.setting.language,
 			work: r.exercises.flatMap((e) => {
 				const p = activeWork(r).find((w) => e.prescriptions.some((x) => x.id === w.id));
 				const stands = standingOf(r, e, ctx.today);
-				return p === undefined ? [] : [{ id: e.id, region: e.region, title: p.snapshot.title, dose: p.dose, lighter: lighterDose(p.dose), held: stands?.verdict === 'suspended' ? standingSentence(stands) : null }];
+				return p === undefined
+					? []
+					: [
+							{
+								id: e.id,
+								region: e.region,
+								title: p.snapshot.title,
+								dose: p.dose,
+								lighter: lighterDose(p.dose),
+								held: stands?.verdict === 'suspended' ? standingSentence(stands) : null
+							}
+						];
 			})
 		};
 	});
@@ -35,7 +54,12 @@ export const actions: Actions = {
 		const form = await formOf(request);
 		const ctx = contextIn(locals);
 		const parsed = arriveForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
+		if (!parsed.success)
+			return refuseField(
+				form,
+				String(parsed.error.issues[0]?.path[0] ?? ''),
+				parsed.error.issues[0]?.message ?? ''
+			);
 		const pains: Record<string, number> = {};
 		for (const [key, value] of form) {
 			if (!key.startsWith('pain.')) continue;
@@ -46,7 +70,12 @@ export const actions: Actions = {
 		const done = await arrive(ctx, { ...arrivalOf(parsed.data), clientId: params.id, day: ctx.today, pains });
 		if (!done.ok) return refusal(form, done.refusal);
 		const { answer, raised } = done.value;
-		return { answer, sentence: arrivalSentence(done.value), alarms: raised.map(alarmText), grave: isGrave(raised) };
+		return {
+			answer,
+			sentence: arrivalSentence(done.value),
+			alarms: raised.map(alarmText),
+			grave: isGrave(raised)
+		};
 	},
 	open: async ({ request, locals, params }) => {
 		const form = await formOf(request);
@@ -54,6 +83,8 @@ export const actions: Actions = {
 		const parsed = openForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseField(form, 'reason', parsed.error.issues[0]?.message ?? '');
 		const done = await openDay(ctx, { ...parsed.data, clientId: params.id, day: ctx.today });
-		return done.ok ? { done: 'Opened, with your reason. The card stays as it was filled in.' } : refusal(form, done.refusal);
+		return done.ok
+			? { done: 'Opened, with your reason. The card stays as it was filled in.' }
+			: refusal(form, done.refusal);
 	}
 };

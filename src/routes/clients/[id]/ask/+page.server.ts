@@ -21,7 +21,11 @@ export const load: PageServerLoad = ({ locals, params }) =>
 			goals: goalViews(r, goals, ctx.today),
 			mean: goalMean(goals, regionsOf(r)),
 			activities: ACTIVITIES.map(({ id, title, ladder }) => ({ id, title, ladder: ladder ?? null })),
-			points: Object.values(r.families).flatMap((f) => f.steps.filter((s) => s.retired === undefined).map((s) => ({ value: `${f.id}:${s.id}`, name: s.title }))),
+			points: Object.values(r.families).flatMap((f) =>
+				f.steps
+					.filter((s) => s.retired === undefined)
+					.map((s) => ({ value: `${f.id}:${s.id}`, name: s.title }))
+			),
 			ctx: fitContextOf(r, ctx.today)
 		};
 	});
@@ -30,28 +34,68 @@ export const actions: Actions = {
 	complaint: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = complaintForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
+		if (!parsed.success)
+			return refuseField(
+				form,
+				String(parsed.error.issues[0]?.path[0] ?? ''),
+				parsed.error.issues[0]?.message ?? ''
+			);
 		const { easing, stiffnessMin, painAt, position, ...c } = parsed.data;
-		const optional = { ...(easing === '' ? {} : { easing }), ...(stiffnessMin === undefined ? {} : { stiffnessMin }), ...(painAt === '' ? {} : { painAt }), ...(position === '' ? {} : { position }) };
+		const optional = {
+			...(easing === '' ? {} : { easing }),
+			...(stiffnessMin === undefined ? {} : { stiffnessMin }),
+			...(painAt === '' ? {} : { painAt }),
+			...(position === '' ? {} : { position })
+		};
 		const done = await saveComplaint(contextIn(locals), { ...c, ...optional, clientId: params.id });
-		return done.ok ? { done: `Saved: ${regionName(c.region)}, usual morning ${c.usualMorning}, worst ${c.worst}.` } : refusal(form, done.refusal);
+		return done.ok
+			? { done: `Saved: ${regionName(c.region)}, usual morning ${c.usualMorning}, worst ${c.worst}.` }
+			: refusal(form, done.refusal);
 	},
 	goal: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = goalForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
+		if (!parsed.success)
+			return refuseField(
+				form,
+				String(parsed.error.issues[0]?.path[0] ?? ''),
+				parsed.error.issues[0]?.message ?? ''
+			);
 		const { tie, heightCm, sets, reps, side, label, confidence, replaces, ...g } = parsed.data;
 		const [family, step] = tie.split(':');
-		const point = family === undefined || step === undefined ? undefined : { family, step, ...(heightCm === undefined ? {} : { heightCm }), ...(sets === undefined ? {} : { sets }), ...(reps === undefined ? {} : { reps }) };
+		const point =
+			family === undefined || step === undefined
+				? undefined
+				: {
+						family,
+						step,
+						...(heightCm === undefined ? {} : { heightCm }),
+						...(sets === undefined ? {} : { sets }),
+						...(reps === undefined ? {} : { reps })
+					};
 		const title = activity(g.activity)?.title ?? g.activity;
-		if (label === '' && g.activity === 'own') return refuseField(form, 'label', 'Say in the client’s own words what it is.');
-		const done = await saveGoal(contextIn(locals), { ...g, clientId: params.id, label: label === '' ? title : label, ...(side === '' ? {} : { side }), ...(confidence === undefined ? {} : { confidence }), ...(point === undefined ? {} : { point }), ...(replaces === '' ? {} : { replaces }) });
-		return done.ok ? { done: `${replaces === '' ? 'Goal kept' : 'Scored again'}: ${label === '' ? title : label}, ${g.score} of 10.` } : refusal(form, done.refusal);
+		if (label === '' && g.activity === 'own')
+			return refuseField(form, 'label', 'Say in the client’s own words what it is.');
+		const done = await saveGoal(contextIn(locals), {
+			...g,
+			clientId: params.id,
+			label: label === '' ? title : label,
+			...(side === '' ? {} : { side }),
+			...(confidence === undefined ? {} : { confidence }),
+			...(point === undefined ? {} : { point }),
+			...(replaces === '' ? {} : { replaces })
+		});
+		return done.ok
+			? {
+					done: `${replaces === '' ? 'Goal kept' : 'Scored again'}: ${label === '' ? title : label}, ${g.score} of 10.`
+				}
+			: refusal(form, done.refusal);
 	},
 	drop: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const [id, goalId] = ['id', 'goalId'].map((k) => uuid.safeParse(form.get(k)).data);
-		if (id === undefined || goalId === undefined) return refuseField(form, '', 'The form has lost its ids; reload the page.');
+		if (id === undefined || goalId === undefined)
+			return refuseField(form, '', 'The form has lost its ids; reload the page.');
 		const done = await dropGoal(contextIn(locals), { id, goalId, clientId: params.id });
 		return done.ok ? { done: 'Dropped; it stays in the record.' } : refusal(form, done.refusal);
 	}

@@ -11,22 +11,46 @@ import { slipsByNeed } from '#lib/server/view/slips-by-need.ts';
 import { signedDecisions } from '#lib/server/usecase/signed-decisions.ts';
 import { signDecision } from '#lib/server/usecase/sign-decision.ts';
 import { undoDecision } from '#lib/server/usecase/undo-decision.ts';
-import { alternativeText, changeText, decisionSentence, flipText, outlookText, reasonText } from '#lib/wording/decision.ts';
+import {
+	alternativeText,
+	changeText,
+	decisionSentence,
+	flipText,
+	outlookText,
+	reasonText
+} from '#lib/wording/decision.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, params }) =>
 	clientPage(locals, params.id, 'decide', async (r, t, ctx) => {
 		const signed = await signedDecisions(t, params.id);
 		// Newest first, so the newest is what stays.
-		const last = new Map(signed.filter((d) => !d.undone).reverse().map((d) => [d.exerciseId, d]));
+		const last = new Map(
+			signed
+				.filter((d) => !d.undone)
+				.reverse()
+				.map((d) => [d.exerciseId, d])
+		);
 		const newest = signed.find((d) => !d.undone);
 		return {
 			ctx: fitContextOf(r, ctx.today),
 			own: ownLaddersOf(r),
 			undoIds: formIds(ctx, 2),
 			closeId: formIds(ctx, 1)[0] as string,
-			undoable: newest === undefined ? null : { id: newest.id, text: newest.outcome.text, by: newest.by, day: newest.day, title: r.exercises.find((e) => e.id === newest.exerciseId)?.prescriptions.find((p) => p.id === newest.basedOn)?.snapshot.title ?? '' },
-			slips: slipsByNeed(r, ctx.today, last, true).map(({ exercise: e, trace, chain, hash, input, answered }) => {
+			undoable:
+				newest === undefined
+					? null
+					: {
+							id: newest.id,
+							text: newest.outcome.text,
+							by: newest.by,
+							day: newest.day,
+							title:
+								r.exercises
+									.find((e) => e.id === newest.exerciseId)
+									?.prescriptions.find((p) => p.id === newest.basedOn)?.snapshot.title ?? ''
+						},
+			slips: slipsByNeed(r, ctx.today, true).map(({ exercise: e, trace, chain, hash, input, answered }) => {
 				const before = last.get(e.id);
 				const [id, prescriptionId] = formIds(ctx, 2);
 				return {
@@ -37,7 +61,8 @@ export const load: PageServerLoad = ({ locals, params }) =>
 					state: chain.head.state,
 					ids: { id: id as string, prescriptionId: prescriptionId as string },
 					title: chain.head.snapshot.title,
-					passedOver: chain.head.passedOver.length === 0 || chain.head.reason === null ? null : chain.head.reason,
+					passedOver:
+						chain.head.passedOver.length === 0 || chain.head.reason === null ? null : chain.head.reason,
 					now: { step: chain.head.step, dose: chain.head.dose, setup: chain.head.setup },
 					next: trace.change === null ? null : trace.change.result,
 					decision: trace.decision,
@@ -51,11 +76,30 @@ export const load: PageServerLoad = ({ locals, params }) =>
 					flip: trace.nearestFlip === null ? null : flipText(trace.nearestFlip),
 					outlook: outlookText(trace),
 					alternatives: trace.alternatives.map(alternativeText),
-					reasons: trace.reasons.map((x) => ({ text: reasonText(x, ctx.today), source: x.source, met: x.met })),
-					considered: trace.considered.map((c) => ({ rule: c.rule, fired: c.fired, why: c.why.slice(0, 4).map((x) => reasonText(x, ctx.today)).join('; ') })),
-					sessions: input.sessions.slice(-5).reverse().map((s) => ({
-						date: s.date, counts: s.sinceChange === true, work: `${s.sets.length}×${s.sets[0]?.reps ?? 0}`, effort: hardestEffort(s) ?? null, ...painAround(s, e.region, input.mornings), seen: s.observed
+					reasons: trace.reasons.map((x) => ({
+						text: reasonText(x, ctx.today),
+						source: x.source,
+						met: x.met
 					})),
+					considered: trace.considered.map((c) => ({
+						rule: c.rule,
+						fired: c.fired,
+						why: c.why
+							.slice(0, 4)
+							.map((x) => reasonText(x, ctx.today))
+							.join('; ')
+					})),
+					sessions: input.sessions
+						.slice(-5)
+						.reverse()
+						.map((s) => ({
+							date: s.date,
+							counts: s.sinceChange === true,
+							work: `${s.sets.length}×${s.sets[0]?.reps ?? 0}`,
+							effort: hardestEffort(s) ?? null,
+							...painAround(s, e.region, input.mornings),
+							seen: s.observed
+						})),
 					answered: before !== undefined && answered ? { by: before.by, text: before.outcome.text } : null
 				};
 			})
@@ -66,27 +110,65 @@ export const actions: Actions = {
 	answer: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = answerForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
+		if (!parsed.success)
+			return refuseField(
+				form,
+				String(parsed.error.issues[0]?.path[0] ?? ''),
+				parsed.error.issues[0]?.message ?? ''
+			);
 		const { reason, ...a } = parsed.data;
 		const instead = a.answer === 'accepted' ? undefined : insteadForm.safeParse(Object.fromEntries(form));
-		if (instead !== undefined && !instead.success) return refuseField(form, String(instead.error.issues[0]?.path[0] ?? ''), instead.error.issues[0]?.message ?? '');
-		const what = instead === undefined ? undefined : { step: instead.data.step, sets: instead.data.sets, reps: instead.data.reps, loadKg: instead.data.loadKg ?? 0, setup: setupOf(instead.data) };
-		const done = await signDecision(contextIn(locals), { ...a, clientId: params.id, ...(what === undefined ? {} : { instead: what }), ...(reason ? { reason } : {}) });
+		if (instead !== undefined && !instead.success)
+			return refuseField(
+				form,
+				String(instead.error.issues[0]?.path[0] ?? ''),
+				instead.error.issues[0]?.message ?? ''
+			);
+		const what =
+			instead === undefined
+				? undefined
+				: {
+						step: instead.data.step,
+						sets: instead.data.sets,
+						reps: instead.data.reps,
+						loadKg: instead.data.loadKg ?? 0,
+						setup: setupOf(instead.data)
+					};
+		const done = await signDecision(contextIn(locals), {
+			...a,
+			clientId: params.id,
+			...(what === undefined ? {} : { instead: what }),
+			...(reason ? { reason } : {})
+		});
 		return done.ok ? { done: `Signed. ${done.value.text}` } : refusal(form, done.refusal);
 	},
 	undo: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const ids = ['id', 'prescriptionId', 'decisionId'].map((k) => uuid.safeParse(form.get(k)));
 		const [id, prescriptionId, decisionId] = ids.map((x) => x.data);
-		if (id === undefined || prescriptionId === undefined || decisionId === undefined) return refuseField(form, '', 'The form has lost its ids; reload the page.');
-		const done = await undoDecision(contextIn(locals), { id, prescriptionId, decisionId, clientId: params.id });
+		if (id === undefined || prescriptionId === undefined || decisionId === undefined)
+			return refuseField(form, '', 'The form has lost its ids; reload the page.');
+		const done = await undoDecision(contextIn(locals), {
+			id,
+			prescriptionId,
+			decisionId,
+			clientId: params.id
+		});
 		return done.ok ? { done: 'Undone: what stood before stands again.' } : refusal(form, done.refusal);
 	},
 	'close-flag': async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const [id, flagId] = ['id', 'flagId'].map((k) => uuid.safeParse(form.get(k)).data);
-		if (id === undefined || flagId === undefined) return refuseField(form, 'note', 'The form has lost its ids; reload the page.');
-		const done = await closeFlag(contextIn(locals), { id, flagId, clientId: params.id, note: String(form.get('note') ?? '').slice(0, 300).replaceAll('\0', '') });
+		if (id === undefined || flagId === undefined)
+			return refuseField(form, 'note', 'The form has lost its ids; reload the page.');
+		const done = await closeFlag(contextIn(locals), {
+			id,
+			flagId,
+			clientId: params.id,
+			note: String(form.get('note') ?? '')
+				.slice(0, 300)
+				.replaceAll('\0', '')
+		});
 		return done.ok ? { done: 'Flag closed.' } : refusal(form, done.refusal);
 	}
 };

@@ -14,10 +14,16 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 	clientPage(locals, params.id, 'ladder', (r, _, ctx) => {
 		const view = laddersView(r, ctx.today);
 		const asked = url.searchParams.get('family') ?? '';
-		const family = r.families[asked] === undefined ? (view.now.squat === undefined ? (Object.keys(view.now)[0] ?? 'squat') : 'squat') : asked;
+		const family =
+			r.families[asked] === undefined
+				? view.now.squat === undefined
+					? (Object.keys(view.now)[0] ?? 'squat')
+					: 'squat'
+				: asked;
 		const now = view.now[family] ?? null;
 		const exercise = now === null ? undefined : r.exercises.find((e) => e.id === now.exerciseId);
-		const slip = exercise === undefined ? null : slipOf(r, exercise, ctx.today, advancesToday(r, ctx.today), false);
+		const slip =
+			exercise === undefined ? null : slipOf(r, exercise, ctx.today, advancesToday(r, ctx.today), false);
 		const [id, exerciseId] = formIds(ctx, 2);
 		return {
 			...view,
@@ -25,9 +31,14 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 			family,
 			wanted: url.searchParams.get('step'),
 			now,
-			slip: slip === null ? null : { decision: slip.trace.decision, sentence: decisionSentence(slip.trace, ctx.today) },
+			slip:
+				slip === null
+					? null
+					: { decision: slip.trace.decision, sentence: decisionSentence(slip.trace, ctx.today) },
 			/** The exercise that a region has on this ladder already. */
-			exerciseIn: Object.fromEntries(r.exercises.filter((e) => e.family === family).map((e) => [e.region, e.id])) as Record<string, string>,
+			exerciseIn: Object.fromEntries(
+				r.exercises.filter((e) => e.family === family).map((e) => [e.region, e.id])
+			) as Record<string, string>,
 			ids: { id: id as string, exerciseId: exerciseId as string }
 		};
 	});
@@ -36,10 +47,29 @@ export const actions: Actions = {
 	prescribe: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = prescribeForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
+		if (!parsed.success)
+			return refuseField(
+				form,
+				String(parsed.error.issues[0]?.path[0] ?? ''),
+				parsed.error.issues[0]?.message ?? ''
+			);
 		const { id, exerciseId, family, step, region, sets, reps, loadKg = 0, reason } = parsed.data;
 		const setup = setupOf(parsed.data);
-		const done = await prescribe(contextIn(locals), { id, exerciseId, clientId: params.id, family, step, region, sets, reps, loadKg, ...(Object.keys(setup).length === 0 ? {} : { setup }), ...(reason ? { reason } : {}) });
-		return done.ok ? { done: `Prescribed ${doseText({ ...done.value.dose, loadKg: 0 })}.` } : refusal(form, done.refusal);
+		const done = await prescribe(contextIn(locals), {
+			id,
+			exerciseId,
+			clientId: params.id,
+			family,
+			step,
+			region,
+			sets,
+			reps,
+			loadKg,
+			...(Object.keys(setup).length === 0 ? {} : { setup }),
+			...(reason ? { reason } : {})
+		});
+		return done.ok
+			? { done: `Prescribed ${doseText({ ...done.value.dose, loadKg: 0 })}.` }
+			: refusal(form, done.refusal);
 	}
 };

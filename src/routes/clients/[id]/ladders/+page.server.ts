@@ -7,13 +7,23 @@ import { laddersView } from '#lib/server/usecase/ladders-view.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, params }) =>
-	clientPage(locals, params.id, 'ladders', (r, _, ctx) => ({ ...laddersView(r, ctx.today), positions: r.head.setting.positions, clearances: r.head.setting.clearances, ids: formIds(ctx, 2) }));
+	clientPage(locals, params.id, 'ladders', (r, _, ctx) => ({
+		...laddersView(r, ctx.today),
+		positions: r.head.setting.positions,
+		clearances: r.head.setting.clearances,
+		ids: formIds(ctx, 2)
+	}));
 
 export const actions: Actions = {
 	positions: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = positionsForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
+		if (!parsed.success)
+			return refuseField(
+				form,
+				String(parsed.error.issues[0]?.path[0] ?? ''),
+				parsed.error.issues[0]?.message ?? ''
+			);
 		const { id, ...positions } = parsed.data;
 		const done = await changeSetting(contextIn(locals), params.id, id, { positions });
 		return done.ok ? { done: 'Positions saved.' } : refusal(form, done.refusal);
@@ -22,7 +32,9 @@ export const actions: Actions = {
 		const form = await formOf(request);
 		const parsed = clearedForm.safeParse({ id: form.get('id'), clearances: form.getAll('clearance') });
 		if (!parsed.success) return refuseField(form, 'clearance', parsed.error.issues[0]?.message ?? '');
-		const done = await changeSetting(contextIn(locals), params.id, parsed.data.id, { clearances: parsed.data.clearances });
+		const done = await changeSetting(contextIn(locals), params.id, parsed.data.id, {
+			clearances: parsed.data.clearances
+		});
 		return done.ok ? { done: 'Clearance saved.' } : refusal(form, done.refusal);
 	}
 };

@@ -33,7 +33,14 @@
 	interface Row {
 		readonly family: ExerciseFamily;
 		readonly steps: readonly Candidate[];
-		readonly marks: readonly { readonly id: string; readonly title: string; readonly mark: string; readonly word: string; readonly tone: string; readonly now: boolean }[];
+		readonly marks: readonly {
+			readonly id: string;
+			readonly title: string;
+			readonly mark: string;
+			readonly word: string;
+			readonly tone: string;
+			readonly now: boolean;
+		}[];
 		readonly shown: Candidate;
 		readonly isNow: boolean;
 		readonly why: string;
@@ -46,25 +53,52 @@
 		const steps = candidatesOf(family, fits, now?.step, (id) => gateOf(id) === undefined);
 		const marks = steps.map((c) => {
 			const locked = passes(c.fit) && !c.open;
-			const word = locked ? `locked: ${gateOf(c.step.id)?.text}` : passes(c.fit) ? VERDICT_WORD[c.fit.verdict] : inTheWay(c.fit) || VERDICT_WORD[c.fit.verdict];
-			return { id: c.step.id, title: c.step.title, mark: locked ? '○' : MARK[c.fit.verdict], word, tone: locked ? 'text-quiet' : TONE[c.fit.verdict], now: c.step.id === now?.step };
+			const word = locked
+				? `locked: ${gateOf(c.step.id)?.text}`
+				: passes(c.fit)
+					? VERDICT_WORD[c.fit.verdict]
+					: inTheWay(c.fit) || VERDICT_WORD[c.fit.verdict];
+			return {
+				id: c.step.id,
+				title: c.step.title,
+				mark: locked ? '○' : MARK[c.fit.verdict],
+				word,
+				tone: locked ? 'text-quiet' : TONE[c.fit.verdict],
+				now: c.step.id === now?.step
+			};
 		});
 		const current = steps.find((c) => c.step.id === now?.step);
 		const shown = current ?? steps.find(isOpen) ?? steps[0];
 		if (shown === undefined) throw new Error(`${family.id} has no step`);
-		const ahead = shown.step.next.map((e) => steps.find((c) => c.step.id === e.to)).find((c) => c !== undefined && !isOpen(c));
+		const ahead = shown.step.next
+			.map((e) => steps.find((c) => c.step.id === e.to))
+			.find((c) => c !== undefined && !isOpen(c));
 		return { family, steps, marks, shown, isNow: current !== undefined, why: whyNot(steps, ahead) };
 	}
 	/** What holds the whole ladder, or its next step. */
 	function whyNot(steps: readonly Candidate[], ahead: Candidate | undefined): string {
 		if (!steps.some(isOpen)) return steps.map((c) => inTheWay(c.fit)).find((w) => w !== '') ?? '';
 		if (ahead === undefined) return '';
-		return passes(ahead.fit) ? `next waits for ${gateOf(ahead.step.id)?.asks ?? ''}` : `next: ${inTheWay(ahead.fit)}`;
+		return passes(ahead.fit)
+			? `next waits for ${gateOf(ahead.step.id)?.asks ?? ''}`
+			: `next: ${inTheWay(ahead.fit)}`;
 	}
 	const rows = $derived([...Object.values(FAMILIES), ...data.own].map(rowOf));
 	const candidates = $derived(rows.flatMap((r) => r.steps));
-	const PLAN: readonly Purpose[] = ['warm-up', 'balance', 'thigh-front', 'buttock', 'thigh-back', 'hip-side', 'calf', 'trunk', 'mobility'];
-	const plan = $derived(planFor(PLAN, candidates, { tags: without }, new Set(Object.values(data.now).map((n) => n.step))));
+	const PLAN: readonly Purpose[] = [
+		'warm-up',
+		'balance',
+		'thigh-front',
+		'buttock',
+		'thigh-back',
+		'hip-side',
+		'calf',
+		'trunk',
+		'mobility'
+	];
+	const plan = $derived(
+		planFor(PLAN, candidates, { tags: without }, new Set(Object.values(data.now).map((n) => n.step)))
+	);
 	const AVOID: readonly (readonly [Tag, string])[] = [
 		['spine-load', 'load on the spine'],
 		['impact', 'impact'],
@@ -83,23 +117,75 @@
 
 <svelte:head><title>Ladders · {data.head.name}</title></svelte:head>
 <svelte:window onkeydown={keys} />
-<KeyHelp keys={[['j k', 'next, previous family'], ['Enter', 'open its ladder'], ['0 … 9', 'other pages of this client']]} />
+<KeyHelp
+	keys={[
+		['j k', 'next, previous family'],
+		['Enter', 'open its ladder'],
+		['0 … 9', 'other pages of this client']
+	]}
+/>
 <main class="grid grid-cols-[1fr_21rem] max-xl:grid-cols-1">
 	<div class="min-w-0 px-7 pt-4 pb-10 max-sm:px-4">
 		<div class="flex flex-wrap items-end justify-between gap-x-5">
 			<h2>Every ladder</h2>
-			<p class="label"><span class="text-tolerated">● fits</span> · <span class="text-accent">◆ set up</span> · <span class="text-caution">▲ watch</span> · ○ waits for a gate · ✕ in the way · ? measure</p>
+			<p class="label">
+				<span class="text-tolerated">● fits</span> · <span class="text-accent">◆ set up</span> ·
+				<span class="text-caution">▲ watch</span> · ○ waits for a gate · ✕ in the way · ? measure
+			</p>
 		</div>
-		<Said refused={lost || (form && 'message' in form ? form.message : undefined)} done={form && 'done' in form ? form.done : undefined} />
+		<Said
+			refused={lost || (form && 'message' in form ? form.message : undefined)}
+			done={form && 'done' in form ? form.done : undefined}
+		/>
 		<ul class="mt-2 grid grid-cols-2 gap-x-6 max-md:grid-cols-1" aria-label="Families">
 			{#each rows as r, i (r.family.id)}
 				<li class="rule">
-					<a href="/clients/{data.head.id}/ladder?family={r.family.id}" data-testid="family-{r.family.id}" class="grid grid-cols-[58px_1fr] items-center gap-x-3 rounded-md py-0.5 text-ink no-underline hover:bg-wash {i === at ? 'outline-2 -outline-offset-2 outline-accent' : ''}">
-						<span class="flex justify-center"><FigureView figure={figureOfStep(r.shown.step, ctx, r.shown.fit.setup)} label="" height={46} /></span>
+					<a
+						href="/clients/{data.head.id}/ladder?family={r.family.id}"
+						data-testid="family-{r.family.id}"
+						class="grid grid-cols-[58px_1fr] items-center gap-x-3 rounded-md py-0.5 text-ink no-underline hover:bg-wash {i ===
+						at
+							? 'outline-2 -outline-offset-2 outline-accent'
+							: ''}"
+					>
+						<span class="flex justify-center"
+							><FigureView
+								figure={figureOfStep(r.shown.step, ctx, r.shown.fit.setup)}
+								label=""
+								height={46}
+							/></span
+						>
 						<span class="min-w-0">
-							<span class="flex items-baseline gap-2"><strong class="shrink-0">{r.family.title}</strong><span class="truncate text-sm {r.isNow ? 'font-semibold' : 'text-quiet'}">{r.isNow ? 'now' : 'start'}: {r.shown.step.title}{r.shown.fit.setup === null ? '' : `, ${setupText(data.now[r.family.id]?.setup ?? r.shown.fit.setup)}`}{r.isNow && data.now[r.family.id] ? `, ${doseText(data.now[r.family.id]!.dose)}` : ''}</span></span>
-							<span class="flex items-center gap-[3px] text-[12.5px] leading-none" aria-label={r.marks.map((m) => `${m.title}: ${m.word}`).join('; ')} role="img">{#each r.marks as m (m.id)}<span class="{m.tone} {m.now ? 'rounded-sm outline-1 outline-ink' : ''}" title="{m.title}: {m.word}" aria-hidden="true">{m.mark}</span>{/each}<span class="ml-2 text-quiet">{r.steps.filter(isOpen).length} of {r.steps.length} open</span></span>
-							{#if data.now[r.family.id]?.held}<span class="block h-[17px] truncate text-[13px] leading-[17px] font-semibold text-stop" title={data.now[r.family.id]?.held}>{data.now[r.family.id]?.held}</span>{:else}<span class="block h-[17px] truncate text-[13px] leading-[17px] text-quiet" title={r.why}>{r.why}</span>{/if}
+							<span class="flex items-baseline gap-2"
+								><strong class="shrink-0">{r.family.title}</strong><span
+									class="truncate text-sm {r.isNow ? 'font-semibold' : 'text-quiet'}"
+									>{r.isNow ? 'now' : 'start'}: {r.shown.step.title}{r.shown.fit.setup === null
+										? ''
+										: `, ${setupText(data.now[r.family.id]?.setup ?? r.shown.fit.setup)}`}{r.isNow &&
+									data.now[r.family.id]
+										? `, ${doseText(data.now[r.family.id]!.dose)}`
+										: ''}</span
+								></span
+							>
+							<span
+								class="flex flex-wrap items-center gap-x-[2px] text-[12.5px] leading-none"
+								aria-label={r.marks.map((m) => `${m.title}: ${m.word}`).join('; ')}
+								role="img"
+								>{#each r.marks as m (m.id)}<span
+										class="{m.tone} {m.now ? 'rounded-sm outline-1 outline-ink' : ''}"
+										title="{m.title}: {m.word}"
+										aria-hidden="true">{m.mark}</span
+									>{/each}<span class="ml-1.5 whitespace-nowrap text-quiet"
+									>{r.steps.filter(isOpen).length} of {r.steps.length} open</span
+								></span
+							>
+							{#if data.now[r.family.id]?.held}<span
+									class="block h-[17px] truncate text-[13px] leading-[17px] font-semibold text-stop"
+									title={data.now[r.family.id]?.held}>{data.now[r.family.id]?.held}</span
+								>{:else}<span
+									class="block h-[17px] truncate text-[13px] leading-[17px] text-quiet"
+									title={r.why}>{r.why}</span
+								>{/if}
 						</span>
 					</a>
 				</li>
@@ -108,19 +194,57 @@
 	</div>
 	<aside class="sheet border-l px-6 pt-4 pb-10 max-xl:border-t max-xl:border-l-0 max-sm:px-4">
 		<h2>From what is open</h2>
-		<p class="label">For each purpose where this client is, or the entry of a ladder; never the hardest that fits. Choose, then prescribe on its ladder.</p>
+		<p class="label">
+			For each purpose where this client is, or the entry of a ladder; never the hardest that fits. Choose,
+			then prescribe on its ladder.
+		</p>
 		<div class="mt-1 flex flex-wrap items-end gap-x-4 gap-y-1">
-			<Choice name="place" label="Equipment" bind:value={place} items={[{ value: 'both', name: 'here and at home' }, { value: 'practice', name: 'here' }, { value: 'home', name: 'at home' }]} />
+			<Choice
+				name="place"
+				label="Equipment"
+				bind:value={place}
+				items={[
+					{ value: 'both', name: 'here and at home' },
+					{ value: 'practice', name: 'here' },
+					{ value: 'home', name: 'at home' }
+				]}
+			/>
 		</div>
-		<fieldset class="mt-1 flex flex-wrap gap-x-4 text-sm"><legend class="label">Without</legend>{#each AVOID as [tag, name] (tag)}<label class="flex min-h-8 items-center gap-1.5"><input type="checkbox" value={tag} bind:group={without} class="size-4 accent-(--accent)" />{name}</label>{/each}</fieldset>
+		<fieldset class="mt-1 flex flex-wrap gap-x-4 text-sm">
+			<legend class="label">Without</legend>{#each AVOID as [tag, name] (tag)}<label
+					class="flex min-h-8 items-center gap-1.5"
+					><input
+						type="checkbox"
+						value={tag}
+						bind:group={without}
+						class="size-4 accent-(--accent)"
+					/>{name}</label
+				>{/each}
+		</fieldset>
 		<ol class="mt-1" data-testid="plan">
 			{#each plan as p (p.purpose)}
 				<li class="rule grid grid-cols-[44px_1fr] items-center gap-2 py-1" data-purpose={p.purpose}>
 					{#if p.pick}
-						<span class="flex justify-center"><FigureView figure={figureOfStep(p.pick.step, ctx, p.pick.fit.setup)} label="" height={40} /></span>
-						<span><span class="label block">{PURPOSE_NAME[p.purpose]}</span><a class="underline" href="/clients/{data.head.id}/ladder?family={p.pick.family.id}&step={p.pick.step.id}">{p.pick.step.title}</a>{p.pick.fit.setup === null ? '' : `, ${setupText(p.pick.fit.setup)}`}</span>
+						<span class="flex justify-center"
+							><FigureView
+								figure={figureOfStep(p.pick.step, ctx, p.pick.fit.setup)}
+								label=""
+								height={40}
+							/></span
+						>
+						<span
+							><span class="label block">{PURPOSE_NAME[p.purpose]}</span><a
+								class="underline"
+								href="/clients/{data.head.id}/ladder?family={p.pick.family.id}&step={p.pick.step.id}"
+								>{p.pick.step.title}</a
+							>{p.pick.fit.setup === null ? '' : `, ${setupText(p.pick.fit.setup)}`}</span
+						>
 					{:else}
-						<span></span><span><span class="label block">{PURPOSE_NAME[p.purpose]}</span><span class="text-quiet">nothing open</span></span>
+						<span></span><span
+							><span class="label block">{PURPOSE_NAME[p.purpose]}</span><span class="text-quiet"
+								>nothing open</span
+							></span
+						>
 					{/if}
 				</li>
 			{/each}
@@ -129,7 +253,16 @@
 			<form method="POST" action="?/positions" use:enhance={sending((text) => (lost = text))}>
 				<input type="hidden" name="id" value={data.ids[0]} />
 				{#each POSITIONS as p (p)}
-					<Choice name={p} label={POSITION_NAME[p].replace(/^./, (c) => c.toUpperCase())} value={was(p)} items={[{ value: 'unknown', name: 'not asked' }, { value: 'yes', name: 'yes' }, { value: 'no', name: 'no' }]} />
+					<Choice
+						name={p}
+						label={POSITION_NAME[p].replace(/^./, (c) => c.toUpperCase())}
+						value={was(p)}
+						items={[
+							{ value: 'unknown', name: 'not asked' },
+							{ value: 'yes', name: 'yes' },
+							{ value: 'no', name: 'no' }
+						]}
+					/>
 				{/each}
 				<div class="mt-2"><Act>Save positions</Act></div>
 			</form>
@@ -138,7 +271,16 @@
 			<Fold title="Cleared for">
 				<form method="POST" action="?/cleared" use:enhance={sending((text) => (lost = text))}>
 					<input type="hidden" name="id" value={data.ids[1]} />
-					{#each Object.entries(CLEARANCE_NAME) as [id, name] (id)}<label class="flex min-h-9 items-center gap-2"><input type="checkbox" name="clearance" value={id} checked={(data.clearances as readonly string[]).includes(id)} class="size-5 accent-(--accent)" />{name}</label>{/each}
+					{#each Object.entries(CLEARANCE_NAME) as [id, name] (id)}<label
+							class="flex min-h-9 items-center gap-2"
+							><input
+								type="checkbox"
+								name="clearance"
+								value={id}
+								checked={(data.clearances as readonly string[]).includes(id)}
+								class="size-5 accent-(--accent)"
+							/>{name}</label
+						>{/each}
 					<div class="mt-1"><Act>Save clearance</Act></div>
 				</form>
 			</Fold>

@@ -23,30 +23,86 @@ import { uprightText } from '#lib/wording/setup.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 /** What an advance still needs, said before logging: what this session can still give. */
-const GIVEN_BY_A_SESSION = new Set(['observed', 'streak.days', 'clean', 'confidence', 'soreness.known', 'ease']);
-const stillNeeded = (why: readonly Reason[], today: string): readonly string[] => [...new Set(why.filter((w) => !w.met && GIVEN_BY_A_SESSION.has(w.code)).map((w) => reasonText(w, today)))].slice(0, 3);
+const GIVEN_BY_A_SESSION = new Set([
+	'observed',
+	'streak.days',
+	'clean',
+	'confidence',
+	'soreness.known',
+	'ease'
+]);
+const stillNeeded = (why: readonly Reason[], today: string): readonly string[] =>
+	[
+		...new Set(why.filter((w) => !w.met && GIVEN_BY_A_SESSION.has(w.code)).map((w) => reasonText(w, today)))
+	].slice(0, 3);
 
 export const load: PageServerLoad = ({ locals, params }) =>
 	clientPage(locals, params.id, 'log', (r, _, ctx) => {
 		const arrived = arrivedOn(r, ctx.today);
 		return {
-		arrival: arrived === undefined ? null : { answer: arrived.answer, share: arrived.said.setsShare ?? 1 },
-		exercises: r.exercises.map((e) => {
-			const head = e.prescriptions[e.prescriptions.length - 1];
-			const [id, visitId] = formIds(ctx, 2);
-			const step = head === undefined ? undefined : stepAnywhere(r.families, head.step);
-			// Where one leg works at a time the other is logged beside it: gates compare the two.
-			const legs = step === undefined || !isOneSided(step.posture) ? null : legsOf(e.side);
-			const stands = standingOf(r, e, ctx.today);
-			const closed = closedToday(arrived?.said, e.region);
-			const share = closed.length === 0 ? (arrived?.said.setsShare ?? 1) : 1;
-			const needs = slipOf(r, e, ctx.today, advancesToday(r, ctx.today), false).trace.considered.find((c) => c.rule === 'advance');
-			const known = r.head.known.filter((k) => k.region === e.region && k.until >= ctx.today).map((k) => k.symptom);
-			const now = arrived?.pains.find((p) => p.region === e.region)?.now;
-			return { known, now: now ?? null, needs: stillNeeded(needs?.why ?? [], ctx.today), held: stands?.verdict === 'suspended' ? { by: 'standing' as const, text: standingSentence(stands) } : closed.length > 0 ? { by: 'day' as const, text: `Not today, by the arrival card: ${arrivalReasons(closed)}.` } : null, today: head === undefined ? null : lighterDose(head.dose, share), lighter: share < 1, upright: step === undefined || head === undefined ? '' : uprightText(moreUprightDeg(step, fitContextOf(r, ctx.today, e.side), head.setup)), id: e.id, region: e.region, legs, head: head === undefined ? null : { id: head.id, step: head.step, dose: head.dose, setup: head.setup, snapshot: head.snapshot, state: head.state }, ids: { id: id as string, visitId: visitId as string } };
-		}),
-		voidId: formIds(ctx, 1)[0] as string,
-		recent: r.logs.slice(-4).reverse().map((l) => ({ id: l.id, mine: l.writtenBy === ctx.actor.memberId || ctx.actor.licensed, date: l.session.date, sets: l.session.sets.length, reps: l.session.sets[0]?.reps ?? 0, peak: l.session.pains[0]?.peak ?? null, against: l.session.againstAdvice === true }))
+			arrival: arrived === undefined ? null : { answer: arrived.answer, share: arrived.said.setsShare ?? 1 },
+			exercises: r.exercises.map((e) => {
+				const head = e.prescriptions[e.prescriptions.length - 1];
+				const [id, visitId] = formIds(ctx, 2);
+				const step = head === undefined ? undefined : stepAnywhere(r.families, head.step);
+				// Where one leg works at a time the other is logged beside it: gates compare the two.
+				const legs = step === undefined || !isOneSided(step.posture) ? null : legsOf(e.side);
+				const stands = standingOf(r, e, ctx.today);
+				const closed = closedToday(arrived?.said, e.region);
+				const share = closed.length === 0 ? (arrived?.said.setsShare ?? 1) : 1;
+				const needs = slipOf(r, e, ctx.today, advancesToday(r, ctx.today), false).trace.considered.find(
+					(c) => c.rule === 'advance'
+				);
+				const known = r.head.known
+					.filter((k) => k.region === e.region && k.until >= ctx.today)
+					.map((k) => k.symptom);
+				const now = arrived?.pains.find((p) => p.region === e.region)?.now;
+				return {
+					known,
+					now: now ?? null,
+					needs: stillNeeded(needs?.why ?? [], ctx.today),
+					held:
+						stands?.verdict === 'suspended'
+							? { by: 'standing' as const, text: standingSentence(stands) }
+							: closed.length > 0
+								? { by: 'day' as const, text: `Not today, by the arrival card: ${arrivalReasons(closed)}.` }
+								: null,
+					today: head === undefined ? null : lighterDose(head.dose, share),
+					lighter: share < 1,
+					upright:
+						step === undefined || head === undefined
+							? ''
+							: uprightText(moreUprightDeg(step, fitContextOf(r, ctx.today, e.side), head.setup)),
+					id: e.id,
+					region: e.region,
+					legs,
+					head:
+						head === undefined
+							? null
+							: {
+									id: head.id,
+									step: head.step,
+									dose: head.dose,
+									setup: head.setup,
+									snapshot: head.snapshot,
+									state: head.state
+								},
+					ids: { id: id as string, visitId: visitId as string }
+				};
+			}),
+			voidId: formIds(ctx, 1)[0] as string,
+			recent: r.logs
+				.slice(-4)
+				.reverse()
+				.map((l) => ({
+					id: l.id,
+					mine: l.writtenBy === ctx.actor.memberId || ctx.actor.licensed,
+					date: l.session.date,
+					sets: l.session.sets.length,
+					reps: l.session.sets[0]?.reps ?? 0,
+					peak: l.session.pains[0]?.peak ?? null,
+					against: l.session.againstAdvice === true
+				}))
 		};
 	});
 
@@ -55,23 +111,41 @@ export const actions: Actions = {
 		const form = await formOf(request);
 		const ctx = contextIn(locals);
 		const { record } = orError(await showClient(ctx, params.id, 'log a session', () => null, 'log visit'));
-		const prescribed = record.exercises.flatMap((e) => e.prescriptions).find((p) => p.id === form.get('prescriptionId'));
-		if (prescribed === undefined) return refuseField(form, 'prescriptionId', 'This prescription is not this client’s; reload the page.');
+		const prescribed = record.exercises
+			.flatMap((e) => e.prescriptions)
+			.find((p) => p.id === form.get('prescriptionId'));
+		if (prescribed === undefined)
+			return refuseField(form, 'prescriptionId', 'This prescription is not this client’s; reload the page.');
 		const arrived = arrivedOn(record, String(form.get('day') ?? ''));
 		const region = record.exercises.find((e) => e.prescriptions.includes(prescribed))?.region ?? '';
-		const share = arrived === undefined || closedToday(arrived.said, region).length > 0 ? 1 : (arrived.said.setsShare ?? 1);
+		const share =
+			arrived === undefined || closedToday(arrived.said, region).length > 0
+				? 1
+				: (arrived.said.setsShare ?? 1);
 		const parsed = parseLog(form, lighterDose(prescribed.dose, share));
 		if (!parsed.ok) return refuseField(form, parsed.field, parsed.message);
 		const done = await logVisit(ctx, { ...parsed.value, clientId: params.id });
 		if (!done.ok) return refusal(form, done.refusal);
 		const { raised, againstAdvice } = done.value;
-		return { done: againstAdvice ? 'Logged, against advice: it counts for pain and alarms, not for an advance.' : 'Logged. The next morning decides with it.', alarms: raised.map(alarmText), emergency: raised.some((a) => a.now === 'emergency') };
+		return {
+			done: againstAdvice
+				? 'Logged, against advice: it counts for pain and alarms, not for an advance.'
+				: 'Logged. The next morning decides with it.',
+			alarms: raised.map(alarmText),
+			emergency: raised.some((a) => a.now === 'emergency')
+		};
 	},
 	void: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = z.object({ id: uuid, logId: uuid, reason: text(200) }).safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseField(form, 'reason', parsed.error.issues[0]?.message ?? '');
 		const done = await voidLog(contextIn(locals), { ...parsed.data, clientId: params.id });
-		return done.ok ? { done: 'Taken out. The entry is kept beside it, with your reason.', alarms: [] as string[], emergency: false } : refusal(form, done.refusal);
+		return done.ok
+			? {
+					done: 'Taken out. The entry is kept beside it, with your reason.',
+					alarms: [] as string[],
+					emergency: false
+				}
+			: refusal(form, done.refusal);
 	}
 };

@@ -18,14 +18,22 @@ export const load: PageServerLoad = ({ locals, params }) =>
 	clientPage(locals, params.id, 'measure sheet', async (r, t, ctx) => {
 		const { results, totals } = await testsShown(t, params.id);
 		const { heightCm, massKg } = r.head.setting;
-		const lastOf = (axis: (typeof RANGE_IDS)[number], side: (typeof SIDES)[number]) => r.measurements.filter((m) => m.axis === axis && m.side === side).pop();
+		const lastOf = (axis: (typeof RANGE_IDS)[number], side: (typeof SIDES)[number]) =>
+			r.measurements.filter((m) => m.axis === axis && m.side === side).pop();
 		return {
 			ids: formIds(ctx, 2 * RANGE_IDS.length + 2 * FUNCTION_TESTS.length + 3),
 			licensed: ctx.actor.licensed,
-			last: Object.fromEntries(RANGE_IDS.map((axis) => [axis, Object.fromEntries(SIDES.flatMap((side) => {
-				const m = lastOf(axis, side);
-				return m === undefined ? [] : [[side, m] as const];
-			}))])),
+			last: Object.fromEntries(
+				RANGE_IDS.map((axis) => [
+					axis,
+					Object.fromEntries(
+						SIDES.flatMap((side) => {
+							const m = lastOf(axis, side);
+							return m === undefined ? [] : [[side, m] as const];
+						})
+					)
+				])
+			),
 			tests: results.map(({ test, side, value, day }) => ({ test, side, value, day })),
 			totals,
 			who: { age: ageOn(r.head.born, ctx.today), sex: r.head.sex, heightCm, massKg },
@@ -40,26 +48,55 @@ export const actions: Actions = {
 		const form = await formOf(request);
 		const ctx = contextIn(locals);
 		const { record } = orError(await showClient(ctx, params.id, 'measure', () => null, 'measure'));
-		const sheet = parseSheet(new Map([...form].map(([k, v]) => [k, String(v)])), record.body, RANGES, FUNCTION_TESTS);
+		const sheet = parseSheet(
+			new Map([...form].map(([k, v]) => [k, String(v)])),
+			record.body,
+			RANGES,
+			FUNCTION_TESTS
+		);
 		if (!sheet.ok) return refuseField(form, sheet.refusal.field ?? '', sheet.refusal.message);
 		const saved = await saveSheet(ctx, params.id, sheet.value);
-		return saved.ok ? { done: `Saved ${saved.value} ${saved.value === 1 ? 'reading' : 'readings'}.` } : refusal(form, saved.refusal);
+		return saved.ok
+			? { done: `Saved ${saved.value} ${saved.value === 1 ? 'reading' : 'readings'}.` }
+			: refusal(form, saved.refusal);
 	},
 	way: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = wayForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
+		if (!parsed.success)
+			return refuseField(
+				form,
+				String(parsed.error.issues[0]?.path[0] ?? ''),
+				parsed.error.issues[0]?.message ?? ''
+			);
 		const { id, technique, policyId, brace } = parsed.data;
-		const saved = await changeSetting(contextIn(locals), params.id, id, { technique: technique === '' ? null : technique, policyId, brace });
+		const saved = await changeSetting(contextIn(locals), params.id, id, {
+			technique: technique === '' ? null : technique,
+			policyId,
+			brace
+		});
 		return saved.ok ? { done: 'Saved technique, brace and policy.' } : refusal(form, saved.refusal);
 	},
 	body: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = bodyForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success) return refuseField(form, String(parsed.error.issues[0]?.path[0] ?? ''), parsed.error.issues[0]?.message ?? '');
+		if (!parsed.success)
+			return refuseField(
+				form,
+				String(parsed.error.issues[0]?.path[0] ?? ''),
+				parsed.error.issues[0]?.message ?? ''
+			);
 		const { id, heightCm, massKg, ...segments } = parsed.data;
 		const { shankCm = null, thighCm = null, trunkCm = null, footCm = null, shoeHeelCm = null } = segments;
-		const saved = await changeSetting(contextIn(locals), params.id, id, { heightCm: heightCm as number, massKg: massKg as number, shankCm, thighCm, trunkCm, footCm, shoeHeelCm });
+		const saved = await changeSetting(contextIn(locals), params.id, id, {
+			heightCm: heightCm as number,
+			massKg: massKg as number,
+			shankCm,
+			thighCm,
+			trunkCm,
+			footCm,
+			shoeHeelCm
+		});
 		return saved.ok ? { done: 'Saved the body.' } : refusal(form, saved.refusal);
 	}
 };

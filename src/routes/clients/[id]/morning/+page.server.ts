@@ -34,7 +34,15 @@ export const actions: Actions = {
 		const done = await checkIn(ctx, { clientId: params.id, ...parsed.value });
 		if (!done.ok) return refusal(form, done.refusal);
 		const { corrected, raised, closes, fever } = done.value;
-		const advice = [...raised.map(alarmText), ...(fever ? ['Fever or ill: no exercise today.'] : []), ...(closes.length === 0 ? [] : [`${closesText(closes)}. Relief and other regions go on.`])];
-		return { done: corrected ? 'Corrected; the earlier entry is kept beside it.' : 'Entered.', advice, grave: isGrave(raised) };
+		const advice = [
+			...raised.map(alarmText),
+			...(fever ? ['Fever or ill: no exercise today.'] : []),
+			...(closes.length === 0 ? [] : [`${closesText(closes)}. Relief and other regions go on.`])
+		];
+		return {
+			done: corrected ? 'Corrected; the earlier entry is kept beside it.' : 'Entered.',
+			advice,
+			grave: isGrave(raised)
+		};
 	}
 };

@@ -14,7 +14,8 @@
 
 	let { data, form } = $props();
 	const was = (name: string): string => (form && 'typed' in form ? (form.typed[name] ?? '') : '');
-	const wrong = (name: string): string | undefined => (form && 'field' in form && form.field === name ? form.message : undefined);
+	const wrong = (name: string): string | undefined =>
+		form && 'field' in form && form.field === name ? form.message : undefined;
 	let lost = $state('');
 	let day = $state('');
 	let pains: Record<string, string> = $state({});
@@ -52,53 +53,158 @@
 <KeyHelp keys={[['0 … 9', 'other pages of this client']]} />
 <main class="page max-w-2xl">
 	<h2>Next morning</h2>
-	<p class="label">Before getting going. A session’s next morning is the entry of the following day; an entry for a day that has one corrects it.</p>
-	<div class="my-2"><Said done={form && 'done' in form ? form.done : undefined} refused={lost || (form && 'message' in form ? form.message : undefined)} /></div>
-	{#each (form && 'advice' in form ? form.advice : undefined) ?? [] as a (a)}<p class="mb-2 border-4 px-3 py-2 font-semibold {form && 'grave' in form && form.grave ? 'border-stop text-stop' : 'border-caution text-caution'}" role="alert" data-testid="alarm">{a}</p>{/each}
-	<form method="POST" use:keepForm={'morning'} use:enhance={sending((text) => (lost = text), () => scrollTo({ top: 0 }))} novalidate>
-		<Field name="day" label="Morning of" type="date" max={data.head.today} bind:value={day} wrong={wrong('day')} width="w-42" />
+	<p class="label">
+		Before getting going. A session’s next morning is the entry of the following day; an entry for a day that
+		has one corrects it.
+	</p>
+	<div class="my-2">
+		<Said
+			done={form && 'done' in form ? form.done : undefined}
+			refused={lost || (form && 'message' in form ? form.message : undefined)}
+		/>
+	</div>
+	{#each (form && 'advice' in form ? form.advice : undefined) ?? [] as a (a)}<p
+			class="mb-2 border-4 px-3 py-2 font-semibold {form && 'grave' in form && form.grave
+				? 'border-stop text-stop'
+				: 'border-caution text-caution'}"
+			role="alert"
+			data-testid="alarm"
+		>
+			{a}
+		</p>{/each}
+	<form
+		method="POST"
+		use:keepForm={'morning'}
+		use:enhance={sending(
+			(text) => (lost = text),
+			() => scrollTo({ top: 0 })
+		)}
+		novalidate
+	>
+		<Field
+			name="day"
+			label="Morning of"
+			type="date"
+			max={data.head.today}
+			bind:value={day}
+			wrong={wrong('day')}
+			width="w-42"
+		/>
 		{#if known}<p class="text-sm text-caution">This day has an entry already; saving corrects it.</p>{/if}
 		{#each data.regions as r (r.region)}
 			<fieldset class="rule mt-3 pt-2">
 				<legend class="sr-only">{regionName(r.region)}</legend>
 				<h3 class="first-letter:uppercase">{regionName(r.region)}</h3>
 				<input type="hidden" name="{r.region}.id" value={r.id} />
-				<Score name="{r.region}.pain" label="Pain this morning" bind:value={pains[r.region]} wrong={wrong(`${r.region}.pain`)} />
+				<Score
+					name="{r.region}.pain"
+					label="Pain this morning"
+					bind:value={pains[r.region]}
+					wrong={wrong(`${r.region}.pain`)}
+				/>
 				<div class="py-2">
 					<p class="font-semibold" id="{r.region}-swelling">Swelling against usual</p>
-					<div class="mt-1 grid grid-cols-4 gap-1 max-sm:grid-cols-2" role="radiogroup" aria-labelledby="{r.region}-swelling">
+					<div
+						class="mt-1 grid grid-cols-4 gap-1 max-sm:grid-cols-2"
+						role="radiogroup"
+						aria-labelledby="{r.region}-swelling"
+					>
 						{#each SWELLING as s (s.value)}
-							<label class="grid min-h-12 cursor-pointer place-items-center rounded-md border border-edge font-semibold has-checked:border-accent has-checked:bg-accent has-checked:text-accent-ink has-focus-visible:outline-3 has-focus-visible:outline-(--focus)">
-								<input type="radio" name="{r.region}.swelling" value={s.value} bind:group={swelling[r.region]} class="sr-only" />{s.name}
+							<label
+								class="grid min-h-12 cursor-pointer place-items-center rounded-md border border-edge font-semibold has-checked:border-accent has-checked:bg-accent has-checked:text-accent-ink has-focus-visible:outline-3 has-focus-visible:outline-(--focus)"
+							>
+								<input
+									type="radio"
+									name="{r.region}.swelling"
+									value={s.value}
+									bind:group={swelling[r.region]}
+									class="sr-only"
+								/>{s.name}
 							</label>
 						{/each}
 					</div>
 					{#if swelling[r.region] === 'hot'}
-						<div class="mt-2 border-l-4 border-stop pl-3"><Choice name="{r.region}.cannotStand" label="So painful that it can hardly be moved or stood on?" value="" items={[{ value: '', name: 'not asked (counts as yes)' }, { value: 'yes', name: 'yes' }, { value: 'no', name: 'no' }]} /></div>
+						<div class="mt-2 border-l-4 border-stop pl-3">
+							<Choice
+								name="{r.region}.cannotStand"
+								label="So painful that it can hardly be moved or stood on?"
+								value=""
+								items={[
+									{ value: '', name: 'not asked (counts as yes)' },
+									{ value: 'yes', name: 'yes' },
+									{ value: 'no', name: 'no' }
+								]}
+							/>
+						</div>
 					{/if}
-					{#if wrong(`${r.region}.swelling`)}<p class="text-sm text-stop" data-testid="field-wrong">{wrong(`${r.region}.swelling`)}</p>{/if}
+					{#if wrong(`${r.region}.swelling`)}<p class="text-sm text-stop" data-testid="field-wrong">
+							{wrong(`${r.region}.swelling`)}
+						</p>{/if}
 				</div>
-				{#if /^(knee|hip|ankle|foot|shin|thigh)/.test(r.region)}<label class="flex min-h-12 items-center gap-2.5"><input type="checkbox" name="{r.region}.calf" class="size-6 accent-(--accent)" /> this calf newly swollen, tender or warm, the other not</label>{/if}
+				{#if /^(knee|hip|ankle|foot|shin|thigh)/.test(r.region)}<label
+						class="flex min-h-12 items-center gap-2.5"
+						><input type="checkbox" name="{r.region}.calf" class="size-6 accent-(--accent)" /> this calf newly swollen,
+						tender or warm, the other not</label
+					>{/if}
 				<div class="flex flex-wrap gap-5">
-					<Field name="{r.region}.stiffness" label="Stiffness" unit="min" inputmode="numeric" bind:value={other[`${r.region}.stiffness`]} wrong={wrong(`${r.region}.stiffness`)} width="w-20 min-h-12" />
-					{#if data.provocation}<Field name="{r.region}.provocation" label="Provocation test pain" inputmode="numeric" bind:value={other[`${r.region}.provocation`]} wrong={wrong(`${r.region}.provocation`)} width="w-20 min-h-12" />{/if}
+					<Field
+						name="{r.region}.stiffness"
+						label="Stiffness"
+						unit="min"
+						inputmode="numeric"
+						bind:value={other[`${r.region}.stiffness`]}
+						wrong={wrong(`${r.region}.stiffness`)}
+						width="w-20 min-h-12"
+					/>
+					{#if data.provocation}<Field
+							name="{r.region}.provocation"
+							label="Provocation test pain"
+							inputmode="numeric"
+							bind:value={other[`${r.region}.provocation`]}
+							wrong={wrong(`${r.region}.provocation`)}
+							width="w-20 min-h-12"
+						/>{/if}
 				</div>
 			</fieldset>
 		{/each}
-		<label class="mt-3 flex min-h-12 items-center gap-2.5"><input type="checkbox" name="fever" class="size-6 accent-(--accent)" /> fever, or feeling ill</label>
-		<div class="mt-3 max-w-60"><input type="hidden" name="id" value={data.id} /><input type="hidden" name="eventId" value={data.eventId} /><Choice name="events" label="The day before was" bind:value={event} items={EVENTS} /></div>
-		<div class="sticky bottom-0 -mx-3 mt-4 border-t bg-paper px-3 py-3"><Act big>{known ? 'Correct the morning' : 'Enter the morning'}</Act></div>
+		<label class="mt-3 flex min-h-12 items-center gap-2.5"
+			><input type="checkbox" name="fever" class="size-6 accent-(--accent)" /> fever, or feeling ill</label
+		>
+		<div class="mt-3 max-w-60">
+			<input type="hidden" name="id" value={data.id} /><input
+				type="hidden"
+				name="eventId"
+				value={data.eventId}
+			/><Choice name="events" label="The day before was" bind:value={event} items={EVENTS} />
+		</div>
+		<div class="sticky bottom-0 -mx-3 max-lg:bottom-14 mt-4 border-t bg-paper px-3 py-3">
+			<Act big>{known ? 'Correct the morning' : 'Enter the morning'}</Act>
+		</div>
 	</form>
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 	<div class="mt-5 overflow-x-auto" role="region" aria-label="The last 14 mornings" tabindex="0">
 		<table class="plain w-auto text-sm">
 			<caption class="label text-left">The last 14 mornings; s marks a session that day</caption>
-			<thead><tr><th></th>{#each lastDays as d (d)}<th class="text-center">{shortDay(d).slice(0, 3)}<br />{Number(d.slice(8))}</th>{/each}</tr></thead>
+			<thead
+				><tr
+					><th></th>{#each lastDays as d (d)}<th class="text-center"
+							>{shortDay(d).slice(0, 3)}<br />{Number(d.slice(8))}</th
+						>{/each}</tr
+				></thead
+			>
 			<tbody>
 				{#each data.regions as r (r.region)}
-					<tr><td class="pr-3 whitespace-nowrap">{regionName(r.region)}</td>{#each lastDays as d (d)}<td class="px-1.5 text-center font-semibold">{at(r.region, d)?.pain ?? '–'}</td>{/each}</tr>
+					<tr
+						><td class="pr-3 whitespace-nowrap">{regionName(r.region)}</td>{#each lastDays as d (d)}<td
+								class="px-1.5 text-center font-semibold">{at(r.region, d)?.pain ?? '–'}</td
+							>{/each}</tr
+					>
 				{/each}
-				<tr><td class="label">session</td>{#each lastDays as d (d)}<td class="text-center">{data.sessions.includes(d) ? 's' : ''}</td>{/each}</tr>
+				<tr
+					><td class="label">session</td>{#each lastDays as d (d)}<td class="text-center"
+							>{data.sessions.includes(d) ? 's' : ''}</td
+						>{/each}</tr
+				>
 			</tbody>
 		</table>
 	</div>

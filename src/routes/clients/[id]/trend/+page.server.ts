@@ -9,7 +9,9 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, params, url }) =>
 	clientPage(locals, params.id, 'trend', async (r, t, ctx) => {
-		const titleOf = new Map(r.exercises.map((e) => [e.id, e.prescriptions[e.prescriptions.length - 1]?.snapshot.title]));
+		const titleOf = new Map(
+			r.exercises.map((e) => [e.id, e.prescriptions[e.prescriptions.length - 1]?.snapshot.title])
+		);
 		const signed = await signedDecisions(t, params.id);
 		const mayReplay = allow(ctx.actor, 'replay decision').ok;
 		const asked = mayReplay ? url.searchParams.get('replay') : null;
@@ -21,7 +23,9 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 				title: titleOf.get(e.id) ?? e.family,
 				region: e.region,
 				usual: r.head.setting.usual[e.region]?.intake ?? 0,
-				sessions: r.logs.filter((l) => l.exerciseId === e.id).map(({ session }) => ({ date: session.date, ...painAround(session, e.region, r.mornings) }))
+				sessions: r.logs
+					.filter((l) => l.exerciseId === e.id)
+					.map(({ session }) => ({ date: session.date, ...painAround(session, e.region, r.mornings) }))
 			})),
 			mornings: morningChanges(r, ctx.today),
 			ranges: r.measurements.map((m) => ({ axis: m.axis, side: m.side, day: m.day, tolerable: m.tolerable })),

@@ -8,5 +8,7 @@ export const GET: RequestHandler = ({ params, url }) => {
 	if (device === undefined) error(404, 'There is no such device.');
 	const query = simulationQuery.safeParse(Object.fromEntries(url.searchParams));
 	if (!query.success) error(400, query.error.issues[0]?.message ?? 'A device cannot act that out.');
-	return new Response(deviceStream(device, query.data), { headers: { 'content-type': 'application/x-ndjson', 'cache-control': 'no-store' } });
+	return new Response(deviceStream(device, query.data), {
+		headers: { 'content-type': 'application/x-ndjson', 'cache-control': 'no-store' }
+	});
 };

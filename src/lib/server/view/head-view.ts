@@ -9,16 +9,17 @@ import { flagAction, flagName } from '#lib/wording/screening.ts';
 import { lengthText, massText } from '#lib/wording/units.ts';
 import { JOINT_NAME, POLICY_NAME, regionName, sideWord, TECHNIQUE_NAME } from '#lib/wording/names.ts';
 import { holdsText, limitText, phaseText } from '#lib/wording/protocol.ts';
-import { standingSentence } from '#lib/wording/safety.ts';
 import type { Surgery } from '../repo/client-repo.ts';
-import type { Actor } from './actor.ts';
-import { effectiveChain } from '../record/effective-chain.ts';
-import { fitContextOf, standingOf } from '../record/fit-of.ts';
+import { fitContextOf } from '../record/fit-of.ts';
 import type { ClientRecord } from '../record/load.ts';
 import { regionsOf } from '../record/facts-of.ts';
+import { heldWork } from './held-work.ts';
+import { slipsByNeed } from './slips-by-need.ts';
+import { workView } from './work-view.ts';
 
-export function headView(r: ClientRecord, actor: Actor, today: Day): HeadView {
+export function headView(r: ClientRecord, licensed: boolean, today: Day): HeadView {
 	const { head } = r;
+	const held = heldWork(r, today);
 	return {
 		id: head.id,
 		name: head.name,
@@ -37,10 +38,14 @@ export function headView(r: ClientRecord, actor: Actor, today: Day): HeadView {
 			overdue: l.reviewOn !== null && l.reviewOn < today
 		})),
 		operations: head.surgery.map((s) => operationView(s, today)),
-		held: heldWork(r, today),
+		held,
+		work: workView(r, today, held, slipsByNeed(r, today, false)),
 		limitingJoint: limitingJoint(r, today),
-		screening: head.screening === null ? null : `${head.screening.complete ? 'screened' : 'screening incomplete'} ${shortDay(head.screening.date)}`,
-		licensed: actor.licensed,
+		screening:
+			head.screening === null
+				? null
+				: `${head.screening.complete ? 'screened' : 'screening incomplete'} ${shortDay(head.screening.date)}`,
+		licensed,
 		today
 	};
 }
@@ -49,31 +54,42 @@ function operationView(s: Surgery, today: Day): HeadView['operations'][number] {
 	const what = `${regionName(s.region)}${s.operation ? `, ${s.operation}` : ''}`;
 	if (s.protocol !== null) {
 		const { phases } = s.protocol;
-		return { id: s.id, text: `${what}: ${phaseText(phaseNow({ region: s.region, date: s.date, phases }, today))}${holdsText(phasesHolding(phases, weekOf(s.date, today)))}`, waits: false };
+		return {
+			id: s.id,
+			text: `${what}: ${phaseText(phaseNow({ region: s.region, date: s.date, phases }, today))}${holdsText(phasesHolding(phases, weekOf(s.date, today)))}`,
+			waits: false
+		};
 	}
-	return { id: s.id, text: s.limitsEntered ? `${what}, operated ${shortDay(s.date)}${s.noLimits === null ? '' : `: no limits (${s.noLimits})`}` : `${what}, operated ${shortDay(s.date)}: waits for its protocol; nothing is decided or prescribed`, waits: !s.limitsEntered };
+	return {
+		id: s.id,
+		text: s.limitsEntered
+			? `${what}, operated ${shortDay(s.date)}${s.noLimits === null ? '' : `: no limits (${s.noLimits})`}`
+			: `${what}, operated ${shortDay(s.date)}: waits for its protocol; nothing is decided or prescribed`,
+		waits: !s.limitsEntered
+	};
 }
-
-/** What is prescribed and suspended, with its mend. */
-const heldWork = (r: ClientRecord, today: Day): HeadView['held'] =>
-	r.exercises.flatMap((e) => {
-		const { head } = effectiveChain(e.prescriptions);
-		const stands = head.state === 'active' ? standingOf(r, e, today) : null;
-		return stands?.verdict === 'suspended' ? [{ exerciseId: e.id, text: `${head.snapshot.title}: ${standingSentence(stands)}` }] : [];
-	});
 
 /** Open flags in words, most urgent first. */
 function openFlags(r: ClientRecord): HeadView['flags'] {
 	return r.head.flags
 		.filter((f) => f.open)
-		.map((f) => ({ id: f.id, name: flagName(f.code), action: flagAction(f.code), severity: f.severity, urgency: f.urgency ?? (f.severity === 'red' ? ('urgent' as const) : ('caution' as const)), day: f.day }))
+		.map((f) => ({
+			id: f.id,
+			name: flagName(f.code),
+			action: flagAction(f.code),
+			severity: f.severity,
+			urgency: f.urgency ?? (f.severity === 'red' ? ('urgent' as const) : ('caution' as const)),
+			day: f.day
+		}))
 		.sort((a, b) => URGENCIES.indexOf(a.urgency) - URGENCIES.indexOf(b.urgency));
 }
 
 /** The joint and side that stands in the way of most steps of the ladders in use; of the squat's, before there is one. */
 function limitingJoint(r: ClientRecord, today: Day): string | null {
 	if (r.measurements.length === 0) return null;
-	const inUse = [...new Set(r.exercises.length === 0 ? ['squat'] : r.exercises.map((e) => e.family))].flatMap((id) => r.families[id]?.steps ?? []);
+	const inUse = [...new Set(r.exercises.length === 0 ? ['squat'] : r.exercises.map((e) => e.family))].flatMap(
+		(id) => r.families[id]?.steps ?? []
+	);
 	const count = new Map<string, number>();
 	for (const f of fitSteps(inUse, fitContextOf(r, today))) {
 		const first = f.limiting[0];

@@ -1,0 +1,173 @@
+/**
+ * The work on a client in its order, each part with where it stands, and the one thing to do next. Four groups: know, plan, do, judge. What is
+ * missing, due, held or waiting to be signed is said beside the name of the place where it is done.
+ */
+import { SCREENING } from '#lib/catalogue/screening.ts';
+import { addDays, daysBetween, type Day } from '#lib/core/base/calendar-day.ts';
+import { MAIN_AXES, SIDES } from '#lib/core/body/axis.ts';
+import { screenDue, unanswered } from '#lib/core/client/screening.ts';
+import type { WorkEntry, WorkPlace, WorkView } from '#lib/contract/view.ts';
+import { ago, shortDay } from '#lib/wording/days.ts';
+import { flagName } from '#lib/wording/screening.ts';
+import { cardOn, lastSessionDay, regionsOf } from '../record/facts-of.ts';
+import type { ClientRecord } from '../record/load.ts';
+import { SCREEN_SOON_DAYS } from '../record/valid-until.ts';
+import type { HeldWork } from './held-work.ts';
+import type { NeededSlip } from './slips-by-need.ts';
+
+type State = Pick<WorkEntry, 'state' | 'tone'>;
+
+const plain = (state: string): State => ({ state, tone: 'plain' });
+const due = (state: string): State => ({ state, tone: 'due' });
+const stop = (state: string): State => ({ state, tone: 'stop' });
+const act = (state: string): State => ({ state, tone: 'act' });
+const counted = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
+
+/** What the states are made of, worked out once. */
+interface Standing {
+	readonly r: ClientRecord;
+	readonly today: Day;
+	readonly held: readonly HeldWork[];
+	readonly slips: readonly NeededSlip[];
+}
+
+function screenState({ r, today }: Standing): State {
+	const { screening, flags, surgery } = r.head;
+	if (screening === null) return due('not yet');
+	const open = unanswered(SCREENING, screening.answers).length;
+	if (!screening.complete && open > 0) return due(`${open} unanswered`);
+	const red = flags.filter((f) => f.open && f.severity !== 'caution').length;
+	if (red > 0) return stop(counted(red, 'flag'));
+	if (surgery.some((s) => !s.limitsEntered)) return stop('no protocol');
+	const until = screenDue(screening.date, r.policy.screeningDays);
+	return until < addDays(today, SCREEN_SOON_DAYS)
+		? due(`due ${shortDay(until)}`)
+		: plain(`done ${shortDay(screening.date)}`);
+}
+
+function askState({ r }: Standing): State {
+	const n = regionsOf(r).length;
+	return n === 0 ? due('not yet') : plain(counted(n, 'region'));
+}
+
+/** Main ranges too old to rest on: one for each axis and side. */
+const stale = ({ r, today }: Standing): number =>
+	MAIN_AXES.flatMap((axis) =>
+		SIDES.map((side) => r.measurements.filter((m) => m.axis === axis && m.side === side).pop())
+	).filter((m) => m !== undefined && daysBetween(m.day, today) > r.policy.rangeStaleDays).length;
+
+function measureState(s: Standing): State {
+	const { measurements } = s.r;
+	const last = measurements[measurements.length - 1];
+	if (last === undefined) return due('not yet');
+	const old = stale(s);
+	return old > 0 ? due(`${old} due`) : plain(shortDay(last.day));
+}
+
+function laddersState({ r, held }: Standing): State {
+	if (held.length > 0) return stop(`${held.length} held`);
+	return r.exercises.length === 0 ? plain('') : plain(counted(r.exercises.length, 'exercise'));
+}
+
+function arriveState({ r, today }: Standing): State {
+	const card = cardOn(r, today);
+	if (card === undefined) return plain('');
+	if (card.openedBecause !== null) return plain('opened');
+	return card.answer === 'not-today' ? stop('not today') : plain(card.answer);
+}
+
+function logState({ r, today }: Standing): State {
+	const last = lastSessionDay(r);
+	return last === undefined ? plain('') : plain(last === today ? 'done today' : ago(last, today));
+}
+
+/** Treated regions whose morning of today is not in, where there was a session yesterday. */
+function missingMornings({ r, today }: Standing): number {
+	const after = new Set(r.logs.filter((l) => l.session.date === addDays(today, -1)).map((l) => l.exerciseId));
+	const regions = new Set(r.exercises.filter((e) => after.has(e.id)).map((e) => e.region));
+	return [...regions].filter((region) => !r.mornings.some((m) => m.region === region && m.date === today))
+		.length;
+}
+
+function morningState(s: Standing): State {
+	const missing = missingMornings(s);
+	if (missing > 0) return due(`${missing} missing`);
+	return s.r.mornings.some((m) => m.date === s.today) ? plain('in') : plain('');
+}
+
+/** What waits for a signature: not answered, and no mere waiting. */
+const toSign = ({ slips }: Standing): readonly NeededSlip[] =>
+	slips.filter((s) => !s.answered && s.trace.decision !== 'wait' && s.chain.head.state === 'active');
+
+function decideState(s: Standing): State {
+	const n = toSign(s).length;
+	return n > 0 ? act(`${n} to sign`) : plain('');
+}
+
+const PLACES = [
+	['screen', 'Screen', '1', 'know', screenState],
+	['ask', 'Ask', '2', 'know', askState],
+	['measure', 'Measure', '3', 'know', measureState],
+	['envelope', 'Envelope', '4', 'know', () => plain('')],
+	['ladders', 'Ladders', '5', 'plan', laddersState],
+	['arrive', 'Arrive', '6', 'do', arriveState],
+	['log', 'Log', '7', 'do', logState],
+	['morning', 'Morning', '8', 'do', morningState],
+	['decide', 'Decide', '9', 'judge', decideState],
+	['trend', 'Trend', '0', 'judge', () => plain('')]
+] as const satisfies readonly (readonly [
+	WorkPlace,
+	string,
+	string,
+	WorkEntry['group'],
+	(s: Standing) => State
+])[];
+
+export function workView(
+	r: ClientRecord,
+	today: Day,
+	held: readonly HeldWork[],
+	slips: readonly NeededSlip[]
+): WorkView {
+	const s: Standing = { r, today, held, slips };
+	return {
+		entries: PLACES.map(([to, label, key, group, state]): WorkEntry => ({
+			to,
+			label,
+			key,
+			group,
+			...state(s)
+		})),
+		next: nextOf(s)
+	};
+}
+
+/** The one thing to do next, in the order in which one thing holds back another; null where nothing waits. */
+function nextOf(s: Standing): WorkView['next'] {
+	const { r, held } = s;
+	const { flags, screening, surgery, setting } = r.head;
+	const red = flags.find((f) => f.open && f.severity !== 'caution');
+	if (red !== undefined) return { to: 'screen', text: `Look at the open flag: ${flagName(red.code)}` };
+	if (screening === null || !screening.complete)
+		return {
+			to: 'screen',
+			text: screening === null ? 'Screen first' : 'Answer what the screening left open'
+		};
+	if (surgery.some((x) => !x.limitsEntered))
+		return { to: 'screen', text: 'Enter the protocol of the operation' };
+	if (Object.keys(setting.usual).length === 0) return { to: 'ask', text: 'Ask what hurts' };
+	if (r.measurements.length === 0) return { to: 'measure', text: 'Measure what the work will need' };
+	if (r.exercises.length === 0) return { to: 'ladders', text: 'Choose the first exercise' };
+	const [first] = held;
+	if (first !== undefined)
+		return { to: `decide?exercise=${first.exerciseId}`, text: `Sign the mend for ${first.title}` };
+	const [sign] = toSign(s);
+	if (sign !== undefined)
+		return {
+			to: `decide?exercise=${sign.exercise.id}`,
+			text: `Sign the slip for ${sign.chain.head.snapshot.title}`
+		};
+	if (missingMornings(s) > 0) return { to: 'morning', text: 'Ask how this morning was' };
+	const old = stale(s);
+	return old > 0 ? { to: 'measure', text: `Measure again: ${counted(old, 'range')} too old` } : null;
+}
