@@ -44,6 +44,29 @@ export function typed(label: string, low: number, high: number, unit = '') {
 		});
 }
 
+/** One field and what is wrong with it; without a name, of the form as a whole. */
+export interface FieldIssue {
+	readonly field: string;
+	readonly message: string;
+}
+
+/** A form that was not accepted: the first thing, and everything. */
+export interface Unparsed extends FieldIssue {
+	readonly ok: false;
+	readonly issues: readonly FieldIssue[];
+}
+
+export const unparsed = (issues: readonly FieldIssue[]): Unparsed => ({
+	ok: false,
+	field: issues[0]?.field ?? '',
+	message: issues[0]?.message ?? 'Check the form.',
+	issues
+});
+
+/** The issues of a shape, each at its field. */
+export const issuesOf = (error: z.ZodError): readonly FieldIssue[] =>
+	error.issues.map((i) => ({ field: i.path.map(String).join('.'), message: i.message }));
+
 /** Drops absent keys, so that optional and undefined mean the same to the core. */
 export function present<T extends object>(o: T): { [K in keyof T]: Exclude<T[K], undefined> } {
 	return Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined)) as {

@@ -40,7 +40,20 @@ describe('typed numbers', () => {
 });
 
 describe('the measure sheet', () => {
-	const sheet = (o: Record<string, string>) =>
+	/** What the sheet answers, a refusal with its first issue. */
+	const sheet = (o: Record<string, string>) => {
+		const r = whole(o);
+		return r.ok ? r : { ok: false as const, refusal: r.issues[0] as (typeof r.issues)[number] };
+	};
+	it('says everything that is wrong, each at its field', () => {
+		const r = whole({ day: 'soon', 'kneeFlexion.right.end': 'stiff', 'test.chair-stand-30s.value': 'many' });
+		expect(r.ok ? [] : r.issues.map((i) => i.field)).toEqual([
+			'day',
+			'kneeFlexion.right.end',
+			'test.chair-stand-30s.value'
+		]);
+	});
+	const whole = (o: Record<string, string>) =>
 		parseSheet(
 			new Map(
 				Object.entries({
@@ -484,5 +497,51 @@ describe('the device protocol', () => {
 		g.take(HELLO);
 		expect(g.take('{"n":0,"t":0,"v":"far"}')).toContain('does not know');
 		expect(deviceLine.safeParse({ n: 0, t: 0, v: 1, extra: 1 }).success).toBe(false);
+	});
+});
+
+describe('everything that is wrong is said at once, each at its field', () => {
+	const fieldsOf = (r: {
+		readonly ok: boolean;
+		readonly issues?: readonly { readonly field: string }[];
+	}): readonly string[] => (r.issues ?? []).map((i) => i.field);
+	it('of a session: every score that is missing and every set that is no number', () => {
+		const got = parseLog(
+			form({
+				id: `${ID}1`,
+				visitId: `${ID}2`,
+				exerciseId: `${ID}3`,
+				prescriptionId: `${ID}4`,
+				region: 'knee-left',
+				day: 'soon',
+				'set.0.reps': 'ten',
+				'set.1.effort': '11'
+			}),
+			{ sets: 2, reps: 10, loadKg: 0 }
+		);
+		expect(fieldsOf(got)).toEqual(['day', 'effort', 'before', 'peak', 'after', 'set.0.reps', 'set.1.effort']);
+		expect(got).toMatchObject({ field: 'day' });
+	});
+	it('of a morning: every region on its own', () => {
+		const got = parseMorning(
+			form({
+				id: `${ID}9`,
+				day: '2026-02-30',
+				'back.id': `${ID}1`,
+				'back.pain': '11',
+				'back.stiffness': 'long',
+				'knee-left.id': `${ID}2`,
+				'knee-left.pain': '2'
+			}),
+			['back', 'knee-left'],
+			(r) => r
+		);
+		expect(fieldsOf(got)).toEqual([
+			'day',
+			'back.pain',
+			'back.swelling',
+			'back.stiffness',
+			'knee-left.swelling'
+		]);
 	});
 });

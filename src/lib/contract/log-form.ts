@@ -2,7 +2,17 @@
 import { z } from 'zod';
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
 import { INCOMPLETE, PAIN_AT, SYMPTOMS, type Session } from '#lib/core/session/record.ts';
-import { day, present, region, typed, uuid } from './basics.ts';
+import {
+	day,
+	issuesOf,
+	present,
+	region,
+	typed,
+	unparsed,
+	uuid,
+	type FieldIssue,
+	type Unparsed
+} from './basics.ts';
 
 const choice = <T extends readonly [string, ...string[]]>(values: T, label: string) =>
 	z.union([z.literal(''), z.enum(values)], `${label}: choose one of ${values.join(', ')}.`).optional();
@@ -53,16 +63,46 @@ export interface LogInput {
 	readonly session: Session;
 }
 
-export type LogParsed =
-	| { readonly ok: true; readonly value: LogInput }
-	| { readonly ok: false; readonly field: string; readonly message: string };
+export type LogParsed = { readonly ok: true; readonly value: LogInput } | Unparsed;
 
-const bad = (field: string, message: string): LogParsed => ({ ok: false, field, message });
+const bad = (field: string, message: string): LogParsed => unparsed([{ field, message }]);
 
 /** The most of one set that is believed: a hold of ten minutes, a hundred of anything else. */
 const mostOf = (unit: PrescribedDose['unit'] | undefined): number => (unit === 'sec' ? 600 : 100);
 
-/** Parses a log form against what was prescribed. */
+interface TypedSet {
+	readonly reps: number | undefined;
+	readonly effort: number | undefined;
+	readonly clean: number | undefined;
+	readonly other: number | undefined;
+	readonly issues: readonly FieldIssue[];
+}
+
+/** The fields of one set, and what is wrong with each. */
+function typedSet(
+	form: FormData,
+	i: number,
+	most: number,
+	unit: PrescribedDose['unit'] | undefined
+): TypedSet {
+	const issues: FieldIssue[] = [];
+	const read = (field: string, label: string, high: number): number | undefined => {
+		const r = typed(`Set ${i + 1} ${label}`, 0, high).safeParse(String(form.get(`set.${i}.${field}`) ?? ''));
+		if (r.success) return r.data;
+		issues.push({ field: `set.${i}.${field}`, message: r.error.issues[0]?.message ?? '' });
+		return undefined;
+	};
+	const reps = read('reps', unit ?? 'reps', most);
+	return {
+		reps,
+		effort: read('effort', 'effort', 10),
+		clean: read('clean', 'clean', most),
+		other: read('other', 'other leg', most),
+		issues
+	};
+}
+
+/** Parses a log form against what was prescribed; everything that is wrong is said at once. */
 export function parseLog(
 	form: FormData,
 	prescribed: { sets: number; reps: number; loadKg: number; unit?: PrescribedDose['unit'] }
@@ -70,40 +110,25 @@ export function parseLog(
 	const parsed = base.safeParse(
 		Object.fromEntries([...form].filter(([k]) => k !== 'symptoms' && k !== 'asUsual'))
 	);
-	if (!parsed.success)
-		return bad(
-			String(parsed.error.issues[0]?.path[0] ?? ''),
-			parsed.error.issues[0]?.message ?? 'Check the form.'
-		);
+	const most = mostOf(prescribed.unit);
+	const typedSets = Array.from({ length: prescribed.sets }, (_, i) =>
+		typedSet(form, i, most, prescribed.unit)
+	);
+	const issues = [...(parsed.success ? [] : issuesOf(parsed.error)), ...typedSets.flatMap((t) => t.issues)];
+	if (!parsed.success || issues.length > 0) return unparsed(issues);
 	const v = parsed.data;
 	const sets: { reps: number; effort?: number; cleanReps?: number; otherClean?: number }[] = [];
-	const most = mostOf(prescribed.unit);
-	for (let i = 0; i < prescribed.sets; i++) {
-		const reps = typed(`Set ${i + 1} ${prescribed.unit ?? 'reps'}`, 0, most).safeParse(
-			String(form.get(`set.${i}.reps`) ?? '')
-		);
-		const effort = typed(`Set ${i + 1} effort`, 0, 10).safeParse(String(form.get(`set.${i}.effort`) ?? ''));
-		const clean = typed(`Set ${i + 1} clean`, 0, most).safeParse(String(form.get(`set.${i}.clean`) ?? ''));
-		const other = typed(`Set ${i + 1} other leg`, 0, most).safeParse(
-			String(form.get(`set.${i}.other`) ?? '')
-		);
-		for (const [p, f] of [
-			[reps, 'reps'],
-			[effort, 'effort'],
-			[clean, 'clean'],
-			[other, 'other']
-		] as const)
-			if (!p.success) return bad(`set.${i}.${f}`, p.error.issues[0]?.message ?? '');
-		const done = reps.data ?? prescribed.reps;
+	for (const [i, { reps, effort, clean, other }] of typedSets.entries()) {
+		const done = reps ?? prescribed.reps;
 		if (!Number.isInteger(done))
 			return bad(
 				`set.${i}.reps`,
 				`Set ${i + 1}: whole ${prescribed.unit === 'sec' ? 'seconds' : 'repetitions'} only.`
 			);
-		const cleanReps = clean.data ?? (v.observed && v.cleanThroughout ? done : undefined);
+		const cleanReps = clean ?? (v.observed && v.cleanThroughout ? done : undefined);
 		if (cleanReps !== undefined && cleanReps > done)
 			return bad(`set.${i}.clean`, `Set ${i + 1}: ${cleanReps} clean of ${done} done is not possible.`);
-		if (other.data !== undefined && !v.observed)
+		if (other !== undefined && !v.observed)
 			return bad(
 				`set.${i}.other`,
 				'What the other leg did clean counts only when it was seen; tick “seen by me”.'
@@ -111,9 +136,9 @@ export function parseLog(
 		sets.push(
 			present({
 				reps: done,
-				effort: effort.data ?? v.effort,
+				effort: effort ?? v.effort,
 				cleanReps,
-				otherClean: other.data ?? (v.observed && v.otherSame ? cleanReps : undefined)
+				otherClean: other ?? (v.observed && v.otherSame ? cleanReps : undefined)
 			})
 		);
 	}

@@ -13,7 +13,7 @@ import { METHOD_IDS, RANGE_IDS, type RangeId, type RangeKind } from '#lib/core/m
 import { dorsiflexionFromWall } from '#lib/core/posture/lunge-test.ts';
 import { POLICY_IDS, type PolicyId } from '#lib/catalogue/policies.ts';
 import { TECHNIQUES } from '#lib/core/posture/problem.ts';
-import { day, text, typed, uuid } from './basics.ts';
+import { day, text, typed, uuid, unparsed, type FieldIssue, type Unparsed } from './basics.ts';
 
 export const FIELDS = [...RANGE_FIELDS, 'pain'] as const;
 export type SheetField = (typeof FIELDS)[number];
@@ -86,30 +86,28 @@ export function parseSheet(
 	body: Body,
 	kinds: Readonly<Record<RangeId, RangeKind>>,
 	tests: readonly TestSpec[]
-): Result<Sheet, Refusal> {
+): { readonly ok: true; readonly value: Sheet } | Unparsed {
+	const issues: FieldIssue[] = [];
+	/** Keeps what is wrong and goes on, so that everything is said at once. */
+	const taken = <T>(r: Result<T | undefined, Refusal>): readonly T[] => {
+		if (!r.ok) issues.push({ field: r.refusal.field ?? '', message: r.refusal.message });
+		return r.ok && r.value !== undefined ? [r.value] : [];
+	};
 	const when = day.safeParse(form.get('day') ?? '');
-	if (!when.success) return no('day', 'Give a calendar day, YYYY-MM-DD.');
-	const ranges: SheetRange[] = [];
-	for (const id of RANGE_IDS)
-		for (const side of SIDES) {
-			const r = parseRange(form, kinds[id], side, body);
-			if (!r.ok) return r;
-			if (r.value !== undefined) ranges.push(r.value);
-		}
-	const taken: SheetTest[] = [];
-	for (const spec of tests)
-		for (const side of spec.sided ? SIDES : [null]) {
-			const t = parseTest(form, spec, side);
-			if (!t.ok) return t;
-			if (t.value !== undefined) taken.push(t.value);
-		}
-	const total = parseTotal(form);
-	if (!total.ok) return total;
+	if (!when.success) issues.push({ field: 'day', message: 'Give a calendar day, YYYY-MM-DD.' });
+	const ranges = RANGE_IDS.flatMap((id) =>
+		SIDES.flatMap((side) => taken(parseRange(form, kinds[id], side, body)))
+	);
+	const done = tests.flatMap((spec) =>
+		(spec.sided ? SIDES : [null]).flatMap((side) => taken(parseTest(form, spec, side)))
+	);
+	const totals = taken(parseTotal(form)).flat();
+	if (issues.length > 0 || !when.success) return unparsed(issues);
 	return ok({
 		day: when.data,
 		ranges,
-		tests: taken,
-		totals: total.value,
+		tests: done,
+		totals,
 		confirmed: RANGE_IDS.filter((id) => form.get(`confirm.${id}`) === 'on')
 	});
 }

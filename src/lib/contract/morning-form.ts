@@ -1,7 +1,7 @@
 /** Next-morning check-in as a form: one block a region under treatment. */
 import { z } from 'zod';
 import { EVENTS, SWELLING, type DayEvent, type Swelling } from '#lib/core/session/record.ts';
-import { day, typed, uuid } from './basics.ts';
+import { day, typed, unparsed, uuid, type FieldIssue, type Unparsed } from './basics.ts';
 
 export interface MorningInput {
 	readonly id: string;
@@ -20,66 +20,78 @@ export interface MorningInput {
 	readonly events: readonly { readonly id: string; readonly kind: DayEvent }[];
 }
 
-export type MorningParsed =
-	| { readonly ok: true; readonly value: MorningInput }
-	| { readonly ok: false; readonly field: string; readonly message: string };
+export type MorningParsed = { readonly ok: true; readonly value: MorningInput } | Unparsed;
 
-/** Parses the blocks of the named regions; every region needs pain and swelling. */
+type Block = MorningInput['regions'][number];
+
+/** The block of one region, or what is wrong with it. */
+function blockOf(form: FormData, region: string, name: string): Block | readonly FieldIssue[] {
+	const at = (k: string): string => String(form.get(`${region}.${k}`) ?? '');
+	const issues: FieldIssue[] = [];
+	const wrong = (k: string, message: string): undefined =>
+		void issues.push({ field: `${region}.${k}`, message });
+	const number = (k: string, label: string, high: number, unit = ''): number | undefined => {
+		const r = typed(label, 0, high, unit).safeParse(at(k));
+		return r.success ? r.data : wrong(k, r.error.issues[0]?.message ?? '');
+	};
+	const id = uuid.safeParse(at('id'));
+	if (!id.success) return [{ field: 'day', message: LOST_ID }];
+	const pain = number('pain', `Pain, ${name}`, 10);
+	if (pain === undefined && issues.length === 0)
+		wrong('pain', `Pain of the ${name} this morning is needed, 0 to 10.`);
+	const swelling = z.enum(SWELLING).safeParse(at('swelling'));
+	if (!swelling.success)
+		wrong('swelling', `Swelling of the ${name} against usual is needed: none is an answer too.`);
+	const stiffness = number('stiffness', 'Stiffness', 1440, 'minutes');
+	const provocation = number('provocation', 'Provocation test', 10);
+	if (issues.length > 0 || pain === undefined || !swelling.success) return issues;
+	return {
+		id: id.data,
+		region,
+		pain: Math.round(pain),
+		swelling: swelling.data,
+		...(stiffness === undefined ? {} : { stiffnessMin: Math.round(stiffness) }),
+		...(provocation === undefined ? {} : { provocation: Math.round(provocation) }),
+		...(at('calf') === 'on' ? { calf: true } : {}),
+		// Of a hot joint it is asked; not answered counts as yes.
+		...(swelling.data === 'hot' ? { cannotStand: at('cannotStand') !== 'no' } : {})
+	};
+}
+
+const LOST_ID = 'The form has lost its id; reload the page.';
+const isBlock = (b: Block | readonly FieldIssue[]): b is Block => 'region' in b;
+
+/** Parses the blocks of the named regions; every region needs pain and swelling. Everything that is wrong is said at once. */
 export function parseMorning(
 	form: FormData,
 	regions: readonly string[],
 	nameOf: (region: string) => string
 ): MorningParsed {
-	const bad = (field: string, message: string): MorningParsed => ({ ok: false, field, message });
 	const when = day.safeParse(String(form.get('day') ?? ''));
-	if (!when.success) return bad('day', 'Give the day of the morning, YYYY-MM-DD.');
-	const out: MorningInput['regions'][number][] = [];
-	for (const region of regions) {
-		const at = (k: string): string => String(form.get(`${region}.${k}`) ?? '');
-		const name = nameOf(region);
-		const id = uuid.safeParse(at('id'));
-		if (!id.success) return bad('day', 'The form has lost its id; reload the page.');
-		const pain = typed(`Pain, ${name}`, 0, 10).safeParse(at('pain'));
-		if (!pain.success) return bad(`${region}.pain`, pain.error.issues[0]?.message ?? '');
-		if (pain.data === undefined)
-			return bad(`${region}.pain`, `Pain of the ${name} this morning is needed, 0 to 10.`);
-		const swelling = z.enum(SWELLING).safeParse(at('swelling'));
-		if (!swelling.success)
-			return bad(
-				`${region}.swelling`,
-				`Swelling of the ${name} against usual is needed: none is an answer too.`
-			);
-		const stiffness = typed('Stiffness', 0, 1440, 'minutes').safeParse(at('stiffness'));
-		if (!stiffness.success) return bad(`${region}.stiffness`, stiffness.error.issues[0]?.message ?? '');
-		const provocation = typed('Provocation test', 0, 10).safeParse(at('provocation'));
-		if (!provocation.success) return bad(`${region}.provocation`, provocation.error.issues[0]?.message ?? '');
-		out.push({
-			id: id.data,
-			region,
-			pain: Math.round(pain.data),
-			swelling: swelling.data,
-			...(stiffness.data === undefined ? {} : { stiffnessMin: Math.round(stiffness.data) }),
-			...(provocation.data === undefined ? {} : { provocation: Math.round(provocation.data) }),
-			...(at('calf') === 'on' ? { calf: true } : {}),
-			// Of a hot joint it is asked; not answered counts as yes.
-			...(swelling.data === 'hot' ? { cannotStand: at('cannotStand') !== 'no' } : {})
-		});
-	}
-	const kinds = form
+	const blocks = regions.map((region) => blockOf(form, region, nameOf(region)));
+	const issues: FieldIssue[] = [
+		...(when.success ? [] : [{ field: 'day', message: 'Give the day of the morning, YYYY-MM-DD.' }]),
+		...blocks.flatMap((b) => (isBlock(b) ? [] : b))
+	];
+	const id = uuid.safeParse(String(form.get('id') ?? ''));
+	if (!id.success) issues.push({ field: 'day', message: LOST_ID });
+	const eventId = uuid.safeParse(String(form.get('eventId') ?? ''));
+	const kind = form
 		.getAll('events')
 		.map(String)
-		.filter((k) => k !== '');
-	const eventId = uuid.safeParse(String(form.get('eventId') ?? ''));
-	const id = uuid.safeParse(String(form.get('id') ?? ''));
-	if (!id.success) return bad('day', 'The form has lost its id; reload the page.');
-	const events: MorningInput['events'][number][] = [];
-	for (const kind of kinds.slice(0, 1)) {
-		const known = z.enum(EVENTS).safeParse(kind);
-		if (!known.success || !eventId.success) return bad('events', `${kind} is not on the list.`);
-		events.push({ id: eventId.data, kind: known.data });
-	}
+		.find((k) => k !== '');
+	const known = kind === undefined ? undefined : z.enum(EVENTS).safeParse(kind);
+	if (known !== undefined && (!known.success || !eventId.success))
+		issues.push({ field: 'events', message: `${kind} is not on the list.` });
+	if (issues.length > 0 || !when.success || !id.success) return unparsed(issues);
 	return {
 		ok: true,
-		value: { id: id.data, day: when.data, fever: form.get('fever') === 'on', regions: out, events }
+		value: {
+			id: id.data,
+			day: when.data,
+			fever: form.get('fever') === 'on',
+			regions: blocks.filter(isBlock),
+			events: known?.success === true && eventId.success ? [{ id: eventId.data, kind: known.data }] : []
+		}
 	};
 }

@@ -8,13 +8,14 @@
 	import Field from './Field.svelte';
 	import Fold from './Fold.svelte';
 	import { sending } from './sending.ts';
+	import type { Wrong } from './wrong.ts';
 
 	interface Props {
 		readonly flag: HeadView['flags'][number];
 		readonly id: string;
 		readonly today: string;
 		readonly licensed: boolean;
-		readonly wrong: { readonly field: string; readonly message: string } | undefined;
+		readonly wrong: Wrong | undefined;
 		readonly typed: Readonly<Record<string, string>>;
 		readonly say: (text: string) => void;
 	}
@@ -24,8 +25,7 @@
 	const way = $derived(
 		how !== '' ? how : mine ? (typed.how ?? 'licensed') : licensed ? 'licensed' : 'external'
 	);
-	const at = (field: string): string | undefined =>
-		mine && wrong?.field === field ? wrong.message : undefined;
+	const at = (field: string): string | undefined => (mine ? wrong?.all[field] : undefined);
 	const before = (field: string): string => (mine ? (typed[field] ?? '') : '');
 	const stop = $derived(flag.severity !== 'caution');
 </script>

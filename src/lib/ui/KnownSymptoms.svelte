@@ -9,6 +9,7 @@
 	import Field from './Field.svelte';
 	import Fold from './Fold.svelte';
 	import { sending } from './sending.ts';
+	import type { Wrong } from './wrong.ts';
 
 	interface Props {
 		readonly known: readonly { readonly region: string; readonly symptom: Symptom; readonly until: string }[];
@@ -17,11 +18,11 @@
 		readonly id: string;
 		readonly licensed: boolean;
 		readonly today: string;
-		readonly wrong: { readonly field: string; readonly message: string } | undefined;
+		readonly wrong: Wrong | undefined;
 		readonly say: (text: string) => void;
 	}
 	let { known, may, regions, id, licensed, today, wrong, say }: Props = $props();
-	const at = (field: string): string | undefined => (wrong?.field === field ? wrong.message : undefined);
+	const at = (field: string): string | undefined => wrong?.all[field];
 </script>
 
 <section aria-label="Known symptoms">

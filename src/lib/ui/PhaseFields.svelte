@@ -9,6 +9,7 @@
 	import Field from './Field.svelte';
 	import Fold from './Fold.svelte';
 	import Tick from './Tick.svelte';
+	import type { Wrong } from './wrong.ts';
 
 	interface Props {
 		/** Counted from 0. */
@@ -16,11 +17,10 @@
 		readonly of: string;
 		readonly phase: Phase | undefined;
 		readonly side: Side;
-		readonly wrong: { readonly field: string; readonly message: string } | undefined;
+		readonly wrong: Wrong | undefined;
 	}
 	let { n, of, phase, side, wrong }: Props = $props();
-	const at = (field: string): string | undefined =>
-		wrong?.field === `phase.${n}.${field}` ? wrong.message : undefined;
+	const at = (field: string): string | undefined => wrong?.all[`phase.${n}.${field}`];
 	const name = (field: string): string => `phase.${n}.${field}`;
 	const shown = (v: number | null | undefined): string => (v === undefined || v === null ? '' : String(v));
 	const ROWS = 3;

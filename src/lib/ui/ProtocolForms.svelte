@@ -16,6 +16,7 @@
 	import Fold from './Fold.svelte';
 	import PhaseFields from './PhaseFields.svelte';
 	import { sending } from './sending.ts';
+	import { wrongUnder, type Wrong } from './wrong.ts';
 
 	interface Props {
 		readonly surgery: readonly (Surgery & { readonly now: PhaseNow | null })[];
@@ -23,11 +24,11 @@
 		readonly ids: readonly string[];
 		readonly licensed: boolean;
 		readonly today: string;
-		readonly wrong: { readonly field: string; readonly message: string } | undefined;
+		readonly wrong: Wrong | undefined;
 		readonly say: (text: string) => void;
 	}
 	let { surgery, limits, ids, licensed, today, wrong, say }: Props = $props();
-	const at = (field: string): string | undefined => (wrong?.field === field ? wrong.message : undefined);
+	const at = (field: string): string | undefined => wrong?.all[field];
 	/** How many phases are being written, by operation. */
 	let phases: Record<string, number> = $state({});
 	const MOST = 4;
@@ -93,9 +94,7 @@
 			{#if licensed}
 				<Fold
 					title={s.protocol ? 'Correct the protocol' : 'Enter the protocol'}
-					needed={!s.limitsEntered ||
-						(wrong?.field.startsWith('phase.') ?? false) ||
-						at('source') !== undefined}
+					needed={!s.limitsEntered || wrongUnder(wrong, 'phase.') !== undefined || at('source') !== undefined}
 					class="mt-1 cursor-pointer text-sm text-accent"
 				>
 					<form method="POST" action="?/protocol" class="mt-2 grid gap-2" use:enhance={sending(say)}>
@@ -209,7 +208,7 @@
 	{/each}
 	<Fold
 		title="Record an operation"
-		needed={wrong?.field === 'operatedOn' || wrong?.field === 'region'}
+		needed={at('operatedOn') !== undefined || at('region') !== undefined}
 		class="cursor-pointer text-sm text-accent"
 	>
 		<form
@@ -233,7 +232,7 @@
 	{#if licensed}
 		<Fold
 			title="A limit without an operation"
-			needed={wrong?.field.startsWith('limit.') ?? false}
+			needed={wrongUnder(wrong, 'limit.') !== undefined}
 			class="cursor-pointer text-sm text-accent"
 		>
 			<form method="POST" action="?/limit" class="mt-2 grid gap-2" use:enhance={sending(say)}>

@@ -17,6 +17,7 @@
 	import { ago } from '#lib/wording/days.ts';
 	import { usualText } from '#lib/wording/measure.ts';
 	import Cell from './Cell.svelte';
+	import { wrongUnder, type Wrong } from './wrong.ts';
 
 	interface Props {
 		readonly kind: RangeKind;
@@ -27,7 +28,7 @@
 		readonly today: string;
 		readonly last: { readonly [S in Side]?: LastRange };
 		readonly values: Record<string, string>;
-		readonly wrong: { readonly field: string; readonly message: string } | undefined;
+		readonly wrong: Wrong | undefined;
 		readonly onfocus: (side: Side) => void;
 	}
 	let { kind, ids, body, age, sex, today, last, values, wrong, onfocus }: Props = $props();
@@ -68,11 +69,9 @@
 			? 'equal'
 			: `${d.less} ${Math.round(Math.abs(d.degrees))}° less${d.beyondError ? '' : ', inside error'}`;
 	});
-	const swapped = $derived(wrong?.field === `${kind.id}.swap`);
+	const swapped = $derived(wrong?.all[`${kind.id}.swap`] !== undefined);
 	const troubles = $derived([...new Set(SIDES.flatMap((s) => sides[s].trouble ?? []))]);
-	const refused = $derived(
-		wrong !== undefined && wrong.field.startsWith(`${kind.id}.`) ? wrong.message : undefined
-	);
+	const refused = $derived(wrongUnder(wrong, `${kind.id}.`));
 	/** What was read last stands faintly in the empty field; knee to wall was kept as degrees, and as the cm of its end. */
 	function faint(side: Side, field: SheetField): string {
 		const m = last[side];
@@ -122,7 +121,7 @@
 					name={name(side, field)}
 					label="{kind.name} {side} {field}"
 					bind:value={values[name(side, field)]}
-					wrong={wrong?.field === name(side, field)}
+					wrong={wrong?.all[name(side, field)] !== undefined}
 					column="{side}.{field}"
 					placeholder={faint(side, field)}
 				/>

@@ -15,6 +15,7 @@
 	import { ago } from '#lib/wording/days.ts';
 	import { changeText, judgedText, readingText } from '#lib/wording/measure.ts';
 	import Cell from './Cell.svelte';
+	import { wrongUnder, type Wrong } from './wrong.ts';
 
 	interface Props {
 		readonly spec: TestSpec;
@@ -25,7 +26,7 @@
 		readonly last: readonly LastTest[];
 		readonly today: string;
 		readonly values: Record<string, string>;
-		readonly wrong: { readonly field: string; readonly message: string } | undefined;
+		readonly wrong: Wrong | undefined;
 		readonly onfocus: (side: Side | null) => void;
 	}
 	let { spec, ids, who, sore, last, today, values, wrong, onfocus }: Props = $props();
@@ -106,9 +107,7 @@
 				: undefined;
 		return `${sore === null ? 'weaker of stronger' : `${sore} of the other`} ${index.toFixed(1)} %${met.length === 0 ? ', under 85' : `, reaches ${met.join(', ')}`}${forward === undefined ? '' : `; forward ${forward.cm} cm apart${forward.smith ? (forward.plisky ? ', flagged' : ', flagged by one source of two') : ''}`}`;
 	});
-	const refused = $derived(
-		wrong !== undefined && wrong.field.startsWith(`test.${spec.id}.`) ? wrong.message : undefined
-	);
+	const refused = $derived(wrongUnder(wrong, `test.${spec.id}.`));
 	let running: { side: Side | null; from: number } | undefined = $state();
 	let shown = $state(0);
 	$effect(() => {
@@ -164,7 +163,7 @@
 						name="{prefix(side)}.value"
 						label="{spec.title}{side ? ` ${side}` : ''}, {spec.unit}"
 						bind:value={values[`${prefix(side)}.value`]}
-						wrong={wrong?.field === `${prefix(side)}.value`}
+						wrong={wrong?.all[`${prefix(side)}.value`] !== undefined}
 						width="w-16"
 						onkeydown={(e: KeyboardEvent) => key(e, side)}
 					/>
@@ -192,7 +191,7 @@
 								name="{prefix(side)}.{e.id}"
 								label="{spec.title}{side ? ` ${side}` : ''}, {e.label}"
 								bind:value={values[`${prefix(side)}.${e.id}`]}
-								wrong={wrong?.field === `${prefix(side)}.${e.id}`}
+								wrong={wrong?.all[`${prefix(side)}.${e.id}`] !== undefined}
 								width="w-14"
 							/></label
 						>

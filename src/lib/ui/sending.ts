@@ -18,8 +18,18 @@ export function sending(say: (lost: string) => void, done?: () => void): SubmitF
 			}
 			say('');
 			await update({ reset: false });
+			if (result.type === 'failure') toFirstWrong();
 			if (result.type !== 'success') return;
 			forgetForm();
 			done?.();
 		};
+}
+
+/** Takes the eye and the keyboard to the first field that was refused. */
+function toFirstWrong(): void {
+	const first = document.querySelector<HTMLElement>(
+		'[aria-invalid="true"], fieldset[aria-describedby] input'
+	);
+	first?.focus({ preventScroll: true });
+	first?.scrollIntoView({ block: 'center' });
 }

@@ -2,7 +2,8 @@
 import { describe, expect, it } from 'vitest';
 import { ok, refuse } from '../../core/base/result.ts';
 import { allow, conflict, invalid, notFound, type Actor } from '../usecase/actor.ts';
-import { orError, refusal, refuseField } from './respond.ts';
+import { refusedText } from '../../ui/wrong.ts';
+import { orError, refusal, refuseAll, refuseField } from './respond.ts';
 
 const form = (): FormData => {
 	const f = new FormData();
@@ -27,6 +28,22 @@ describe('a refused form', () => {
 			status: 422,
 			data: { field: 'x', typed: { day: '2026-03-12' } }
 		});
+	});
+	it('says everything at once: the first thing by itself, all by their fields, of one field its first', () => {
+		const issues = [
+			{ field: 'day', message: 'no day' },
+			{ field: 'peak', message: 'no number' },
+			{ field: 'peak', message: 'out of bounds' }
+		];
+		expect(refuseAll(form(), issues)).toMatchObject({
+			status: 422,
+			data: { field: 'day', message: 'no day', all: { day: 'no day', peak: 'no number' } }
+		});
+		expect(refusedText({ message: 'no day', all: { day: 'no day', peak: 'no number' } })).toBe(
+			'no day And 1 more, each beside its field.'
+		);
+		expect(refusedText({ message: 'no day', all: { day: 'no day' } })).toBe('no day');
+		expect(refusedText({ done: 'x' })).toBeUndefined();
 	});
 	it('conflicts are 409, foreign clients 404, missing roles 403', () => {
 		const status = (r: { ok: boolean; refusal?: { why: 'invalid'; message: string } }): number =>

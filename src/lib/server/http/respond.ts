@@ -1,5 +1,6 @@
 /** Refusals of use-cases as answers of pages. */
 import { error, fail, type ActionFailure } from '@sveltejs/kit';
+import type { FieldIssue } from '#lib/contract/basics.ts';
 import type { Outcome, Refused, Why } from '../usecase/actor.ts';
 
 const STATUS: Readonly<Record<Why, number>> = {
@@ -9,27 +10,47 @@ const STATUS: Readonly<Record<Why, number>> = {
 	conflict: 409
 };
 
-/** What a form shows again: which field, what is wrong, and everything that was typed. */
-export interface FormRefusal {
-	readonly field: string;
-	readonly message: string;
+/** What a form shows again: the first thing that is wrong, everything else beside its field, and all that was typed. */
+export interface FormRefusal extends FieldIssue {
+	readonly all: Readonly<Record<string, string>>;
 	readonly typed: Readonly<Record<string, string>>;
 }
 
 export const typedIn = (form: FormData): Record<string, string> =>
 	Object.fromEntries([...form.entries()].filter((e): e is [string, string] => typeof e[1] === 'string'));
 
-export const refusal = (form: FormData, r: Refused): ActionFailure<FormRefusal> =>
-	fail(STATUS[r.why], { field: r.field ?? '', message: r.message, typed: typedIn(form) });
-export const refuseField = (form: FormData, field: string, message: string): ActionFailure<FormRefusal> =>
-	fail(422, { field, message, typed: typedIn(form) });
-
-/** The first thing that a form's shape refuses, at its field. */
-export const refuseFirst = (
+/** Refuses for everything that is wrong at once; of one field, its first. */
+export function refuseAll(
 	form: FormData,
-	error: { readonly issues: readonly { readonly path: readonly PropertyKey[]; readonly message: string }[] }
+	issues: readonly FieldIssue[],
+	status = 422
+): ActionFailure<FormRefusal> {
+	const all: Record<string, string> = {};
+	for (const { field, message } of issues) all[field] ??= message;
+	const [first] = issues;
+	return fail(status, {
+		field: first?.field ?? '',
+		message: first?.message ?? '',
+		all,
+		typed: typedIn(form)
+	});
+}
+
+export const refusal = (form: FormData, r: Refused): ActionFailure<FormRefusal> =>
+	refuseAll(form, [{ field: r.field ?? '', message: r.message }], STATUS[r.why]);
+export const refuseField = (form: FormData, field: string, message: string): ActionFailure<FormRefusal> =>
+	refuseAll(form, [{ field, message }]);
+
+/** Everything that a form's shape refuses, each at its field; `under` is put before the names. */
+export const refuseShape = (
+	form: FormData,
+	error: { readonly issues: readonly { readonly path: readonly PropertyKey[]; readonly message: string }[] },
+	under = ''
 ): ActionFailure<FormRefusal> =>
-	refuseField(form, String(error.issues[0]?.path[0] ?? ''), error.issues[0]?.message ?? '');
+	refuseAll(
+		form,
+		error.issues.map((i) => ({ field: under + i.path.map(String).join('.'), message: i.message }))
+	);
 
 /** The value of a page's use-case, or the page that says why not. */
 export function orError<T>(outcome: Outcome<T>): T {

@@ -2,7 +2,7 @@ import { redirect } from '@sveltejs/kit';
 import { uuid } from '#lib/contract/basics.ts';
 import { HOME_KIT, parseBuild, registerForm } from '#lib/contract/register-form.ts';
 import { contextIn, formIds } from '#lib/server/http/client-page.ts';
-import { refusal, refuseField } from '#lib/server/http/respond.ts';
+import { refusal, refuseField, refuseShape } from '#lib/server/http/respond.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
 import { CONSENT_PURPOSES, registerClient } from '#lib/server/usecase/register-client.ts';
 import type { Actions, PageServerLoad } from './$types';
@@ -23,19 +23,9 @@ export const actions: Actions = {
 		const form = await formOf(request);
 		const all = Object.fromEntries(form);
 		const parsed = registerForm.safeParse(all);
-		if (!parsed.success)
-			return refuseField(
-				form,
-				String(parsed.error.issues[0]?.path[0] ?? ''),
-				parsed.error.issues[0]?.message ?? ''
-			);
+		if (!parsed.success) return refuseShape(form, parsed.error);
 		const build = parseBuild(all);
-		if (!build.success)
-			return refuseField(
-				form,
-				String(build.error.issues[0]?.path[0] ?? ''),
-				build.error.issues[0]?.message ?? ''
-			);
+		if (!build.success) return refuseShape(form, build.error);
 		const consents = CONSENT_PURPOSES.map((purpose) => ({
 			id: uuid.safeParse(form.get(`consent.${purpose}.id`)).data ?? '',
 			purpose,

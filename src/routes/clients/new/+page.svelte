@@ -10,10 +10,10 @@
 	import { sending } from '#lib/ui/sending.ts';
 	import { shortDay } from '#lib/wording/days.ts';
 	import { CONSENT_TEXT, KIT_NAME, LANGUAGE_NAME, WEEKDAYS } from '#lib/wording/intake.ts';
+	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
 
 	let { data, form } = $props();
-	const wrong = (name: string): string | undefined =>
-		form && 'field' in form && form.field === name ? form.message : undefined;
+	const wrong = $derived(wrongAt(form));
 	let chosen = $state('');
 	const units = $derived(chosen === '' ? (data.units === 'imperial' ? 'imperial' : 'metric') : chosen);
 	let lost = $state('');
@@ -40,7 +40,7 @@
 		<input type="hidden" name="id" value={data.ids[0]} />
 		<input type="hidden" name="personId" value={data.ids[1]} />
 		<input type="hidden" name="settingId" value={data.ids[2]} />
-		<Said refused={lost || (form && 'message' in form && !form.field ? form.message : undefined)} />
+		<Said refused={lost || refusedText(form)} />
 		<section class="grid gap-3" aria-label="Person">
 			<h2>Person</h2>
 			<div class="flex flex-wrap gap-4">

@@ -1,9 +1,9 @@
 import { lighterDose } from '#lib/core/decision/arrival.ts';
-import { text, typed, uuid } from '#lib/contract/basics.ts';
+import { issuesOf, text, typed, uuid } from '#lib/contract/basics.ts';
 import { arrivalOf, arriveForm } from '#lib/contract/ask-form.ts';
 import { z } from 'zod';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
-import { refusal, refuseField } from '#lib/server/http/respond.ts';
+import { refusal, refuseAll, refuseShape } from '#lib/server/http/respond.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
 import { arrive, openDay } from '#lib/server/usecase/arrive.ts';
 import { activeWork, cardOn, regionsOf, usualNow } from '#lib/server/record/facts-of.ts';
@@ -54,19 +54,15 @@ export const actions: Actions = {
 		const form = await formOf(request);
 		const ctx = contextIn(locals);
 		const parsed = arriveForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success)
-			return refuseField(
-				form,
-				String(parsed.error.issues[0]?.path[0] ?? ''),
-				parsed.error.issues[0]?.message ?? ''
-			);
 		const pains: Record<string, number> = {};
+		const issues = parsed.success ? [] : [...issuesOf(parsed.error)];
 		for (const [key, value] of form) {
 			if (!key.startsWith('pain.')) continue;
 			const pain = typed('Pain now', 0, 10).safeParse(String(value));
-			if (!pain.success) return refuseField(form, key, pain.error.issues[0]?.message ?? '');
-			if (pain.data !== undefined) pains[key.slice(5)] = pain.data;
+			if (!pain.success) issues.push({ field: key, message: pain.error.issues[0]?.message ?? '' });
+			else if (pain.data !== undefined) pains[key.slice(5)] = pain.data;
 		}
+		if (!parsed.success || issues.length > 0) return refuseAll(form, issues);
 		const done = await arrive(ctx, { ...arrivalOf(parsed.data), clientId: params.id, day: ctx.today, pains });
 		if (!done.ok) return refusal(form, done.refusal);
 		const { answer, raised } = done.value;
@@ -81,7 +77,7 @@ export const actions: Actions = {
 		const form = await formOf(request);
 		const ctx = contextIn(locals);
 		const parsed = openForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success) return refuseField(form, 'reason', parsed.error.issues[0]?.message ?? '');
+		if (!parsed.success) return refuseShape(form, parsed.error);
 		const done = await openDay(ctx, { ...parsed.data, clientId: params.id, day: ctx.today });
 		return done.ok
 			? { done: 'Opened, with your reason. The card stays as it was filled in.' }

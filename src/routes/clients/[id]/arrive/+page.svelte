@@ -13,10 +13,10 @@
 	import { sending } from '#lib/ui/sending.ts';
 	import { handout } from '#lib/wording/intake.ts';
 	import { regionName } from '#lib/wording/names.ts';
+	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
 
 	let { data, form } = $props();
-	const wrong = (name: string): string | undefined =>
-		form && 'field' in form && form.field === name ? form.message : undefined;
+	const wrong = $derived(wrongAt(form));
 	const answer = $derived(form && 'answer' in form ? form.answer : undefined);
 	const STROKE = { go: 'advance', lighter: 'regress', 'not-today': 'stop', ask: 'wait' } as const;
 	const WORD = { go: 'Go', lighter: 'Lighter', 'not-today': 'Not today', ask: 'Ask first' } as const;
@@ -47,10 +47,7 @@
 					.map((w) => `${w.title}, ${doseText(w.dose)}`)
 					.join('; ')}
 	</p>
-	<Said
-		done={form && 'done' in form ? form.done : undefined}
-		refused={lost || (form && 'message' in form ? form.message : undefined)}
-	/>
+	<Said done={form && 'done' in form ? form.done : undefined} refused={lost || refusedText(form)} />
 	{#if answer && form && 'sentence' in form}
 		{#each form.alarms ?? [] as a (a)}<p
 				class="mt-2 border-4 px-3 py-2 font-semibold {form.grave

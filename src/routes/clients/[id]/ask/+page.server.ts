@@ -2,7 +2,7 @@ import { activity, ACTIVITIES } from '#lib/catalogue/activities.ts';
 import { complaintForm, goalForm } from '#lib/contract/ask-form.ts';
 import { uuid } from '#lib/contract/basics.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
-import { refusal, refuseField } from '#lib/server/http/respond.ts';
+import { refusal, refuseField, refuseShape } from '#lib/server/http/respond.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
 import { dropGoal, saveComplaint, saveGoal } from '#lib/server/usecase/ask.ts';
 import { goalMean, goalViews } from '#lib/server/usecase/goal-views.ts';
@@ -34,12 +34,7 @@ export const actions: Actions = {
 	complaint: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = complaintForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success)
-			return refuseField(
-				form,
-				String(parsed.error.issues[0]?.path[0] ?? ''),
-				parsed.error.issues[0]?.message ?? ''
-			);
+		if (!parsed.success) return refuseShape(form, parsed.error);
 		const { easing, stiffnessMin, painAt, position, ...c } = parsed.data;
 		const optional = {
 			...(easing === '' ? {} : { easing }),
@@ -55,12 +50,7 @@ export const actions: Actions = {
 	goal: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = goalForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success)
-			return refuseField(
-				form,
-				String(parsed.error.issues[0]?.path[0] ?? ''),
-				parsed.error.issues[0]?.message ?? ''
-			);
+		if (!parsed.success) return refuseShape(form, parsed.error);
 		const { tie, heightCm, sets, reps, side, label, confidence, replaces, ...g } = parsed.data;
 		const [family, step] = tie.split(':');
 		const point =

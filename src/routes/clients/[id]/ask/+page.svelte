@@ -15,11 +15,11 @@
 	import { sending } from '#lib/ui/sending.ts';
 	import { PAIN_AT_NAME } from '#lib/wording/intake.ts';
 	import { regionName } from '#lib/wording/names.ts';
+	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
 
 	let { data, form } = $props();
 	const typed = $derived<Readonly<Record<string, string>>>(form && 'typed' in form ? form.typed : {});
-	const wrong = (name: string): string | undefined =>
-		form && 'field' in form && form.field === name ? form.message : undefined;
+	const wrong = $derived(wrongAt(form));
 	let picked = $state('');
 	const region = $derived(
 		picked !== '' ? picked : (typed.region ?? data.complaints[0]?.region ?? 'knee-right')
@@ -39,20 +39,6 @@
 			'late'
 	);
 	/** Refusals that stand beside their field; all others stand above. */
-	const SHOWN = [
-		'usualMorning',
-		'worst',
-		'stiffnessMin',
-		'spot',
-		'label',
-		'score',
-		'confidence',
-		'heightCm',
-		'height',
-		'sets',
-		'reps',
-		'activity'
-	];
 	let lost = $state('');
 	const say = (text: string): void => void (lost = text);
 	function choose(r: string): void {
@@ -81,11 +67,7 @@
 	]}
 />
 <main class="page">
-	<Said
-		refused={lost ||
-			(form && 'message' in form && !SHOWN.includes(form.field ?? '') ? form.message : undefined)}
-		done={form && 'done' in form ? form.done : undefined}
-	/>
+	<Said refused={lost || refusedText(form)} done={form && 'done' in form ? form.done : undefined} />
 	<div class="grid grid-cols-[21rem_1fr] gap-8 max-lg:grid-cols-1">
 		<section aria-label="Where it hurts">
 			<h2>Where it hurts</h2>

@@ -1,7 +1,7 @@
 import { answerForm, insteadForm, setupOf } from '#lib/contract/setup-form.ts';
 import { hardestEffort, painAround } from '#lib/core/session/work.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
-import { refusal, refuseField } from '#lib/server/http/respond.ts';
+import { refusal, refuseField, refuseShape } from '#lib/server/http/respond.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
 import { uuid } from '#lib/contract/basics.ts';
 import { closeFlag } from '#lib/server/usecase/flags.ts';
@@ -110,20 +110,10 @@ export const actions: Actions = {
 	answer: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = answerForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success)
-			return refuseField(
-				form,
-				String(parsed.error.issues[0]?.path[0] ?? ''),
-				parsed.error.issues[0]?.message ?? ''
-			);
+		if (!parsed.success) return refuseShape(form, parsed.error);
 		const { reason, ...a } = parsed.data;
 		const instead = a.answer === 'accepted' ? undefined : insteadForm.safeParse(Object.fromEntries(form));
-		if (instead !== undefined && !instead.success)
-			return refuseField(
-				form,
-				String(instead.error.issues[0]?.path[0] ?? ''),
-				instead.error.issues[0]?.message ?? ''
-			);
+		if (instead !== undefined && !instead.success) return refuseShape(form, instead.error);
 		const what =
 			instead === undefined
 				? undefined

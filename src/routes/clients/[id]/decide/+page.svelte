@@ -23,6 +23,7 @@
 	import { sourceName } from '#lib/wording/sources.ts';
 	import { LENGTH_NAME, setupText, uprightText } from '#lib/wording/setup.ts';
 	import { DECISION_WORD, POLICY_NAME, regionName } from '#lib/wording/names.ts';
+	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
 
 	let { data, form } = $props();
 	/** The slip on the table: the one asked for, else the most pressing. */
@@ -83,8 +84,7 @@
 				void goto(`?exercise=${next.exerciseId}`, { noScroll: true, keepFocus: true });
 		}
 	});
-	const wrong = (name: string): string | undefined =>
-		form && 'field' in form && form.field === name ? form.message : undefined;
+	const wrong = $derived(wrongAt(form));
 	let lost = $state('');
 	const settled = sending(
 		(text) => (lost = text),
@@ -107,15 +107,7 @@
 	]}
 />
 <main class="page max-w-6xl">
-	<Said
-		done={form && 'done' in form ? form.done : undefined}
-		refused={lost ||
-			(form &&
-			'message' in form &&
-			!['sets', 'reps', 'reason', 'note', 'step', 'instead'].includes(form.field ?? '')
-				? form.message
-				: undefined)}
-	/>
+	<Said done={form && 'done' in form ? form.done : undefined} refused={lost || refusedText(form)} />
 	{#if data.slips.length === 0}
 		<h2>Nothing to decide yet</h2>
 		<p class="mt-2">Prescribe a step first: <a href="/clients/{data.head.id}/ladder">to the ladder</a>.</p>

@@ -1,7 +1,7 @@
 import { prescribeForm, setupOf } from '#lib/contract/setup-form.ts';
 import { doseText } from '#lib/core/dose/dose.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
-import { refusal, refuseField } from '#lib/server/http/respond.ts';
+import { refusal, refuseShape } from '#lib/server/http/respond.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
 import { laddersView } from '#lib/server/usecase/ladders-view.ts';
 import { prescribe } from '#lib/server/usecase/prescribe.ts';
@@ -47,12 +47,7 @@ export const actions: Actions = {
 	prescribe: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = prescribeForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success)
-			return refuseField(
-				form,
-				String(parsed.error.issues[0]?.path[0] ?? ''),
-				parsed.error.issues[0]?.message ?? ''
-			);
+		if (!parsed.success) return refuseShape(form, parsed.error);
 		const { id, exerciseId, family, step, region, sets, reps, loadKg = 0, reason } = parsed.data;
 		const setup = setupOf(parsed.data);
 		const done = await prescribe(contextIn(locals), {

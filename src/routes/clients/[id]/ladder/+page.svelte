@@ -33,6 +33,7 @@
 	import { AXIS_NAME, EQUIPMENT_NAME, regionName, sideWord, VERDICT_WORD } from '#lib/wording/names.ts';
 	import { closedText } from '#lib/wording/safety.ts';
 	import { setupText } from '#lib/wording/setup.ts';
+	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
 
 	let { data, form } = $props();
 	const families = $derived<Readonly<Record<string, ExerciseFamily>>>({
@@ -247,8 +248,7 @@
 	const stepKit = $derived([
 		...new Set((step?.equipment ?? []).flatMap((any) => (typeof any === 'string' ? [any] : [...any])))
 	]);
-	const wrong = (name: string): string | undefined =>
-		form && 'field' in form && form.field === name ? form.message : undefined;
+	const wrong = $derived(wrongAt(form));
 	const measured = $derived(data.ctx.envelope[axis]?.[side]);
 </script>
 
@@ -511,12 +511,7 @@
 							</div>{/if}
 						<div class="mt-2">
 							<Said
-								refused={lost ||
-									(form &&
-									'message' in form &&
-									!['sets', 'reps', 'loadKg', 'reason'].includes(form.field ?? '')
-										? form.message
-										: undefined)}
+								refused={lost || refusedText(form)}
 								done={form && 'done' in form ? form.done : undefined}
 							/>
 						</div>

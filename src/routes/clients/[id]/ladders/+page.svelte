@@ -23,6 +23,7 @@
 	import { inTheWay } from '#lib/wording/fit.ts';
 	import { POSITION_NAME, PURPOSE_NAME, VERDICT_WORD } from '#lib/wording/names.ts';
 	import { setupText } from '#lib/wording/setup.ts';
+	import { refusedText } from '#lib/ui/wrong.ts';
 
 	let { data, form } = $props();
 	let place = $state<'both' | 'practice' | 'home'>('both');
@@ -133,10 +134,7 @@
 				<span class="text-caution">▲ watch</span> · ○ waits for a gate · ✕ in the way · ? measure
 			</p>
 		</div>
-		<Said
-			refused={lost || (form && 'message' in form ? form.message : undefined)}
-			done={form && 'done' in form ? form.done : undefined}
-		/>
+		<Said refused={lost || refusedText(form)} done={form && 'done' in form ? form.done : undefined} />
 		<ul class="mt-2 grid grid-cols-2 gap-x-6 max-md:grid-cols-1" aria-label="Families">
 			{#each rows as r, i (r.family.id)}
 				<li class="rule">

@@ -5,7 +5,7 @@ import { isOneSided } from '#lib/core/exercise/step-posture.ts';
 import { text, uuid } from '#lib/contract/basics.ts';
 import { parseLog } from '#lib/contract/log-form.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
-import { orError, refusal, refuseField } from '#lib/server/http/respond.ts';
+import { orError, refusal, refuseAll, refuseField, refuseShape } from '#lib/server/http/respond.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
 import { logVisit } from '#lib/server/usecase/log-visit.ts';
 import { voidLog } from '#lib/server/usecase/void-log.ts';
@@ -123,7 +123,7 @@ export const actions: Actions = {
 				? 1
 				: (arrived.said.setsShare ?? 1);
 		const parsed = parseLog(form, lighterDose(prescribed.dose, share));
-		if (!parsed.ok) return refuseField(form, parsed.field, parsed.message);
+		if (!parsed.ok) return refuseAll(form, parsed.issues);
 		const done = await logVisit(ctx, { ...parsed.value, clientId: params.id });
 		if (!done.ok) return refusal(form, done.refusal);
 		const { raised, againstAdvice } = done.value;
@@ -138,7 +138,7 @@ export const actions: Actions = {
 	void: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = z.object({ id: uuid, logId: uuid, reason: text(200) }).safeParse(Object.fromEntries(form));
-		if (!parsed.success) return refuseField(form, 'reason', parsed.error.issues[0]?.message ?? '');
+		if (!parsed.success) return refuseShape(form, parsed.error);
 		const done = await voidLog(contextIn(locals), { ...parsed.data, clientId: params.id });
 		return done.ok
 			? {

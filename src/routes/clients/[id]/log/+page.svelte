@@ -17,6 +17,7 @@
 	import { setupText } from '#lib/wording/setup.ts';
 	import { shortDay } from '#lib/wording/days.ts';
 	import { regionName, SYMPTOM_NAME } from '#lib/wording/names.ts';
+	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
 
 	let { data, form } = $props();
 	const given = $derived(data.exercises.filter((e) => e.head !== null));
@@ -25,8 +26,7 @@
 	const columns = $derived(['reps', 'effort', 'clean', ...(exercise?.legs ? ['other'] : [])]);
 	const was = (name: string, fallback = ''): string =>
 		form && 'typed' in form ? (form.typed[name] ?? fallback) : fallback;
-	const wrong = (name: string): string | undefined =>
-		form && 'field' in form && form.field === name ? form.message : undefined;
+	const wrong = $derived(wrongAt(form));
 	let lost = $state('');
 	let day = $state('');
 	let v = $state({
@@ -119,10 +119,7 @@
 			>
 				{a}
 			</p>{/each}{/if}
-	<Said
-		done={form && 'done' in form ? form.done : undefined}
-		refused={lost || (form && 'message' in form ? form.message : undefined)}
-	/>
+	<Said done={form && 'done' in form ? form.done : undefined} refused={lost || refusedText(form)} />
 	{#if given.length > 1}
 		<nav aria-label="Exercises" class="mb-3 flex flex-wrap gap-2">
 			{#each given as e (e.id)}<a

@@ -5,7 +5,7 @@ import { ageOn } from '#lib/core/base/calendar-day.ts';
 import { SIDES } from '#lib/core/body/axis.ts';
 import { RANGE_IDS } from '#lib/core/measure/range-kind.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
-import { orError, refusal, refuseField } from '#lib/server/http/respond.ts';
+import { orError, refusal, refuseAll, refuseShape } from '#lib/server/http/respond.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
 import { changeSetting } from '#lib/server/usecase/change-setting.ts';
 import { testsShown } from '#lib/server/usecase/intake-shown.ts';
@@ -54,7 +54,7 @@ export const actions: Actions = {
 			RANGES,
 			FUNCTION_TESTS
 		);
-		if (!sheet.ok) return refuseField(form, sheet.refusal.field ?? '', sheet.refusal.message);
+		if (!sheet.ok) return refuseAll(form, sheet.issues);
 		const saved = await saveSheet(ctx, params.id, sheet.value);
 		return saved.ok
 			? { done: `Saved ${saved.value} ${saved.value === 1 ? 'reading' : 'readings'}.` }
@@ -63,12 +63,7 @@ export const actions: Actions = {
 	way: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = wayForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success)
-			return refuseField(
-				form,
-				String(parsed.error.issues[0]?.path[0] ?? ''),
-				parsed.error.issues[0]?.message ?? ''
-			);
+		if (!parsed.success) return refuseShape(form, parsed.error);
 		const { id, technique, policyId, brace } = parsed.data;
 		const saved = await changeSetting(contextIn(locals), params.id, id, {
 			technique: technique === '' ? null : technique,
@@ -80,12 +75,7 @@ export const actions: Actions = {
 	body: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = bodyForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success)
-			return refuseField(
-				form,
-				String(parsed.error.issues[0]?.path[0] ?? ''),
-				parsed.error.issues[0]?.message ?? ''
-			);
+		if (!parsed.success) return refuseShape(form, parsed.error);
 		const { id, heightCm, massKg, ...segments } = parsed.data;
 		const { shankCm = null, thighCm = null, trunkCm = null, footCm = null, shoeHeelCm = null } = segments;
 		const saved = await changeSetting(contextIn(locals), params.id, id, {

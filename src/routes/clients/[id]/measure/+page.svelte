@@ -33,6 +33,7 @@
 	import StreamWorker from '#lib/workers/stream.worker.ts?worker';
 	import { changeText, togetherText } from '#lib/wording/measure.ts';
 	import { POLICY_NAME, TECHNIQUE_NAME } from '#lib/wording/names.ts';
+	import { refusedText, wrongOf } from '#lib/ui/wrong.ts';
 
 	let { data, form } = $props();
 	const JOINTS = ['knee', 'hip and trunk', 'hip', 'ankle', 'big toe'] as const;
@@ -47,10 +48,8 @@
 	$effect.pre(() => {
 		if (day === '') day = data.head.today;
 	});
-	const wrong = $derived(
-		form && 'field' in form ? { field: form.field, message: form.message ?? '' } : undefined
-	);
-	const at = (name: string): string | undefined => (wrong?.field === name ? wrong.message : undefined);
+	const wrong = $derived(wrongOf(form));
+	const at = (name: string): string | undefined => wrong?.all[name];
 	const sore = $derived<Side | null>(sideOf(data.regions[0] ?? '') ?? null);
 	let lost = $state('');
 	const say = (text: string): void => void (lost = text);
@@ -253,10 +252,7 @@
 				read last; leave empty what was not measured.
 			</p>
 		</div>
-		<Said
-			refused={lost || (wrong && wrong.field === '' ? wrong.message : undefined)}
-			done={form && 'done' in form ? form.done : undefined}
-		/>
+		<Said refused={lost || refusedText(form)} done={form && 'done' in form ? form.done : undefined} />
 		<div
 			class="grid grid-cols-[10.5rem_15rem_15rem_1fr] gap-x-3 pt-1 text-xs text-quiet max-lg:hidden"
 			aria-hidden="true"

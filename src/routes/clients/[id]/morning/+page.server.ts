@@ -1,7 +1,7 @@
 import { parseMorning } from '#lib/contract/morning-form.ts';
 import { addDays } from '#lib/core/base/calendar-day.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
-import { orError, refusal, refuseField } from '#lib/server/http/respond.ts';
+import { orError, refusal, refuseAll } from '#lib/server/http/respond.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
 import { checkIn } from '#lib/server/usecase/check-in.ts';
 import { showClient } from '#lib/server/usecase/show-client.ts';
@@ -30,7 +30,7 @@ export const actions: Actions = {
 		const ctx = contextIn(locals);
 		const { record } = orError(await showClient(ctx, params.id, 'enter a morning', () => null, 'check in'));
 		const parsed = parseMorning(form, regionsOf(record), regionName);
-		if (!parsed.ok) return refuseField(form, parsed.field, parsed.message);
+		if (!parsed.ok) return refuseAll(form, parsed.issues);
 		const done = await checkIn(ctx, { clientId: params.id, ...parsed.value });
 		if (!done.ok) return refusal(form, done.refusal);
 		const { corrected, raised, closes, fever } = done.value;

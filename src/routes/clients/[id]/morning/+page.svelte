@@ -11,11 +11,11 @@
 	import { sending } from '#lib/ui/sending.ts';
 	import { shortDay } from '#lib/wording/days.ts';
 	import { regionName } from '#lib/wording/names.ts';
+	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
 
 	let { data, form } = $props();
 	const was = (name: string): string => (form && 'typed' in form ? (form.typed[name] ?? '') : '');
-	const wrong = (name: string): string | undefined =>
-		form && 'field' in form && form.field === name ? form.message : undefined;
+	const wrong = $derived(wrongAt(form));
 	let lost = $state('');
 	let day = $state('');
 	let pains: Record<string, string> = $state({});
@@ -58,10 +58,7 @@
 		has one corrects it.
 	</p>
 	<div class="my-2">
-		<Said
-			done={form && 'done' in form ? form.done : undefined}
-			refused={lost || (form && 'message' in form ? form.message : undefined)}
-		/>
+		<Said done={form && 'done' in form ? form.done : undefined} refused={lost || refusedText(form)} />
 	</div>
 	{#each (form && 'advice' in form ? form.advice : undefined) ?? [] as a (a)}<p
 			class="mb-2 border-4 px-3 py-2 font-semibold {form && 'grave' in form && form.grave

@@ -14,7 +14,7 @@ import {
 } from '#lib/contract/protocol-form.ts';
 import { closeFlagForm, knownForm, parseAnswers } from '#lib/contract/screen-form.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
-import { refusal, refuseField, refuseFirst } from '#lib/server/http/respond.ts';
+import { refusal, refuseField, refuseShape } from '#lib/server/http/respond.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
 import { closeFlag } from '#lib/server/usecase/flags.ts';
 import { knowSymptom, MAY_BE_KNOWN } from '#lib/server/usecase/known-symptom.ts';
@@ -101,12 +101,7 @@ export const actions: Actions = {
 	close: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = closeFlagForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success)
-			return refuseField(
-				form,
-				String(parsed.error.issues[0]?.path[0] ?? ''),
-				parsed.error.issues[0]?.message ?? ''
-			);
+		if (!parsed.success) return refuseShape(form, parsed.error);
 		const { id, flagId, how, note, clearedBy, clearedOn, document } = parsed.data;
 		const done = await closeFlag(contextIn(locals), {
 			id,
@@ -123,7 +118,7 @@ export const actions: Actions = {
 	surgery: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = surgeryForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success) return refuseFirst(form, parsed.error);
+		if (!parsed.success) return refuseShape(form, parsed.error);
 		const done = await recordSurgery(contextIn(locals), { ...parsed.data, clientId: params.id });
 		return done.ok
 			? { done: 'Operation recorded. Everything waits until its protocol is entered.' }
@@ -132,7 +127,7 @@ export const actions: Actions = {
 	protocol: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = protocolForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success) return refuseFirst(form, parsed.error);
+		if (!parsed.success) return refuseShape(form, parsed.error);
 		const phases = parsePhases(form);
 		if (!phases.ok) return refuseField(form, phases.refusal.field ?? '', phases.refusal.message);
 		const { reviewOn, ...protocol } = parsed.data;
@@ -151,14 +146,14 @@ export const actions: Actions = {
 	'no-limits': async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = noLimitsForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success) return refuseFirst(form, parsed.error);
+		if (!parsed.success) return refuseShape(form, parsed.error);
 		const done = await recordNoLimits(contextIn(locals), { ...parsed.data, clientId: params.id });
 		return done.ok ? { done: 'Recorded, with whose word it is.' } : refusal(form, done.refusal);
 	},
 	confirm: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = confirmForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success) return refuseFirst(form, parsed.error);
+		if (!parsed.success) return refuseShape(form, parsed.error);
 		const done = await confirmPhase(contextIn(locals), {
 			...parsed.data,
 			phase: Number(parsed.data.phase),
@@ -169,7 +164,7 @@ export const actions: Actions = {
 	withdraw: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = withdrawForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success) return refuseFirst(form, parsed.error);
+		if (!parsed.success) return refuseShape(form, parsed.error);
 		const done = await withdrawSurgery(contextIn(locals), { ...parsed.data, clientId: params.id });
 		return done.ok
 			? { done: 'Withdrawn; it stays in the record with your reason.' }
@@ -178,12 +173,7 @@ export const actions: Actions = {
 	limit: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = limitForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success)
-			return refuseField(
-				form,
-				`limit.${String(parsed.error.issues[0]?.path[0] ?? '')}`,
-				parsed.error.issues[0]?.message ?? ''
-			);
+		if (!parsed.success) return refuseShape(form, parsed.error, 'limit.');
 		const window = windowOf(parsed.data, 'limit');
 		if (!window.ok) return refuseField(form, window.refusal.field ?? '', window.refusal.message);
 		if (window.value === null) return refuseField(form, 'limit.maxDeg', 'Which movement, and how far?');
@@ -201,7 +191,7 @@ export const actions: Actions = {
 	known: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = knownForm.safeParse(Object.fromEntries(form));
-		if (!parsed.success) return refuseFirst(form, parsed.error);
+		if (!parsed.success) return refuseShape(form, parsed.error);
 		const done = await knowSymptom(contextIn(locals), { ...parsed.data, clientId: params.id });
 		return done.ok ? { done: 'Agreed: as usual until then.' } : refusal(form, done.refusal);
 	},

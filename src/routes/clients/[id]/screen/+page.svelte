@@ -13,6 +13,7 @@
 	import { sending } from '#lib/ui/sending.ts';
 	import { shortDay } from '#lib/wording/days.ts';
 	import { URGENCY_WORD } from '#lib/wording/screening.ts';
+	import { refusedText, wrongOf } from '#lib/ui/wrong.ts';
 
 	let { data, form } = $props();
 	const ANSWER: Readonly<Record<ScreenAnswer, string>> = { yes: 'Yes', no: 'No', unknown: 'Unknown' };
@@ -22,9 +23,7 @@
 	let given: Record<string, string> = $state({});
 	const answerOf = (id: string): string => given[id] ?? typed(id) ?? data.answers[id] ?? '';
 	const open = $derived(SCREENING.filter((c) => answerOf(c.id) !== 'yes' && answerOf(c.id) !== 'no').length);
-	const wrong = $derived(
-		form && 'field' in form ? { field: form.field, message: form.message ?? '' } : undefined
-	);
+	const wrong = $derived(wrongOf(form));
 	let lost = $state('');
 	const say = (text: string): void => void (lost = text);
 
@@ -68,11 +67,7 @@
 					: `last ${shortDay(data.screened.date)}, again by ${shortDay(data.screened.due)}`}</span
 			>
 		</div>
-		<Said
-			refused={lost ||
-				(wrong && (wrong.field === '' || wrong.field.startsWith('answer')) ? wrong.message : undefined)}
-			done={form && 'done' in form ? form.done : undefined}
-		/>
+		<Said refused={lost || refusedText(form)} done={form && 'done' in form ? form.done : undefined} />
 		{#if form && 'emergency' in form && form.emergency}
 			<p
 				class="mt-2 border-l-4 border-stop bg-sheet px-3 py-2 font-semibold text-stop"

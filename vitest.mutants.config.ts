@@ -1,0 +1,16 @@
+/** The tests that mutants of the core run against: those that need no database. */
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+	test: {
+		include: [
+			'src/lib/core/**/*.test.ts',
+			'src/lib/catalogue/**/*.test.ts',
+			'src/lib/server/record/*.test.ts',
+			'src/lib/server/view/*.test.ts'
+		],
+		setupFiles: ['tests/fewer-cases.ts'],
+		exclude: ['**/*.db.test.ts', '**/node_modules/**'],
+		testTimeout: 60_000
+	}
+});
