@@ -12,7 +12,7 @@ test('a limit entered today suspends the work on Today, Arrive, Log and the slip
 	await page.getByText('A limit without an operation').click();
 	const form = page.locator('form[action="?/limit"]');
 	await form.getByRole('button', { name: 'Set the limit' }).click();
-	await expect(page.getByText('How many degrees does the protocol allow?')).toBeVisible();
+	await expect(page.getByText('How many degrees does the protocol allow?').first()).toBeVisible();
 	await form.getByLabel('To').fill('70');
 	await form.getByLabel('On whose word').fill('Dr B. Example, letter of today');
 	await form.getByRole('button', { name: 'Set the limit' }).click();

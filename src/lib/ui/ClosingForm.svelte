@@ -5,6 +5,7 @@
 	import { shortDay } from '#lib/wording/days.ts';
 	import { URGENCY_WORD } from '#lib/wording/screening.ts';
 	import Act from './Act.svelte';
+	import DayField from './DayField.svelte';
 	import Field from './Field.svelte';
 	import Fold from './Fold.svelte';
 	import { sending } from './sending.ts';
@@ -96,15 +97,14 @@
 					autocomplete="off"
 				/>
 				<div class="flex gap-3">
-					<Field
+					<DayField
 						of={flag.id}
 						name="clearedOn"
 						label="On"
-						type="date"
-						max={today}
 						value={before('clearedOn')}
 						wrong={at('clearedOn')}
-						width="w-38"
+						width="w-40"
+						{today}
 					/>
 					<Field
 						of={flag.id}

@@ -6,7 +6,7 @@
 	import { regionName, SYMPTOM_NAME } from '#lib/wording/names.ts';
 	import Act from './Act.svelte';
 	import Choice from './Choice.svelte';
-	import Field from './Field.svelte';
+	import DayField from './DayField.svelte';
 	import Fold from './Fold.svelte';
 	import { sending } from './sending.ts';
 	import type { Wrong } from './wrong.ts';
@@ -57,14 +57,14 @@
 					value="giving-way"
 					items={may.map((s) => ({ value: s, name: SYMPTOM_NAME[s] ?? s }))}
 				/>
-				<Field
+				<DayField
 					of="k"
 					name="until"
 					label="Known until"
-					type="date"
-					min={today}
 					wrong={at('until') ?? at('symptom')}
-					width="w-38"
+					width="w-40"
+					{today}
+					ahead
 				/>
 				<Act kind="quiet">Agree</Act>
 			</form>

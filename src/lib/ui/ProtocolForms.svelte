@@ -12,6 +12,7 @@
 	import type { Limit, Surgery } from '#lib/contract/view.ts';
 	import Act from './Act.svelte';
 	import Choice from './Choice.svelte';
+	import DayField from './DayField.svelte';
 	import Field from './Field.svelte';
 	import Fold from './Fold.svelte';
 	import PhaseFields from './PhaseFields.svelte';
@@ -111,15 +112,15 @@
 							wrong={at('source')}
 							width="w-72"
 						/>
-						<Field
+						<DayField
 							of={s.id}
 							name="reviewOn"
 							label="Review on"
-							type="date"
-							min={today}
 							value={s.protocol?.reviewOn ?? ''}
 							wrong={at('reviewOn')}
-							width="w-38"
+							width="w-40"
+							{today}
+							ahead
 						/>
 						{#each { length: Math.max(phases[s.id] ?? 1, s.protocol?.phases.length ?? 1) }, i (i)}
 							<PhaseFields
@@ -170,15 +171,9 @@
 								label="Who said so (name, role)"
 								wrong={at('by')}
 								width="w-52"
-							/><Field
-								of={s.id}
-								name="on"
-								label="On"
-								type="date"
-								max={today}
-								wrong={at('on')}
-								width="w-38"
-							/><Act kind="quiet">Record</Act>
+							/><DayField of={s.id} name="on" label="On" wrong={at('on')} width="w-40" {today} /><Act
+								kind="quiet">Record</Act
+							>
 						</form>
 					</Fold>
 				{/if}
@@ -225,7 +220,7 @@
 				value="knee-right"
 			/>
 			<Field name="operation" label="What, in own words" width="w-44" />
-			<Field name="operatedOn" label="On" type="date" max={today} wrong={at('operatedOn')} width="w-38" />
+			<DayField name="operatedOn" label="On" wrong={at('operatedOn')} width="w-40" {today} />
 			<Act kind="quiet">Record</Act>
 		</form>
 	</Fold>
@@ -273,14 +268,15 @@
 					/>
 				</div>
 				<div class="flex flex-wrap items-end gap-2">
-					<Field of="l" name="source" label="On whose word" wrong={at('limit.source')} width="w-52" /><Field
+					<Field
 						of="l"
-						name="reviewOn"
-						label="Review on"
-						type="date"
-						min={today}
-						width="w-38"
-					/><Act kind="quiet">Set the limit</Act>
+						name="source"
+						label="On whose word"
+						wrong={at('limit.source')}
+						width="w-52"
+					/><DayField of="l" name="reviewOn" label="Review on" width="w-40" {today} ahead /><Act kind="quiet"
+						>Set the limit</Act
+					>
 				</div>
 			</form>
 		</Fold>

@@ -32,7 +32,7 @@
 <div
 	role="status"
 	aria-live="polite"
-	class="no-print pointer-events-none fixed inset-x-3 bottom-3 z-20 flex justify-center empty:hidden max-lg:bottom-17"
+	class="no-print pointer-events-none fixed inset-x-3 bottom-3 z-20 flex justify-end empty:hidden max-lg:bottom-17 max-lg:justify-center lg:right-28 lg:left-auto lg:w-xl"
 >
 	{#if refused && shown}
 		<Toast

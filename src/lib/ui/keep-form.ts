@@ -16,7 +16,7 @@ const typedIn = (form: HTMLFormElement): Values =>
 const fieldsOf = (form: HTMLFormElement, name: string): readonly HTMLInputElement[] =>
 	[...form.elements].filter((e): e is HTMLInputElement => 'name' in e && e.name === name);
 const isHidden = (form: HTMLFormElement, name: string): boolean =>
-	fieldsOf(form, name).every((f) => f.type === 'hidden');
+	fieldsOf(form, name).every((f) => f.type === 'hidden' && f.dataset.kept === undefined);
 
 /** Svelte action for a form; `name` tells several forms of a page apart. */
 export function keepForm(form: HTMLFormElement, name: string): { destroy: () => void } {
@@ -44,7 +44,7 @@ function restore(form: HTMLFormElement, name: string): void {
 	for (const [k, v] of JSON.parse(text) as Values) {
 		for (const field of fieldsOf(form, k)) {
 			const ticked = field.type === 'radio' || field.type === 'checkbox';
-			if (field.type === 'hidden' || (ticked && field.value !== v)) continue;
+			if (isHidden(form, k) || (ticked && field.value !== v)) continue;
 			if (ticked) field.checked = true;
 			else field.value = v;
 			field.dispatchEvent(new Event(ticked ? 'change' : 'input', { bubbles: true }));

@@ -2,6 +2,7 @@
 	import { enhance } from '$app/forms';
 	import Act from '#lib/ui/Act.svelte';
 	import Choice from '#lib/ui/Choice.svelte';
+	import DayField from '#lib/ui/DayField.svelte';
 	import Field from '#lib/ui/Field.svelte';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import Said from '#lib/ui/Said.svelte';
@@ -45,7 +46,7 @@
 			<h2>Person</h2>
 			<div class="flex flex-wrap gap-4">
 				<Field name="name" label="Name" autocomplete="off" wrong={wrong('name')} width="w-72" />
-				<Field name="born" label="Born" type="date" max={data.today} wrong={wrong('born')} width="w-40" />
+				<DayField name="born" label="Born" wrong={wrong('born')} width="w-40" today={data.today} />
 				<Choice
 					name="sex"
 					label="Sex, for the norms"

@@ -6,6 +6,7 @@
 	import { INCOMPLETE, PAIN_AT, SYMPTOMS } from '#lib/core/session/record.ts';
 	import Act from '#lib/ui/Act.svelte';
 	import Choice from '#lib/ui/Choice.svelte';
+	import DayField from '#lib/ui/DayField.svelte';
 	import Field from '#lib/ui/Field.svelte';
 	import Fold from '#lib/ui/Fold.svelte';
 	import HoldTimer from '#lib/ui/HoldTimer.svelte';
@@ -192,14 +193,13 @@
 				<input type="hidden" name="prescriptionId" value={head.id} />
 				<input type="hidden" name="region" value={exercise.region} />
 				<div class="rule flex flex-wrap items-end gap-5 py-2">
-					<Field
+					<DayField
 						name="day"
 						label="Day"
-						type="date"
-						max={data.head.today}
 						bind:value={day}
 						wrong={wrong('day')}
-						width="w-42"
+						width="w-40"
+						today={data.head.today}
 					/>
 					<label class="flex min-h-12 items-center gap-2"
 						><input

@@ -19,6 +19,7 @@
 	import Act from '#lib/ui/Act.svelte';
 	import Choice from '#lib/ui/Choice.svelte';
 	import DeviceDock from '#lib/ui/DeviceDock.svelte';
+	import DayField from '#lib/ui/DayField.svelte';
 	import Field from '#lib/ui/Field.svelte';
 	import Fold from '#lib/ui/Fold.svelte';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
@@ -238,14 +239,13 @@
 	<form method="POST" action="?/sheet" use:enhance={saved} use:keepForm={'sheet'} novalidate>
 		<div class="mb-1 flex flex-wrap items-end gap-x-5 gap-y-1">
 			<h2>Ranges</h2>
-			<Field
+			<DayField
 				name="day"
 				label="Measured on"
-				type="date"
-				max={data.head.today}
 				bind:value={day}
 				wrong={at('day')}
 				width="w-40"
+				today={data.head.today}
 			/>
 			<p class="label max-w-lg">
 				Onset is where pain starts, tolerable where it becomes too much, end where it stops. Faint is what was

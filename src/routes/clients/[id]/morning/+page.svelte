@@ -3,6 +3,7 @@
 	import { addDays } from '#lib/core/base/calendar-day.ts';
 	import Act from '#lib/ui/Act.svelte';
 	import Choice from '#lib/ui/Choice.svelte';
+	import DayField from '#lib/ui/DayField.svelte';
 	import Field from '#lib/ui/Field.svelte';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import Said from '#lib/ui/Said.svelte';
@@ -78,14 +79,13 @@
 		)}
 		novalidate
 	>
-		<Field
+		<DayField
 			name="day"
 			label="Morning of"
-			type="date"
-			max={data.head.today}
 			bind:value={day}
 			wrong={wrong('day')}
-			width="w-42"
+			width="w-40"
+			today={data.head.today}
 		/>
 		{#if known}<p class="text-sm text-caution">This day has an entry already; saving corrects it.</p>{/if}
 		{#each data.regions as r (r.region)}

@@ -1,0 +1,50 @@
+/**
+ * A day as it is typed, strictly: "12 Mar 2026", "12 March", "12.3.2026", "12/3", "2026-03-12", "today", "yesterday". Numbers are day, month, year, as here
+ * days are said; a year has four digits or is this one. What is no day that exists is not guessed at.
+ */
+import { addDays, isDay, type Day } from '#lib/core/base/calendar-day.ts';
+import { shortDay } from './days.ts';
+
+const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'] as const;
+const FULL = [
+	'january',
+	'february',
+	'march',
+	'april',
+	'may',
+	'june',
+	'july',
+	'august',
+	'september',
+	'october',
+	'november',
+	'december'
+] as const;
+
+const two = (n: number): string => String(n).padStart(2, '0');
+
+function dayOf(year: string | undefined, month: number, date: string, today: Day): Day | undefined {
+	const day = `${year ?? today.slice(0, 4)}-${two(month)}-${two(Number(date))}`;
+	return month >= 1 && month <= 12 && isDay(day) ? day : undefined;
+}
+
+/** Undefined when it is no day. */
+export function typedDay(text: string, today: Day): Day | undefined {
+	const t = text
+		.trim()
+		.toLowerCase()
+		.replace(/^(sun|mon|tue|wed|thu|fri|sat)[a-z]*\.?,?\s+/, '');
+	if (t === 'today') return today;
+	if (t === 'yesterday') return addDays(today, -1);
+	if (/^\d{4}-\d{2}-\d{2}$/.test(t)) return isDay(t) ? t : undefined;
+	const numbers = /^(\d{1,2})[./-](\d{1,2})(?:[./-](\d{4}))?\.?$/.exec(t);
+	if (numbers !== null) return dayOf(numbers[3], Number(numbers[2]), numbers[1] as string, today);
+	const words = /^(\d{1,2})\.?\s+([a-z]+)\.?(?:,?\s+(\d{4}))?$/.exec(t);
+	if (words === null) return undefined;
+	const name = words[2] as string;
+	const at = MONTHS.findIndex((m, i) => m === name || FULL[i] === name || (m === 'sep' && name === 'sept'));
+	return dayOf(words[3], at + 1, words[1] as string, today);
+}
+
+/** `Thu 12 Mar 2026`. */
+export const longDay = (day: Day): string => `${shortDay(day)} ${day.slice(0, 4)}`;
