@@ -48,7 +48,7 @@ test('a sore knee from a measured range to a prescribed, solved seat', async ({ 
 	await expect(page.getByLabel('Knee bend right onset')).toHaveValue('80');
 	await page.getByLabel('Knee bend right end').fill('118');
 	await page.getByLabel('Ankle, weight on right end').fill('10');
-	await expect(page.getByText(/^3[5-9]°$/)).toBeVisible();
+	await expect(page.getByText(/^3[5-9]°$/).first()).toBeVisible();
 	await page.keyboard.press('Enter');
 	await expect(page.getByTestId('done')).toContainText('Saved 2 readings.');
 	await accessible(page);
@@ -57,7 +57,7 @@ test('a sore knee from a measured range to a prescribed, solved seat', async ({ 
 	await page.getByRole('button', { name: /^Free squat/ }).click();
 	await expect(card.getByRole('heading', { name: 'Free squat' })).toBeVisible();
 	await page.getByRole('button', { name: /^Standard seat/ }).click();
-	await expect(card.getByText('Build it:')).toBeVisible();
+	await expect(card.getByText('Build it:').first()).toBeVisible();
 	await page.getByLabel('Sets').fill('x');
 	await page.getByRole('button', { name: /^Prescribe/ }).click();
 	await expect(page.getByText('“x” is not a number').first()).toBeVisible();
@@ -125,7 +125,7 @@ test.describe('on the floor, 390 × 844', () => {
 		await signIn(page, 'trainer');
 		const id = await openClient(page, 'Saskia', 'decide');
 		await expect(page.getByTestId('sentence')).toContainText('Wait: the morning after');
-		await expect(page.getByText('When it comes in:')).toBeVisible();
+		await expect(page.getByText('When it comes in:').first()).toBeVisible();
 		await visit(page, `/clients/${id}/log`);
 		await accessible(page);
 		const targets = await page.locator('label:has(input[type=radio])').first().boundingBox();
@@ -225,7 +225,7 @@ test('a day is typed as it is said, picked, or refused as it was typed; everythi
 	await page.getByTestId('calendar').getByText('10', { exact: true }).first().click();
 	await expect(day).toHaveValue('Tue 10 Mar 2026');
 	await day.fill('30 Feb');
-	await expect(page.getByText('A day such as 12 Mar 2026.')).toBeVisible();
+	await expect(page.getByText('A day such as 12 Mar 2026.').first()).toBeVisible();
 	await page.getByRole('button', { name: 'Log as prescribed' }).click();
 	await expect(page.getByTestId('refused')).toContainText('And 4 more, each beside its field.');
 	await expect(page.getByText('A calendar day, YYYY-MM-DD, that exists.')).toHaveCount(2);

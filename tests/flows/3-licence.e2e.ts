@@ -8,7 +8,9 @@ test('a trainer may agree, not override, and sees why', async ({ page }) => {
 	await signIn(page, 'trainer');
 	await openClient(page, 'Odile', 'decide');
 	await expect(page.getByTestId('sentence')).toHaveText('Stop: locking yesterday.');
-	await expect(page.getByText('Signing stops this exercise until a licensed user clears it.')).toBeVisible();
+	await expect(
+		page.getByText('Signing stops this exercise until a licensed user clears it.').first()
+	).toBeVisible();
 	await expect(page.getByRole('button', { name: /Override/ })).toBeDisabled();
 	await expect(page.getByRole('button', { name: /Gentler/ })).toBeDisabled();
 	await page.keyboard.press('a');

@@ -74,14 +74,14 @@ test('the urgent flag is closed by an external clearance, with name, day and doc
 	await flag.getByLabel('Cleared by (name, role)').fill('Dr B. Example, vascular clinic');
 	await flag.getByLabel('On', { exact: true }).fill('2026-03-12');
 	await flag.getByRole('button', { name: 'Close the flag' }).click();
-	await expect(flag.getByText('Which document says so')).toBeVisible();
+	await expect(flag.getByText('Which document says so').first()).toBeVisible();
 	await expect(flag.getByLabel('Cleared by (name, role)')).toHaveValue('Dr B. Example, vascular clinic');
 	await flag.getByLabel('Document').fill('scan report 1203');
 	await flag.getByRole('button', { name: 'Close the flag' }).click();
 	await expect(page.getByTestId('done')).toContainText('Flag closed');
 	await expect(page.getByTestId('flag')).toHaveCount(1);
 	await page.getByText('1 closed').click();
-	await expect(page.getByText(/by Dr B. Example, vascular clinic, .*scan report 1203/)).toBeVisible();
+	await expect(page.getByText(/by Dr B. Example, vascular clinic, .*scan report 1203/).first()).toBeVisible();
 });
 
 test('an operation waits for its protocol, and takes only the limits it gives', async ({ page }) => {
@@ -93,11 +93,11 @@ test('an operation waits for its protocol, and takes only the limits it gives', 
 	await expect(page.getByText('Give the day of the operation').first()).toBeVisible();
 	await page.locator('#f-operatedOn').fill('2025-12-01');
 	await page.getByRole('button', { name: 'Record', exact: true }).click();
-	await expect(page.getByText('Everything waits for it.')).toBeVisible();
+	await expect(page.getByText('Everything waits for it.').first()).toBeVisible();
 	await page.getByLabel('Whose protocol, of which day').fill('Quay hospital sheet, 2 Dec');
 	const phase = (field: string) => page.locator(`[name="phase.0.${field}"]`);
 	await page.getByRole('button', { name: 'Enter the protocol' }).click();
-	await expect(page.getByText('How much weight may the leg take?')).toBeVisible();
+	await expect(page.getByText('How much weight may the leg take?').first()).toBeVisible();
 	await phase('weightBearing').selectOption('full');
 	await phase('window.0.axis').selectOption('kneeFlexion');
 	await page.getByRole('button', { name: 'Enter the protocol' }).click();
@@ -125,7 +125,7 @@ test('maps two pains, one on the body map by keyboard, one from the list', async
 	await page.keyboard.press('ArrowLeft');
 	await expect(page.getByRole('img', { name: 'The movement, in the middle' })).toBeVisible();
 	await page.getByRole('button', { name: 'Save right knee' }).click();
-	await expect(page.getByText('above the worst of 4 cannot be')).toBeVisible();
+	await expect(page.getByText('above the worst of 4 cannot be').first()).toBeVisible();
 	await page.getByLabel('Usual morning, 0–10').fill('2');
 	await page.getByRole('button', { name: 'Save right knee' }).click();
 	await expect(page.getByTestId('done')).toContainText('Saved: right knee, usual morning 2, worst 4.');
@@ -243,8 +243,8 @@ test('fills a sheet of 24 values by keyboard alone in under two minutes, with th
 		await page.keyboard.type(value, { delay: KEY });
 		hand += LOOK + KEY * value.length;
 	}
-	await expect(page.getByText('24 values entered')).toBeVisible();
-	await expect(page.getByText('right 11° less')).toBeVisible();
+	await expect(page.getByText('24 values entered').first()).toBeVisible();
+	await expect(page.getByText('right 11° less').first()).toBeVisible();
 	await expect(
 		page.getByTestId('reading').filter({ hasText: 'below average, against 12 (cdc-steadi' })
 	).toBeVisible();
@@ -285,7 +285,7 @@ test('a simulated inclinometer bends the knee three times and fills the field in
 	await visit(page, `/clients/${id}/measure`);
 	await page.getByLabel('Knee bend right tolerable').focus();
 	const dock = page.getByRole('region', { name: 'Device' });
-	await expect(dock.getByText('for Knee bend right')).toBeVisible();
+	await expect(dock.getByText('for Knee bend right').first()).toBeVisible();
 	await dock.getByLabel('Pace of the stand-in').selectOption('20');
 	await dock.getByRole('button', { name: 'Start the device' }).click();
 	await expect(page.getByTestId('device-told')).toContainText(/3 repetitions to 1(0[3-9]|1[0-3])°/);
@@ -365,7 +365,7 @@ test('wrong units, swapped sides, an age without a norm: asked about by name, ke
 	await visit(page, `/clients/${id}/measure`);
 	const save = page.getByRole('button', { name: 'Save the sheet' });
 	await page.getByLabel('Knee bend right end').fill('1.2');
-	await expect(page.getByText('If this is radians it is 69°')).toBeVisible();
+	await expect(page.getByText('If this is radians it is 69°').first()).toBeVisible();
 	await save.click();
 	await expect(page.getByTestId('field-wrong')).toContainText('give degrees');
 	await page.getByLabel('Knee bend right end').fill('186');

@@ -54,7 +54,7 @@ test('the arrival card: go, lighter, not today, and asks what was left open', as
 		'not today, by the arrival card'
 	);
 	await visit(page, `/clients/${wren}/arrive`);
-	await expect(page.getByText('Answered today already: Not today')).toBeVisible();
+	await expect(page.getByText('Answered today already: Not today').first()).toBeVisible();
 });
 
 test('every emergency answer stops everything until a licensed user closes it', async ({ page }) => {
