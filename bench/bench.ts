@@ -42,7 +42,8 @@ import { repetitionsIn } from '#lib/core/measure/repetitions.ts';
 import { angleStream } from '#lib/core/measure/simulated-device.ts';
 import { bandOf } from '#lib/core/posture/band.ts';
 import { chainOf } from '#lib/core/posture/chain.ts';
-import { lowestSeat, lowestSeatCm } from '#lib/core/posture/inverse.ts';
+import { lowestSeat } from '#lib/core/posture/inverse.ts';
+import { lowestSeatInBand } from '#lib/core/posture/inverse-in-band.ts';
 import { newPose, solvePose } from '#lib/core/posture/pose.ts';
 import { posture } from '#lib/core/posture/posture.ts';
 import { TECHNIQUES, type Stand } from '#lib/core/posture/problem.ts';
@@ -122,7 +123,7 @@ rate(
 );
 time(
 	'band of 200 samples, lowest seat',
-	seconds(() => bandOf(stands[1] as Stand, lowestSeatCm)),
+	seconds(() => bandOf(stands[1] as Stand, (s) => lowestSeatInBand(s))),
 	50
 );
 

@@ -8,8 +8,7 @@ import type { Envelope, Tolerated } from '../client/envelope.ts';
 import { envelopeWith, withEvidence, type RangeEvidence } from '../client/envelope.ts';
 import { fitRulesOf } from '../decision/policy.ts';
 import type { ExerciseFamily, Step } from '../exercise/family.ts';
-import { deepestSquatDeg } from '../posture/inverse.ts';
-import { lowestSeatInBand } from '../posture/inverse-in-band.ts';
+import { deepestSquatInBand, lowestSeatInBand } from '../posture/inverse-in-band.ts';
 import { compareTechniques, wedgeOption } from './compare-techniques.ts';
 import type { FitContext } from './context.ts';
 import { fitFamily, fitStep, shortAt, type StepFit } from './fit.ts';
@@ -407,7 +406,7 @@ describe('gates', () => {
 	});
 	it('the deepest squat of a stiff ankle is shallower than of a free one', () => {
 		const deep = (df: number) =>
-			deepestSquatDeg({
+			deepestSquatInBand({
 				body: body(),
 				movement: 'squat',
 				technique: 'parallel',

@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { bodyOf } from '../body/body.ts';
-import { posture, postureInShort } from './posture.ts';
+import { postureInBand, shortInBand } from './inverse-in-band.ts';
 import { STANCES, TECHNIQUES, type SquatProblem } from './problem.ts';
 
 const RANGES = new Set(['kneeFlexion', 'thighTrunkFlexion', 'weightBearingDorsiflexion', 'kneePastToe']);
@@ -31,8 +31,8 @@ describe('a posture in short', () => {
 						limits: { weightBearingDorsiflexionDeg: ankle },
 						...(isSeat && thighDeg % 2 === 0 ? {} : { technique })
 					};
-					const whole = posture(problem);
-					const short = postureInShort(problem);
+					const whole = postureInBand(problem, [problem.limits ?? {}]);
+					const short = shortInBand(problem, [problem.limits ?? {}]);
 					expect(short.angles).toEqual(whole.angles);
 					expect(short.moments).toEqual(whole.moments);
 					expect([...short.failing].sort()).toEqual(

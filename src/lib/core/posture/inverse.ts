@@ -10,16 +10,7 @@ import { depthOf, describe, type Posture } from './posture.ts';
 import { hipHeight, newPose, solvePose, type Pose } from './pose.ts';
 import { CHECK_UNIT, CHECKS, type CheckId, type Depth, type Stand } from './problem.ts';
 import { CHECK_COUNT, fillSlacks, worst } from './slack.ts';
-import {
-	bisect,
-	ROUGH,
-	ROUGH_STEPS,
-	walk,
-	WALK_STEPS,
-	type SolveStatus,
-	type Walk,
-	type Walked
-} from './walk.ts';
+import { bisect, walk, WALK_STEPS, type SolveStatus, type Walk, type Walked } from './walk.ts';
 
 export interface Shortfall {
 	readonly check: CheckId;
@@ -80,12 +71,6 @@ export function lowestSeat(stand: Stand): Solution {
 	return finish(m, found, 'cm', () => worstAt(m, 'hip', hipHeight(m.chain, found.at)));
 }
 
-/** Only the height, to 0.001 cm on the safe side, for bands and ladders. NaN when never feasible. */
-export function lowestSeatCm(stand: Stand): number {
-	const found = walk({ ...seatWalk(machineOf(stand, true)), steps: ROUGH_STEPS }, ROUGH);
-	return found.status === 'never-feasible' ? NaN : found.at;
-}
-
 function seatWalk(m: Machine): Walk {
 	return {
 		easy: highestSeat(m.chain),
@@ -111,16 +96,6 @@ export function deepestSquat(stand: Stand): Solution {
 	const slackAt = (deg: number): number => worstAt(m, 'thigh', deg * RAD);
 	const found = walk({ easy: 10, hard: 130, steps: WALK_STEPS, slackAt });
 	return finish(m, found, 'deg', () => slackAt(found.at));
-}
-
-/** Only the thigh inclination of the deepest squat, degrees, to 0.001 on the safe side. NaN when never feasible. */
-export function deepestSquatDeg(stand: Stand): number {
-	const m = machineOf(stand, false);
-	const found = walk(
-		{ easy: 10, hard: 130, steps: ROUGH_STEPS, slackAt: (deg) => worstAt(m, 'thigh', deg * RAD) },
-		ROUGH
-	);
-	return found.status === 'never-feasible' ? NaN : found.at;
 }
 
 /**

@@ -81,19 +81,9 @@ export interface PoseInShort {
 	readonly failing: readonly CheckId[];
 }
 
-const SHORT_POSE = newPose();
 const NONE_FAILING: readonly CheckId[] = [];
 /** Trunk lean, both ends of balance, reach and the knee's own end: places of `CHECKS` that are no range of the client. */
 const STANDING = [3, 5, 6, 7, 8] as const;
-
-/** The same solution as `posture`, written out in short. */
-export function postureInShort(problem: SquatProblem): PoseInShort {
-	const chain = chainOf(problem, 'seatCm' in problem.depth);
-	SHORT_POSE.shank = NaN;
-	const [kind, depth] = depthOf(chain, problem.depth);
-	solvePose(chain, SHORT_POSE, kind, depth);
-	return inShort(chain, SHORT_POSE);
-}
 
 /** Writes out a solved pose in short. */
 export function inShort(chain: Chain, pose: Pose): PoseInShort {

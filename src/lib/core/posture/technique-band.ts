@@ -2,8 +2,8 @@
  * A technique as a band of shanks rather than one: what it allows at a depth, and the best of it inside a client's limits.
  *
  * At a given seat or depth a larger shank lean α asks more of the ankle, and less of hip and balance: the hip's centre moves forward by
- * Ls sin(α + θ)/sin θ ≥ 0 a radian and the knee comes down (α ≥ 0), so thigh and trunk both come down. So the largest α that ankle, knee and technique allow asks the least
- * of the hip, and a depth holds exactly when it holds there. More range only adds shanks to choose from: what holds goes on holding.
+ * Ls sin(α + θ)/sin θ ≥ 0 a radian and the knee comes down (α ≥ 0), so thigh and trunk both come down. So the largest α that ankle, knee and
+ * technique allow asks the least of the hip, and a depth holds exactly when it holds there. More range only adds shanks to choose from: what holds goes on holding.
  *
  * The knee is the one that may turn: κ(α) rises and falls again in deep seats, so that its admissible shanks may be two stretches
  * (hip behind and hip ahead of the ankle by √(D² − h²), D the leg's length at the limit). The largest of them under the other edges counts.
@@ -63,13 +63,18 @@ const EPSILON = 0.5 * SLACK_EPSILON * RAD;
 
 const kneeMost = (chain: Chain): number => Math.min(chain.kneeLimit, ANATOMICAL_KNEE) * RAD;
 
+/** How far the shank may lean at any depth: by technique, ankle and toe line. */
+function furthest(chain: Chain): number {
+	const most = Math.min(MOST[chain.technique], chain.dorsiflexionMax + chain.wedge);
+	const past = Math.min(chain.technique === 'sit-back' ? 0 : Infinity, chain.pastToeLimit);
+	return past === Infinity ? most : Math.min(most, shankPastToe(chain, past / 100));
+}
+
 /** The largest shank (radians) that ankle, reach, technique and knee allow at a depth; NaN where none does. */
 function largestShank(chain: Chain, pose: Pose, kind: DepthKind, depth: number): number {
 	const { technique, body } = chain;
 	const { shankM: Ls, thighM: Lt } = body;
-	let most = Math.min(MOST[technique], chain.dorsiflexionMax + chain.wedge);
-	if (technique === 'sit-back') most = Math.min(most, shankPastToe(chain, 0));
-	if (chain.pastToeLimit !== Infinity) most = Math.min(most, shankPastToe(chain, chain.pastToeLimit / 100));
+	let most = furthest(chain);
 	if (kind === 'knee' && depth > kneeMost(chain) + EPSILON) return NaN;
 	if (kind === 'thigh') most = Math.min(most, kneeMost(chain) - depth);
 	if (kind === 'hip') {
@@ -126,13 +131,11 @@ function holdsWithShank(chain: Chain, pose: Pose, kind: DepthKind, depth: number
 	const upright = MOST_UPRIGHT[chain.technique];
 	return (
 		holdsBehind(chain, pose) &&
-		shank <= Math.min(MOST[chain.technique], chain.dorsiflexionMax + chain.wedge) + EPSILON &&
+		shank <= furthest(chain) + EPSILON &&
 		shank + pose.thigh <= kneeMost(chain) + EPSILON &&
 		pose.trunk >= Math.max(upright.low, upright.ratio * shank + upright.offset) - EPSILON &&
 		pose.comX <= chain.frontX + EPSILON &&
-		pose.overshootM === 0 &&
-		(chain.technique !== 'sit-back' || shank <= shankPastToe(chain, 0) + EPSILON) &&
-		(chain.pastToeLimit === Infinity || shank <= shankPastToe(chain, chain.pastToeLimit / 100) + EPSILON)
+		pose.overshootM === 0
 	);
 }
 
@@ -148,15 +151,27 @@ export function shownAtDepth(chain: Chain, pose: Pose, kind: DepthKind, depth: n
 		poseAt(chain, pose, kind, depth, nearestShank(chain, pose, kind, depth, taught));
 		return false;
 	}
-	let holds = pose.shank;
-	let fails = taught;
+	poseAt(chain, pose, kind, depth, nearestHolding(chain, pose, kind, depth, pose.shank, taught));
+	return true;
+}
+
+/** From a shank that holds towards one that does not: the last that holds. */
+function nearestHolding(
+	chain: Chain,
+	pose: Pose,
+	kind: DepthKind,
+	depth: number,
+	holding: number,
+	failing: number
+): number {
+	let holds = holding;
+	let fails = failing;
 	for (let i = 0; i < 40 && Math.abs(fails - holds) > 1e-9; i++) {
 		const mid = 0.5 * (holds + fails);
 		if (holdsWithShank(chain, pose, kind, depth, mid)) holds = mid;
 		else fails = mid;
 	}
-	poseAt(chain, pose, kind, depth, holds);
-	return true;
+	return holds;
 }
 
 /**
@@ -171,15 +186,13 @@ export function shanksAtDepth(
 ): readonly [number, number] | null {
 	if (!holdsAtDepth(chain, pose, kind, depth)) return null;
 	const most = pose.shank;
-	let least = most;
-	let fails = uprightEdge(chain, pose, kind, depth);
-	if (holdsWithShank(chain, pose, kind, depth, fails)) return [fails, most];
-	for (let i = 0; i < 40 && Math.abs(least - fails) > 1e-9; i++) {
-		const mid = 0.5 * (least + fails);
-		if (holdsWithShank(chain, pose, kind, depth, mid)) least = mid;
-		else fails = mid;
-	}
-	return [least, most];
+	const edge = uprightEdge(chain, pose, kind, depth);
+	return [
+		holdsWithShank(chain, pose, kind, depth, edge)
+			? edge
+			: nearestHolding(chain, pose, kind, depth, most, edge),
+		most
+	];
 }
 
 /** The most upright shank that is still the technique. */

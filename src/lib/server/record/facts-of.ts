@@ -1,6 +1,7 @@
 /** Small facts of a record that several pages and commands ask for. */
 import { CATALOGUE_VERSION, FAMILIES } from '#lib/catalogue/families.ts';
-import { type Day, dayNumber } from '#lib/core/base/calendar-day.ts';
+import { type Day, dayNumber, daysBetween } from '#lib/core/base/calendar-day.ts';
+import { MAIN_AXES, SIDES } from '#lib/core/body/axis.ts';
 import type { Policy } from '#lib/core/decision/policy.ts';
 import { ENGINE_VERSION } from '#lib/core/decision/trace.ts';
 import { morningSeries } from '#lib/core/decision/usual.ts';
@@ -8,6 +9,7 @@ import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
 import { flagReaches } from '#lib/core/safety/alarm.ts';
 import type { Arrived, Flag } from '../repo/client-repo.ts';
 import type { Prescription } from '../repo/exercise-repo.ts';
+import type { Measurement } from '../repo/sheet-repo.ts';
 import { effectiveChain } from './effective-chain.ts';
 import type { ClientRecord } from './load.ts';
 
@@ -15,6 +17,12 @@ import type { ClientRecord } from './load.ts';
 export const treatsBack = (r: ClientRecord): boolean =>
 	Object.keys(r.head.setting.usual).some((x) => x.startsWith('back')) ||
 	r.exercises.some((e) => e.region.startsWith('back'));
+
+/** The latest reading of each main range that is too old to rest on, by axis and side. */
+export const staleRanges = (r: ClientRecord, today: Day): readonly Measurement[] =>
+	MAIN_AXES.flatMap((axis) =>
+		SIDES.map((side) => r.measurements.filter((m) => m.axis === axis && m.side === side).pop())
+	).filter((m): m is Measurement => m !== undefined && daysBetween(m.day, today) > r.policy.rangeStaleDays);
 
 /** Does a flag of the record reach a region? */
 export const reaches = (f: Flag, region: string): boolean =>

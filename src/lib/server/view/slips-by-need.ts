@@ -26,6 +26,10 @@ const ANSWERED = 10;
 /** Without a session for longer than this, somebody asks. @source practice-setting */
 export const SILENT_DAYS = 7;
 
+/** Does a slip wait for somebody's answer? One that only waits for a morning or a measurement does not. */
+export const waitsForAnswer = (answered: boolean, decision: Decision): boolean =>
+	!answered && decision !== 'wait';
+
 export const silentDays = (r: ClientRecord, today: Day): number => {
 	const last = lastSessionDay(r);
 	return last === undefined ? 0 : Math.max(0, daysBetween(last, today));

@@ -1,17 +1,19 @@
-/** What Today says of one client: the most pressing exercise with its reason in words, the others, and what else is due. Pure; the name is put to it when it is read. */
+/**
+ * What Today says of one client: the most pressing exercise with its reason in words, the others, and what else is due. Pure; the name is put to
+ * it when it is read.
+ */
 import { addDays, daysBetween, type Day } from '#lib/core/base/calendar-day.ts';
-import { MAIN_AXES, SIDES } from '#lib/core/body/axis.ts';
 import { screenDue } from '#lib/core/client/screening.ts';
 import type { Decision } from '#lib/core/decision/trace.ts';
 import { shortDay } from '#lib/wording/days.ts';
 import { decisionSentence } from '#lib/wording/decision.ts';
 import { regionName } from '#lib/wording/names.ts';
 import { flagAction, flagName } from '#lib/wording/screening.ts';
-import { arrivedOn, lastSessionDay, regionsOf } from '../record/facts-of.ts';
+import { arrivedOn, lastSessionDay, regionsOf, staleRanges } from '../record/facts-of.ts';
 import type { ClientRecord } from '../record/load.ts';
 import { SCREEN_SOON_DAYS, validUntil } from '../record/valid-until.ts';
 import type { Judged } from '../repo/standing-repo.ts';
-import { SILENT_DAYS, slipsByNeed } from './slips-by-need.ts';
+import { SILENT_DAYS, slipsByNeed, waitsForAnswer } from './slips-by-need.ts';
 
 export interface TodayRow {
 	readonly regions: string;
@@ -57,7 +59,7 @@ export function judgedRow(r: ClientRecord, today: Day): Judged {
 	const { rank, ...row } = todayRow(r, today);
 	return {
 		rank,
-		waiting: !row.answered && row.decision !== 'quiet' && row.decision !== 'wait',
+		waiting: row.decision !== 'quiet' && waitsForAnswer(row.answered, row.decision),
 		validUntil: validUntil(r, today),
 		row
 	};
@@ -133,13 +135,7 @@ function startOf(r: ClientRecord): { readonly sentence: string; readonly to: str
 
 function notesOf(r: ClientRecord, today: Day): string[] {
 	const out: string[] = [];
-	const stale = MAIN_AXES.filter((axis) =>
-		SIDES.some((side) => {
-			const m = r.measurements.filter((x) => x.axis === axis && x.side === side).pop();
-			return m !== undefined && daysBetween(m.day, today) > r.policy.rangeStaleDays;
-		})
-	);
-	if (stale.length > 0) out.push('retest due');
+	if (staleRanges(r, today).length > 0) out.push('retest due');
 	if (
 		r.head.screening !== null &&
 		screenDue(r.head.screening.date, r.policy.screeningDays) < addDays(today, SCREEN_SOON_DAYS)

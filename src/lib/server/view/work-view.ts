@@ -3,17 +3,16 @@
  * missing, due, held or waiting to be signed is said beside the name of the place where it is done.
  */
 import { SCREENING } from '#lib/catalogue/screening.ts';
-import { addDays, daysBetween, type Day } from '#lib/core/base/calendar-day.ts';
-import { MAIN_AXES, SIDES } from '#lib/core/body/axis.ts';
+import { addDays, type Day } from '#lib/core/base/calendar-day.ts';
 import { screenDue, unanswered } from '#lib/core/client/screening.ts';
 import type { WorkEntry, WorkPlace, WorkView } from '#lib/contract/view.ts';
 import { ago, shortDay } from '#lib/wording/days.ts';
 import { flagName } from '#lib/wording/screening.ts';
-import { cardOn, lastSessionDay, regionsOf } from '../record/facts-of.ts';
+import { cardOn, lastSessionDay, regionsOf, staleRanges } from '../record/facts-of.ts';
 import type { ClientRecord } from '../record/load.ts';
 import { SCREEN_SOON_DAYS } from '../record/valid-until.ts';
 import type { HeldWork } from './held-work.ts';
-import type { NeededSlip } from './slips-by-need.ts';
+import { waitsForAnswer, type NeededSlip } from './slips-by-need.ts';
 
 type State = Pick<WorkEntry, 'state' | 'tone'>;
 
@@ -50,17 +49,11 @@ function askState({ r }: Standing): State {
 	return n === 0 ? due('not yet') : plain(counted(n, 'region'));
 }
 
-/** Main ranges too old to rest on: one for each axis and side. */
-const stale = ({ r, today }: Standing): number =>
-	MAIN_AXES.flatMap((axis) =>
-		SIDES.map((side) => r.measurements.filter((m) => m.axis === axis && m.side === side).pop())
-	).filter((m) => m !== undefined && daysBetween(m.day, today) > r.policy.rangeStaleDays).length;
-
 function measureState(s: Standing): State {
 	const { measurements } = s.r;
 	const last = measurements[measurements.length - 1];
 	if (last === undefined) return due('not yet');
-	const old = stale(s);
+	const old = staleRanges(s.r, s.today).length;
 	return old > 0 ? due(`${old} due`) : plain(shortDay(last.day));
 }
 
@@ -97,7 +90,7 @@ function morningState(s: Standing): State {
 
 /** What waits for a signature: not answered, and no mere waiting. */
 const toSign = ({ slips }: Standing): readonly NeededSlip[] =>
-	slips.filter((s) => !s.answered && s.trace.decision !== 'wait' && s.chain.head.state === 'active');
+	slips.filter((s) => waitsForAnswer(s.answered, s.trace.decision) && s.chain.head.state === 'active');
 
 function decideState(s: Standing): State {
 	const n = toSign(s).length;
@@ -168,6 +161,6 @@ function nextOf(s: Standing): WorkView['next'] {
 			text: `Sign the slip for ${sign.chain.head.snapshot.title}`
 		};
 	if (missingMornings(s) > 0) return { to: 'morning', text: 'Ask how this morning was' };
-	const old = stale(s);
+	const old = staleRanges(s.r, s.today).length;
 	return old > 0 ? { to: 'measure', text: `Measure again: ${counted(old, 'range')} too old` } : null;
 }
