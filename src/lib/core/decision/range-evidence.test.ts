@@ -53,6 +53,10 @@ describe('evidence of range', () => {
 			'kneeFlexion'
 		]);
 	});
+	it('credits a rise no more than its most sparing way: nobody saw how far forward the shins stood', () => {
+		const taught = demandOn(KNEE, step, { seatCm: 46 }, facts().ctx) as number;
+		expect(rangeEvidence([work()], facts())[0]?.demand).toBeLessThan(taught - 8);
+	});
 	it('a morning at the intake’s 2 is not settled once usual has fallen to 1', () => {
 		const better = [...mornings('2026-03-08', 11, 1), morning('2026-03-19', 2)];
 		expect(rangeEvidence([work()], facts({ mornings: better }))[0]?.settled).toBe(false);

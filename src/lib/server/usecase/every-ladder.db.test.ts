@@ -14,7 +14,10 @@ import type { Context } from './actor.ts';
 import { changeSetting } from './change-setting.ts';
 import { laddersView } from './ladders-view.ts';
 import { logVisit } from './log-visit.ts';
+import { JUDGED_BY } from './judge-anew.ts';
 import { ownFamilies, saveFamilies } from './own-families.ts';
+import { showToday } from './show-today.ts';
+import { unjudged } from '../repo/standing-repo.ts';
 import { prescribe, type NewPrescription } from './prescribe.ts';
 
 let d: TestDatabase;
@@ -254,10 +257,14 @@ describe('a practice’s own steps', () => {
 					.join()
 			).toContain('own-other');
 		expect(value(await ownFamilies(physio))).toEqual([]);
+		value(await showToday(physio));
 		expect(value(await saveFamilies(physio, JSON.stringify(family([rise]))))).toEqual({
 			saved: ['Punt ladder']
 		});
 		expect(value(await ownFamilies(trainer))).toMatchObject([{ id: 'own-punt' }]);
+		// A ladder is everybody's: what Today keeps is old for all of them.
+		const old = await physio.inPractice((t) => unjudged(t, physio.today, JUDGED_BY));
+		expect(old.length).toBeGreaterThan(1);
 	});
 	it('are prescribed, solved and decided like the rest', async () => {
 		const r = await reload((await client(physio, 'Amos')).head.id);

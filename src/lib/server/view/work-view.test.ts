@@ -106,6 +106,16 @@ describe('each place says where it stands', () => {
 		expect(state(answered, 'decide')).toEqual(['', 'plain']);
 		expect(view(answered).next?.to ?? '').not.toMatch(/^decide/);
 	});
+	it('a slip that only waits, for a morning, is nobody’s to sign', () => {
+		const mornings = whole().mornings.filter((m) => m.date !== TODAY);
+		const logs = whole().logs.map((l, i) =>
+			i < 2 ? l : { ...l, session: { ...l.session, date: '2026-03-19' } }
+		);
+		const r = { ...whole(), mornings, logs };
+		expect(slipsByNeed(r, TODAY, false)[0]?.trace.decision).toBe('wait');
+		expect(state(r, 'decide')).toEqual(['', 'plain']);
+		expect(view(r).next?.to).toBe('morning');
+	});
 	it('held work is said where it is planned', () => {
 		const held = withHead({
 			limits: [
