@@ -90,6 +90,27 @@ const hold = (id: string, title: string, how: string, sided: boolean, norms: Tes
 
 export const FUNCTION_TESTS: readonly TestSpec[] = [
 	test({
+		id: 'resting-pressure',
+		title: 'Blood pressure at rest, upper',
+		group: 'at rest',
+		unit: 'mmHg',
+		better: 'lower',
+		sided: false,
+		take: 'typed',
+		possible: [60, 280],
+		whole: true,
+		protocol: [
+			'Five minutes seated, back and arm supported, cuff at the height of the heart. The last reading of a day counts.'
+		],
+		caution:
+			'Over 180/110: nothing heavy and nothing held today. Over 200/110: not today, and a call to the doctor the same day.',
+		extras: [
+			{ id: 'diastolic', label: 'lower', unit: 'mmHg', possible: [30, 180], needed: true },
+			{ id: 'restingPulse', label: 'resting pulse', unit: '/min', possible: [30, 220] }
+		],
+		sources: ['acsm-2015']
+	}),
+	test({
 		id: 'chair-stand-30s',
 		title: '30-second chair stand',
 		group: 'rising and walking',

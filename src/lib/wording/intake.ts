@@ -71,6 +71,10 @@ function goText(a: Arrival): string {
 export const arrivalReasons = (reasons: readonly ArrivalReason[]): string =>
 	reasons.map((r) => REASON[r.code](r)).join('; ');
 
+/** Why a piece of work is closed today: by the card, or by a pressure that was measured. */
+export const closedText = (reasons: readonly ArrivalReason[]): string =>
+	`Not today${reasons.every((r) => r.code === 'pressure') ? '' : ', by the arrival card'}: ${arrivalReasons(reasons)}.`;
+
 /** The arrival card in one sentence. */
 export function arrivalSentence(a: Arrival): string {
 	const why = a.reasons.map((r) => REASON[r.code](r)).join('; ');

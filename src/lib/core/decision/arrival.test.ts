@@ -9,12 +9,12 @@ import {
 	arrival,
 	ARRIVALS,
 	arrivedDay,
-	closedToday,
 	keptOf,
 	lighterDose,
 	lighterSets,
 	type ArrivalInput
 } from './arrival.ts';
+import { closedToday } from './closed-today.ts';
 
 const LINES = { acceptable: 5, stop: 8 };
 const at = (region: string, usual: number, now: number | undefined): ArrivalInput['pains'][number] => ({
@@ -67,8 +67,8 @@ describe('go, lighter, not today', () => {
 	it('a sore region is closed and the others go on', () => {
 		const both = arrival({ ...card(2), pains: [at('knee-right', 2, 2), at('back', 2, 6)] });
 		expect(both).toMatchObject({ answer: 'lighter', closes: ['back'], setsShare: 1 });
-		expect(closedToday(keptOf(card(2), both), 'back')).toHaveLength(1);
-		expect(closedToday(keptOf(card(2), both), 'knee-right')).toEqual([]);
+		expect(closedToday(keptOf(card(2), both), { region: 'back', tags: [] })).toHaveLength(1);
+		expect(closedToday(keptOf(card(2), both), { region: 'knee-right', tags: [] })).toEqual([]);
 	});
 	it('fever closes the day, a cold makes it lighter, whatever the pain', () => {
 		expect(arrival(card(0, 2, { fever: 'yes' }))).toMatchObject({ answer: 'not-today', closes: 'day' });

@@ -228,16 +228,6 @@ export const arrivedDay = (date: string, k: Partial<ArrivalKept>): ArrivedDay =>
 	closed: k.closes === undefined || k.closes === 'day' ? [] : k.closes
 });
 
-/** What a day's arrival closes of work for a region: the reasons, or nothing. */
-export function closedToday(
-	kept: Partial<ArrivalKept> | undefined,
-	region: Region
-): readonly ArrivalReason[] {
-	if (kept?.closes === undefined) return [];
-	const closed = kept.closes === 'day' || kept.closes.includes(region);
-	return closed ? (kept.reasons ?? []) : [];
-}
-
 /** Sets of a lighter day: at least one. */
 export const lighterSets = (sets: number, share = LIGHTER_SHARE): number =>
 	Math.max(1, Math.round(sets * share));

@@ -2,12 +2,15 @@
 import { CATALOGUE_VERSION, FAMILIES } from '#lib/catalogue/families.ts';
 import { type Day, dayNumber, daysBetween } from '#lib/core/base/calendar-day.ts';
 import { MAIN_AXES, SIDES } from '#lib/core/body/axis.ts';
+import { type RestingSigns } from '#lib/core/client/acute.ts';
 import type { Policy } from '#lib/core/decision/policy.ts';
+import { withPressure } from '#lib/core/decision/closed-today.ts';
 import { ENGINE_VERSION } from '#lib/core/decision/trace.ts';
 import { morningSeries } from '#lib/core/decision/usual.ts';
 import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
+import { signsOf } from '#lib/core/measure/function-test.ts';
 import { flagReaches } from '#lib/core/safety/alarm.ts';
-import type { Arrived, Flag } from '../repo/client-repo.ts';
+import type { Arrived, ArrivalSaid, Flag } from '../repo/client-repo.ts';
 import type { Prescription } from '../repo/exercise-repo.ts';
 import type { Measurement } from '../repo/sheet-repo.ts';
 import { effectiveChain } from './effective-chain.ts';
@@ -39,11 +42,31 @@ export const reaches = (f: Flag, region: string): boolean =>
 export const cardOn = (r: ClientRecord, day: Day): Arrived | undefined =>
 	r.head.arrivals.filter((a) => a.day === day).pop();
 
-/** The card that binds on a day: not one that a licensed user opened. */
-export function arrivedOn(r: ClientRecord, day: Day): Arrived | undefined {
-	const card = cardOn(r, day);
-	return card?.openedBecause === null ? card : undefined;
+/** Blood pressure at rest as it was last written down on a day, on its own or before a walk. */
+function pressureOn(r: ClientRecord, day: Day): (RestingSigns & { readonly at: string }) | undefined {
+	const last = r.tests.filter((t) => t.day === day && signsOf(t.test, t.value, t.extras) !== undefined).pop();
+	return last === undefined ? undefined : { ...signsOf(last.test, last.value, last.extras), at: last.at };
 }
+
+/** What binds of a day: its card, not one that a licensed user opened, and the pressure that was measured since. */
+export function boundOn(r: ClientRecord, day: Day): ArrivalSaid | undefined {
+	const card = cardOn(r, day);
+	const signs = pressureOn(r, day);
+	const said = card?.openedBecause === null ? card.said : undefined;
+	const opened = card !== undefined && card.openedBecause !== null;
+	return signs === undefined || (opened && card.at >= signs.at) ? said : withPressure(said, signs);
+}
+
+/** The answer of a day in one word, as far as it binds. */
+export const answerOn = (r: ClientRecord, day: Day): 'not-today' | 'lighter' | undefined => {
+	const bound = boundOn(r, day);
+	if (bound === undefined) return undefined;
+	const card = cardOn(r, day);
+	if (card?.openedBecause === null && card.answer === 'not-today') return 'not-today';
+	const { closes = [], setsShare = 1, easyOnly = false } = bound;
+	const all = closes === 'day' || (closes.length > 0 && regionsOf(r).every((x) => closes.includes(x)));
+	return all ? 'not-today' : closes.length > 0 || setsShare < 1 || easyOnly ? 'lighter' : undefined;
+};
 
 /** The screening says there was an operation, and none stands recorded. */
 export const operationUnrecorded = (r: ClientRecord): boolean =>

@@ -95,6 +95,8 @@ export interface Arrived {
 	readonly said: ArrivalSaid;
 	/** Why a licensed user opened the day all the same. */
 	readonly openedBecause: string | null;
+	/** When it was filled in, or opened, ISO. */
+	readonly at: string;
 	readonly pains: readonly { readonly region: string; readonly now?: number }[];
 }
 
@@ -197,6 +199,7 @@ interface Row {
 		answer: ArrivalAnswer;
 		said: ArrivalSaid;
 		opened_by: string | null;
+		recorded_at: string;
 		pains: readonly { region: string; now?: number }[];
 	}[];
 }
@@ -223,7 +226,7 @@ export async function clientHeads(t: PracticeTransaction, whose?: Whose): Promis
 				union all select s.id, k.root from surgery s join chain k on s.practice_id = c.practice_id and s.replaces_id = k.id)
 				select jsonb_agg(to_jsonb(s) || jsonb_build_object('protocol', (select to_jsonb(p) from protocol p where p.practice_id = c.practice_id and p.surgery_id = k.root and ${isHead('protocol', 'p')} limit 1)) order by s.local_day)
 				from chain k join surgery s on s.practice_id = c.practice_id and s.id = k.id where ${isHead('surgery', 's')}), '[]') as surgery,
-			coalesce((select jsonb_agg(jsonb_build_object('id', a.id, 'local_day', a.local_day, 'answer', a.answer, 'said', a.said, 'opened_by', a.opened_by, 'pains', a.pains) order by a.local_day, a.recorded_at) from arrival a where a.practice_id = c.practice_id and a.client_id = c.id and ${isHead('arrival', 'a')}), '[]') as arrivals,
+			coalesce((select jsonb_agg(jsonb_build_object('id', a.id, 'local_day', a.local_day, 'answer', a.answer, 'said', a.said, 'opened_by', a.opened_by, 'recorded_at', a.recorded_at, 'pains', a.pains) order by a.local_day, a.recorded_at) from arrival a where a.practice_id = c.practice_id and a.client_id = c.id and ${isHead('arrival', 'a')}), '[]') as arrivals,
 			coalesce((select jsonb_agg(jsonb_build_object('region', k.region, 'symptom', k.symptom, 'until', k.until) order by k.recorded_at) from known_symptom k where k.practice_id = c.practice_id and k.client_id = c.id and ${isHead('known_symptom', 'k')}), '[]') as known,
 			coalesce((select jsonb_agg(to_jsonb(l) order by l.axis, l.side) from protocol_limit l where l.practice_id = c.practice_id and l.client_id = c.id and ${isHead('protocol_limit', 'l')} and not l.lifted), '[]') as limits
 		from client c join person p on p.practice_id = c.practice_id and p.client_id = c.id
@@ -279,6 +282,7 @@ function headOf(r: Row): ClientHead {
 			answer: a.answer,
 			said: a.said,
 			openedBecause: a.opened_by,
+			at: new Date(a.recorded_at).toISOString(),
 			pains: a.pains
 		})),
 		limits: r.limits.map(limitOf)

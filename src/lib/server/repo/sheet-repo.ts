@@ -102,6 +102,8 @@ export interface TestResult {
 	readonly extras: Extras;
 	readonly method: string;
 	readonly day: Day;
+	/** When it was written down, ISO. */
+	readonly at: string;
 }
 
 export interface Total {
@@ -121,6 +123,7 @@ interface TestRow {
 	extras: Extras;
 	method: string;
 	local_day: string;
+	recorded_at: string | Date;
 }
 
 const testFrom = (r: TestRow): TestResult => ({
@@ -131,13 +134,14 @@ const testFrom = (r: TestRow): TestResult => ({
 	value: r.value_hundredths / 100,
 	extras: r.extras,
 	method: r.method,
-	day: r.local_day
+	day: r.local_day,
+	at: new Date(r.recorded_at).toISOString()
 });
 
 /** All results, of one client or of all, oldest first. */
 export async function testResults(t: PracticeTransaction, whose?: Whose): Promise<readonly TestResult[]> {
 	const { rows } = await sql<TestRow>`
-		select r.id, r.client_id, r.test, r.side, r.value_hundredths, r.extras, r.method, r.local_day from test_result r
+		select r.id, r.client_id, r.test, r.side, r.value_hundredths, r.extras, r.method, r.local_day, r.recorded_at from test_result r
 		where r.practice_id = ${t.practiceId} and ${isHead('test_result', 'r')} and ${ofClient('r', whose)} order by r.local_day, r.recorded_at, r.id`.execute(
 		t.trx
 	);

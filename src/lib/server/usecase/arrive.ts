@@ -109,7 +109,8 @@ export const openDay = command<Opening, true>({
 	run: async (o, { t }) => {
 		const [r] = await loadRecords(t, o.clientId);
 		const card = r === undefined ? undefined : cardOn(r, o.day);
-		if (card === undefined) return notFound;
+		if (card === undefined)
+			return invalid('reason', 'Fill in the arrival card first; then the day can be opened.');
 		if (card.openedBecause !== null) return conflict('This day is open already.');
 		const stored = await arrivalRow(t, card.id);
 		const { pains, fever, fall, new_swelling, answer, said } = stored;

@@ -2,6 +2,7 @@
 import { randomUUID } from 'node:crypto';
 import { describe, expect, it } from 'vitest';
 import { client, demoForEach, reloaded, value, type TestDatabase } from '../../../../tests/database.ts';
+import { headOf, logOf as loggedOn } from '../../../../tests/log-of.ts';
 import type { Session } from '#lib/core/session/record.ts';
 import { standingOf } from '../record/fit-of.ts';
 import type { ClientRecord } from '../record/load.ts';
@@ -28,31 +29,7 @@ let physio: Context;
 let trainer: Context;
 demoForEach((made) => ({ d, physio, trainer } = made));
 
-const headOf = (r: ClientRecord) => r.exercises[0]!.prescriptions.at(-1)!;
-function logOf(r: ClientRecord, patch: Partial<Session> = {}): NewLog {
-	const e = r.exercises[0]!;
-	const { id, dose } = headOf(r);
-	const session: Session = {
-		date: TODAY,
-		observed: true,
-		prescribed: { sets: dose.sets, reps: dose.reps, loadKg: dose.loadKg },
-		sets: Array.from({ length: dose.sets }, () => ({ reps: dose.reps, effort: 5, cleanReps: dose.reps })),
-		pains: [{ region: e.region, before: 1, peak: 1, after: 1 }],
-		symptoms: [],
-		faults: {},
-		soreness: 1,
-		confidence: 8,
-		...patch
-	};
-	return {
-		id: randomUUID(),
-		visitId: randomUUID(),
-		clientId: r.head.id,
-		exerciseId: e.id,
-		prescriptionId: id,
-		session
-	};
-}
+const logOf = (r: ClientRecord, patch: Partial<Session> = {}) => loggedOn(r, TODAY, patch);
 const slip = (r: ClientRecord, at = 0) => slipOf(r, r.exercises[at]!, TODAY, 0, false);
 const sign = async (ctx: Context, r: ClientRecord, at = 0) => {
 	const s = slip(r, at);
@@ -349,9 +326,9 @@ describe('who may', () => {
 		expect(await open(physio, 'no')).toMatchObject({ ok: false, refusal: { field: 'reason' } });
 		const notesToday = async () =>
 			value(await showToday(physio)).rows.find((x) => x.clientId === clientId)?.notes ?? [];
-		expect(await notesToday()).toContain('not today, by the arrival card');
+		expect(await notesToday()).toContain('not today');
 		expect(await open(physio, 'no fever when measured')).toMatchObject({ ok: true });
-		expect(await notesToday()).not.toContain('not today, by the arrival card');
+		expect(await notesToday()).not.toContain('not today');
 		expect(await open(physio, 'no fever when measured')).toMatchObject(CONFLICT);
 		const known = (symptom: 'giving-way' | 'chest-pain', until: string, ctx = physio) =>
 			knowSymptom(ctx, { id: randomUUID(), clientId, region: 'knee-right', symptom, until });

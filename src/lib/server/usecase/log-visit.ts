@@ -6,7 +6,8 @@
  */
 import { dayNumber, type Day } from '#lib/core/base/calendar-day.ts';
 import { ok } from '#lib/core/base/result.ts';
-import { closedToday } from '#lib/core/decision/arrival.ts';
+import { stepAnywhere } from '#lib/core/exercise/family.ts';
+import { closedToday } from '#lib/core/decision/closed-today.ts';
 import { alarmsInSession, type Raised } from '#lib/core/safety/alarm.ts';
 import type { Session } from '#lib/core/session/record.ts';
 import { append } from '../db/append.ts';
@@ -16,7 +17,7 @@ import { command, type Run } from './command.ts';
 import { openAlarms } from './open-alarms.ts';
 import { loadRecords, type ClientRecord } from '../record/load.ts';
 import { standingOf } from '../record/fit-of.ts';
-import { arrivedOn, treatsBack } from '../record/facts-of.ts';
+import { boundOn, treatsBack } from '../record/facts-of.ts';
 
 export interface NewLog {
 	readonly id: string;
@@ -75,12 +76,13 @@ function asKept(r: ClientRecord, exercise: Exercise, given: Prescription, s: Ses
 	const asUsual = said.filter((x) =>
 		r.head.known.some((k) => k.symptom === x && k.region === exercise.region && k.until >= s.date)
 	);
-	const arrived = arrivedOn(r, s.date);
+	const bound = boundOn(r, s.date);
+	const step = stepAnywhere(r.families, given.step);
 	const held =
 		given.state !== 'active' ||
 		standingOf(r, exercise, s.date)?.verdict === 'suspended' ||
-		(arrived !== undefined && closedToday(arrived.said, exercise.region).length > 0);
-	const lighter = arrived !== undefined && (arrived.said.setsShare ?? 1) < 1 && !held;
+		closedToday(bound, { region: exercise.region, tags: step?.tags ?? [] }).length > 0;
+	const lighter = (bound?.setsShare ?? 1) < 1 && !held;
 	return {
 		...rest,
 		...(asUsual.length === 0 ? {} : { asUsual }),

@@ -133,7 +133,7 @@ function gateTrouble(spec: TestSpec, { extras }: SheetTest, field: string): [str
 		? undefined
 		: [
 				field,
-				`The six-minute walk is not started with a resting pulse over 120 or pressure over 180/100 (${gate.reasons.join(', ').replaceAll('-', ' ')}): ask a doctor first.`
+				`The six-minute walk is not started with a resting pulse over 120 or pressure over 180/100 (${gate.reasons.join(', ').replaceAll('-', ' ')}): ask a doctor first. Write the pressure down as blood pressure at rest: it binds the day.`
 			];
 }
 

@@ -9,7 +9,7 @@ import { shortDay } from '#lib/wording/days.ts';
 import { decisionSentence } from '#lib/wording/decision.ts';
 import { regionName } from '#lib/wording/names.ts';
 import { flagAction, flagName } from '#lib/wording/screening.ts';
-import { arrivedOn, lastSessionDay, regionsOf, staleRanges } from '../record/facts-of.ts';
+import { answerOn, lastSessionDay, regionsOf, staleRanges } from '../record/facts-of.ts';
 import type { ClientRecord } from '../record/load.ts';
 import { SCREEN_SOON_DAYS, validUntil } from '../record/valid-until.ts';
 import type { Judged } from '../repo/standing-repo.ts';
@@ -66,13 +66,9 @@ export function judgedRow(r: ClientRecord, today: Day): Judged {
 }
 
 export function todayRow(r: ClientRecord, today: Day): RankedRow {
-	const arrived = arrivedOn(r, today)?.answer;
+	const arrived = answerOn(r, today);
 	const notes = [
-		...(arrived === 'not-today'
-			? ['not today, by the arrival card']
-			: arrived === 'lighter'
-				? ['lighter today, by the arrival card']
-				: []),
+		...(arrived === 'not-today' ? ['not today'] : arrived === 'lighter' ? ['lighter today'] : []),
 		...notesOf(r, today)
 	];
 	const base = { lastSession: lastSessionDay(r) ?? null, notes };

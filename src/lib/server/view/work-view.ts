@@ -8,7 +8,7 @@ import { screenDue, unanswered } from '#lib/core/client/screening.ts';
 import type { WorkEntry, WorkPlace, WorkView } from '#lib/contract/view.ts';
 import { ago, shortDay } from '#lib/wording/days.ts';
 import { flagName } from '#lib/wording/screening.ts';
-import { cardOn, lastSessionDay, regionsOf, staleRanges } from '../record/facts-of.ts';
+import { answerOn, cardOn, lastSessionDay, regionsOf, staleRanges } from '../record/facts-of.ts';
 import type { ClientRecord } from '../record/load.ts';
 import { SCREEN_SOON_DAYS } from '../record/valid-until.ts';
 import type { HeldWork } from './held-work.ts';
@@ -64,9 +64,10 @@ function laddersState({ r, held }: Standing): State {
 
 function arriveState({ r, today }: Standing): State {
 	const card = cardOn(r, today);
-	if (card === undefined) return plain('');
-	if (card.openedBecause !== null) return plain('opened');
-	return card.answer === 'not-today' ? stop('not today') : plain(card.answer);
+	const binds = answerOn(r, today);
+	if (binds === 'not-today') return stop('not today');
+	if (card === undefined) return plain(binds ?? '');
+	return plain(card.openedBecause === null ? (binds ?? card.answer) : 'opened');
 }
 
 function logState({ r, today }: Standing): State {

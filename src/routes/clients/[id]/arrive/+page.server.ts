@@ -1,4 +1,6 @@
 import { lighterDose } from '#lib/core/decision/arrival.ts';
+import { closedToday } from '#lib/core/decision/closed-today.ts';
+import { stepAnywhere } from '#lib/core/exercise/family.ts';
 import { issuesOf, text, typed, uuid } from '#lib/contract/basics.ts';
 import { arrivalOf, arriveForm } from '#lib/contract/ask-form.ts';
 import { z } from 'zod';
@@ -6,15 +8,16 @@ import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts'
 import { refusal, refuseAll, refuseShape } from '#lib/server/http/respond.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
 import { arrive, openDay } from '#lib/server/usecase/arrive.ts';
-import { activeWork, cardOn, regionsOf, usualNow } from '#lib/server/record/facts-of.ts';
+import { activeWork, boundOn, cardOn, regionsOf, usualNow } from '#lib/server/record/facts-of.ts';
 import { standingOf } from '#lib/server/record/fit-of.ts';
-import { arrivalReasons, arrivalSentence } from '#lib/wording/intake.ts';
+import { arrivalReasons, arrivalSentence, closedText } from '#lib/wording/intake.ts';
 import { alarmText, isGrave, standingSentence } from '#lib/wording/safety.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, params }) =>
 	clientPage(locals, params.id, 'arrival card', (r, _, ctx) => {
 		const today = cardOn(r, ctx.today);
+		const bound = boundOn(r, ctx.today);
 		return {
 			ids: formIds(ctx, 2),
 			regions: regionsOf(r).map((region) => ({ region, usual: usualNow(r, region, ctx.today) })),
@@ -31,6 +34,8 @@ export const load: PageServerLoad = ({ locals, params }) =>
 			work: r.exercises.flatMap((e) => {
 				const p = activeWork(r).find((w) => e.prescriptions.some((x) => x.id === w.id));
 				const stands = standingOf(r, e, ctx.today);
+				const tags = p === undefined ? [] : (stepAnywhere(r.families, p.step)?.tags ?? []);
+				const closed = closedToday(bound, { region: e.region, tags });
 				return p === undefined
 					? []
 					: [
@@ -40,7 +45,8 @@ export const load: PageServerLoad = ({ locals, params }) =>
 								title: p.snapshot.title,
 								dose: p.dose,
 								lighter: lighterDose(p.dose),
-								held: stands?.verdict === 'suspended' ? standingSentence(stands) : null
+								held: stands?.verdict === 'suspended' ? standingSentence(stands) : null,
+								closed: closed.length === 0 ? null : closedText(closed)
 							}
 						];
 			})

@@ -43,7 +43,7 @@
 		{data.work.length === 0
 			? 'Nothing is prescribed yet.'
 			: data.work
-					.filter((w) => w.held === null)
+					.filter((w) => w.held === null && w.closed === null)
 					.map((w) => `${w.title}, ${doseText(w.dose)}`)
 					.join('; ')}
 	</p>
@@ -70,7 +70,7 @@
 			<Stroke decision={STROKE[answer]} />
 			<div>
 				<p class="text-lg font-bold">{form.sentence}</p>
-				{#if answer === 'lighter'}{#each data.work as w (w.id)}<p>
+				{#if answer === 'lighter'}{#each data.work.filter((w) => w.closed === null) as w (w.id)}<p>
 							{w.title}: {doseText(w.lighter)} instead of {doseText(w.dose)}.
 						</p>{/each}{/if}
 				{#if answer === 'go' || answer === 'lighter'}<p>
@@ -106,6 +106,13 @@
 				A licensed user may open it, with a reason. What was done all the same can be logged.
 			</p>{/if}
 	{/if}
+	{#each data.work.filter((w) => w.closed !== null) as w (w.id)}<p
+			class="mt-2 border-l-4 border-caution bg-sheet px-3 py-2"
+			data-testid="closed"
+		>
+			<strong>{w.title}.</strong>
+			{w.closed}
+		</p>{/each}
 	{#each data.work.filter((w) => w.held !== null) as w (w.id)}<p
 			class="mt-2 border-l-4 border-stop bg-sheet px-3 py-2 text-stop"
 			data-testid="held"

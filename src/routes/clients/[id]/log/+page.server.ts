@@ -11,13 +11,14 @@ import { logVisit } from '#lib/server/usecase/log-visit.ts';
 import { voidLog } from '#lib/server/usecase/void-log.ts';
 import { showClient } from '#lib/server/usecase/show-client.ts';
 import { moreUprightDeg } from '#lib/core/fit/more-upright.ts';
-import { closedToday, lighterDose } from '#lib/core/decision/arrival.ts';
+import { lighterDose } from '#lib/core/decision/arrival.ts';
+import { closedToday } from '#lib/core/decision/closed-today.ts';
 import type { Reason } from '#lib/core/decision/trace.ts';
-import { advancesToday, arrivedOn } from '#lib/server/record/facts-of.ts';
+import { advancesToday, boundOn, cardOn } from '#lib/server/record/facts-of.ts';
 import { slipOf } from '#lib/server/record/slip-of.ts';
 import { fitContextOf, standingOf } from '#lib/server/record/fit-of.ts';
 import { reasonText } from '#lib/wording/decision.ts';
-import { arrivalReasons } from '#lib/wording/intake.ts';
+import { closedText } from '#lib/wording/intake.ts';
 import { alarmText, standingSentence } from '#lib/wording/safety.ts';
 import { uprightText } from '#lib/wording/setup.ts';
 import type { Actions, PageServerLoad } from './$types';
@@ -38,9 +39,9 @@ const stillNeeded = (why: readonly Reason[], today: string): readonly string[] =
 
 export const load: PageServerLoad = ({ locals, params }) =>
 	clientPage(locals, params.id, 'log', (r, _, ctx) => {
-		const arrived = arrivedOn(r, ctx.today);
+		const bound = boundOn(r, ctx.today);
+		const card = cardOn(r, ctx.today);
 		return {
-			arrival: arrived === undefined ? null : { answer: arrived.answer, share: arrived.said.setsShare ?? 1 },
 			exercises: r.exercises.map((e) => {
 				const head = e.prescriptions[e.prescriptions.length - 1];
 				const [id, visitId] = formIds(ctx, 2);
@@ -48,15 +49,15 @@ export const load: PageServerLoad = ({ locals, params }) =>
 				// Where one leg works at a time the other is logged beside it: gates compare the two.
 				const legs = step === undefined || !isOneSided(step.posture) ? null : legsOf(e.side);
 				const stands = standingOf(r, e, ctx.today);
-				const closed = closedToday(arrived?.said, e.region);
-				const share = closed.length === 0 ? (arrived?.said.setsShare ?? 1) : 1;
+				const closed = closedToday(bound, { region: e.region, tags: step?.tags ?? [] });
+				const share = closed.length === 0 ? (bound?.setsShare ?? 1) : 1;
 				const needs = slipOf(r, e, ctx.today, advancesToday(r, ctx.today), false).trace.considered.find(
 					(c) => c.rule === 'advance'
 				);
 				const known = r.head.known
 					.filter((k) => k.region === e.region && k.until >= ctx.today)
 					.map((k) => k.symptom);
-				const now = arrived?.pains.find((p) => p.region === e.region)?.now;
+				const now = card?.pains.find((p) => p.region === e.region)?.now;
 				return {
 					known,
 					now: now ?? null,
@@ -65,7 +66,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 						stands?.verdict === 'suspended'
 							? { by: 'standing' as const, text: standingSentence(stands) }
 							: closed.length > 0
-								? { by: 'day' as const, text: `Not today, by the arrival card: ${arrivalReasons(closed)}.` }
+								? { by: 'day' as const, text: closedText(closed) }
 								: null,
 					today: head === undefined ? null : lighterDose(head.dose, share),
 					lighter: share < 1,
@@ -116,12 +117,10 @@ export const actions: Actions = {
 			.find((p) => p.id === form.get('prescriptionId'));
 		if (prescribed === undefined)
 			return refuseField(form, 'prescriptionId', 'This prescription is not this client’s; reload the page.');
-		const arrived = arrivedOn(record, String(form.get('day') ?? ''));
+		const bound = boundOn(record, String(form.get('day') ?? ''));
 		const region = record.exercises.find((e) => e.prescriptions.includes(prescribed))?.region ?? '';
-		const share =
-			arrived === undefined || closedToday(arrived.said, region).length > 0
-				? 1
-				: (arrived.said.setsShare ?? 1);
+		const tags = stepAnywhere(record.families, prescribed.step)?.tags ?? [];
+		const share = closedToday(bound, { region, tags }).length > 0 ? 1 : (bound?.setsShare ?? 1);
 		const parsed = parseLog(form, lighterDose(prescribed.dose, share));
 		if (!parsed.ok) return refuseAll(form, parsed.issues);
 		const done = await logVisit(ctx, { ...parsed.value, clientId: params.id });

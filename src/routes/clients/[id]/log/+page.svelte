@@ -166,7 +166,7 @@
 					: ` · ${setupText(head.setup)}`}
 			</p>
 			{#if exercise.upright}<p>{exercise.upright[0]?.toUpperCase()}{exercise.upright.slice(1)}.</p>{/if}
-			{#if exercise.lighter}<p class="text-caution">Lighter today, by the arrival card.</p>{/if}
+			{#if exercise.lighter}<p class="text-caution">Lighter today.</p>{/if}
 			{#if exercise.needs.length > 0}<p class="label">
 					For an advance it still needs: {exercise.needs.join('; ')}.
 				</p>{/if}
