@@ -383,7 +383,7 @@ const bridgeSteps: readonly Step[] = [
 		'Upper back on a bench or ball: more way for the hips.',
 		{
 			dials: { support: 'none', surface: 'back-raised' },
-			posture: { movement: 'bridge', kneeDeg: 95, legs: 2, shoulderCm: 40 },
+			posture: { movement: 'bridge', kneeDeg: 95, legs: 2, shoulderCm: 40, scales: true },
 			gates: [clean('arms-up-bridge', 3, 10)],
 			dose: DOSE.ten,
 			easier: 'arms-up-bridge',
@@ -399,7 +399,14 @@ const bridgeSteps: readonly Step[] = [
 		'A padded bar or weight across the hips.',
 		{
 			dials: { support: 'none', surface: 'back-raised', load: 'heavy' },
-			posture: { movement: 'bridge', kneeDeg: 95, legs: 2, shoulderCm: 40, load: { kg: 20, at: 'none' } },
+			posture: {
+				movement: 'bridge',
+				kneeDeg: 95,
+				legs: 2,
+				shoulderCm: 40,
+				scales: true,
+				load: { kg: 20, at: 'none' }
+			},
 			gates: [mastered('bench-bridge')],
 			dose: DOSE.eight,
 			easier: 'bench-bridge',

@@ -110,6 +110,7 @@ const posture = z.discriminatedUnion('movement', [
 		kneeDeg: n(10, 130),
 		legs,
 		shoulderCm: n(20, 60).exactOptional(),
+		scales: z.literal(true).exactOptional(),
 		footCm: n(0, 60).exactOptional(),
 		load
 	}),

@@ -66,6 +66,8 @@ export interface BridgePosture {
 	readonly legs: 1 | 2;
 	/** Upper back on a bench. */
 	readonly shoulderCm?: number;
+	/** The bench meets the shoulder blades, given for a stature of 170 cm. */
+	readonly scales?: true;
 	/** Feet on a raised surface. */
 	readonly footCm?: number;
 	readonly load?: Load;

@@ -21,7 +21,7 @@ import type { Demand, MovementCheckId } from '../posture/verdict.ts';
 import { asksOfPoses, leastKneeOfPoses } from '../figure/key-pose.ts';
 import type { FitContext, SolvedSetup } from './context.ts';
 import { firstWay } from './lunge-ways.ts';
-import { handleFor } from './usual-setup.ts';
+import { benchFor, handleFor } from './usual-setup.ts';
 import { ankleCap, depthFor, isSquatStep, standAt, techniqueFor } from './squat-stand.ts';
 
 export interface JointMoments {
@@ -278,7 +278,7 @@ export function askedBy(
 				legs: p.legs,
 				loadKg: p.load?.kg ?? 0,
 				...(setup?.feetCm === undefined ? { kneeDeg: p.kneeDeg } : { footDistCm: setup.feetCm }),
-				...(p.shoulderCm === undefined ? {} : { shoulderCm: p.shoulderCm }),
+				...benchFor(p, body),
 				...(p.footCm === undefined ? {} : { footCm: p.footCm })
 			});
 			return asked(

@@ -18,7 +18,7 @@ import type { FitContext, SolvedSetup } from './context.ts';
 import { buildSeat } from './furniture.ts';
 import type { AxisLimit } from './limits.ts';
 import { isSquatStep, standOf } from './squat-stand.ts';
-import { handleFor } from './usual-setup.ts';
+import { benchFor, handleFor } from './usual-setup.ts';
 
 /** A useful squat is at least a quarter squat. @source common-practice */
 const LEAST_THIGH = 30;
@@ -241,7 +241,7 @@ function solved(
 					body,
 					limits,
 					legs: p.legs,
-					...(p.shoulderCm === undefined ? {} : { shoulderCm: p.shoulderCm }),
+					...benchFor(p, body),
 					...(p.footCm === undefined ? {} : { footCm: p.footCm })
 				},
 				p.kneeDeg

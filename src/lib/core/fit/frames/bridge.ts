@@ -7,6 +7,7 @@ import { middleJoint } from '../../figure/two-link.ts';
 import { bridge } from '../../posture/bridge.ts';
 import type { FitContext, SolvedSetup } from '../context.ts';
 import type { BridgePosture } from '../../exercise/step-posture.ts';
+import { benchFor } from '../usual-setup.ts';
 import { mix, block, label, type FrameAt } from './frame.ts';
 
 export function framesOfBridge(
@@ -17,12 +18,13 @@ export function framesOfBridge(
 ): FrameAt {
 	const { body } = ctx;
 	const { load } = p;
+	const { shoulderCm } = benchFor(p, body);
 	const q = bridge({
 		body,
 		legs: p.legs,
 		loadKg: load?.kg ?? 0,
 		...(setup?.feetCm === undefined ? { kneeDeg: p.kneeDeg } : { footDistCm: setup.feetCm }),
-		...(p.shoulderCm === undefined ? {} : { shoulderCm: p.shoulderCm }),
+		...benchFor(p, body),
 		...(p.footCm === undefined ? {} : { footCm: p.footCm })
 	});
 	const H = body.heightM;
@@ -47,7 +49,7 @@ export function framesOfBridge(
 		const dy = hip.y - q.stick.hip.y;
 		const far = q.stick.far;
 		const moved = (a: Point): Point => point(a.x + dx, a.y + dy);
-		const arm = point(shoulder.x + 0.3 * H, p.shoulderCm === undefined ? 0.02 * H : shoulder.y - 0.02);
+		const arm = point(shoulder.x + 0.3 * H, shoulderCm === undefined ? 0.02 * H : shoulder.y - 0.02);
 		const points: PosedPoints = {
 			near,
 			...(far === undefined
@@ -65,12 +67,10 @@ export function framesOfBridge(
 			shoulder,
 			elbow: middleJoint(shoulder, arm, 0.186 * H, 0.15 * H, 1),
 			hand: arm,
-			headDeg: -90 + (p.shoulderCm === undefined ? 0 : 12)
+			headDeg: -90 + (shoulderCm === undefined ? 0 : 12)
 		};
 		const bench: readonly Prop[] =
-			p.shoulderCm === undefined
-				? []
-				: [block(shoulder.x - 0.22, shoulder.x + 0.12, p.shoulderCm / 100 - 0.04)];
+			shoulderCm === undefined ? [] : [block(shoulder.x - 0.22, shoulder.x + 0.12, shoulderCm / 100 - 0.04)];
 		const feet: readonly Prop[] =
 			p.footCm === undefined ? [] : [block(near.heel.x - 0.08, near.toe.x + 0.06, p.footCm / 100)];
 		const weight: readonly Prop[] =
@@ -100,7 +100,7 @@ export function framesOfBridge(
 			points,
 			props: [...bench, ...feet, ...weight, ...band],
 			labels: [
-				...(p.shoulderCm === undefined ? [] : [label(shoulder.x - 0.05, 0.02, p.shoulderCm, 'bench')]),
+				...(shoulderCm === undefined ? [] : [label(shoulder.x - 0.05, 0.02, shoulderCm, 'bench')]),
 				{ x: 50 * near.ankle.x, y: 9, cm: q.footDistCm, of: 'feet' }
 			]
 		};
