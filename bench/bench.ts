@@ -13,7 +13,7 @@ import { decide } from '#lib/core/decision/decide.ts';
 import { judge } from '#lib/core/decision/judge.ts';
 import { fitRulesOf } from '#lib/core/decision/policy.ts';
 import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
-import type { FitContext } from '#lib/core/fit/context.ts';
+import type { FitContext } from '#lib/core/movement/context.ts';
 import { fitFamily } from '#lib/core/fit/fit.ts';
 import { EQUIPMENT, type Step } from '#lib/core/exercise/family.ts';
 import { search, searchIndex } from '#lib/core/exercise/search.ts';

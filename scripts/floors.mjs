@@ -7,6 +7,7 @@ const CORE = [
 	'exercise',
 	'measure',
 	'client',
+	'movement',
 	'fit',
 	'dose',
 	'session',

@@ -11,7 +11,7 @@ import type { Phase } from '#lib/core/client/protocol.ts';
 import { EQUIPMENT, POSITIONS, type Clearance, type Position } from '#lib/core/exercise/family.ts';
 import { setupFor } from '#lib/core/fit/gentler.ts';
 import { fitStep } from '#lib/core/fit/fit.ts';
-import { lengthIn } from '#lib/core/fit/context.ts';
+import { lengthIn } from '#lib/core/movement/context.ts';
 import type { RangeId } from '#lib/core/measure/range-kind.ts';
 import type { Session } from '#lib/core/session/record.ts';
 import type { ClientRecord } from '#lib/server/record/load.ts';

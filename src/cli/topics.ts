@@ -4,7 +4,7 @@ import { FAMILIES, CATALOGUE_VERSION, findStep } from '#lib/catalogue/families.t
 import { SCREENING } from '#lib/catalogue/screening.ts';
 import { easedTags, withheldTags, withoutWeight } from '#lib/core/client/screening.ts';
 import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
-import type { FitContext } from '#lib/core/fit/context.ts';
+import type { FitContext } from '#lib/core/movement/context.ts';
 import { samePurpose } from '#lib/core/safety/same-purpose.ts';
 import { standing } from '#lib/core/safety/standing.ts';
 import { POLICIES } from '#lib/catalogue/policies.ts';
@@ -24,7 +24,7 @@ import { bodyOf, type Body, type BodyInput } from '#lib/core/body/body.ts';
 import { decide } from '#lib/core/decision/decide.ts';
 import { fitRulesOf } from '#lib/core/decision/policy.ts';
 import { fitFamily } from '#lib/core/fit/fit.ts';
-import { buildSeat } from '#lib/core/fit/furniture.ts';
+import { buildSeat } from '#lib/core/movement/furniture.ts';
 import { bandOf } from '#lib/core/posture/band.ts';
 import { deepestSquat, heelWedge, lowestSeat, type Solution } from '#lib/core/posture/inverse.ts';
 import { postureInBand, seatInBand, squatInBand, wedgeInBand } from '#lib/core/posture/inverse-in-band.ts';

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { cuesFor, type ExerciseFamily, type Step } from '../core/exercise/family.ts';
 import { TECHNIQUES } from '../core/posture/problem.ts';
 import { isSquat } from '../core/exercise/step-posture.ts';
-import { validateFamily } from '../core/exercise/validate.ts';
+import { validateFamily } from '../core/movement/validate-family.ts';
 import { policyFaults } from '../core/decision/policy.ts';
 import { bodyOf } from '../core/body/body.ts';
 import { posture } from '../core/posture/posture.ts';
@@ -196,7 +196,7 @@ describe('planted faults are found', () => {
 			change('standard-seat', {
 				posture: { movement: 'sit-to-stand', stance: 'both', depth: { seatCm: 5 }, adjust: 'seat' }
 			}),
-			/outside 20–80/
+			/outside 20–90/
 		],
 		[
 			'a step of another family’s id',

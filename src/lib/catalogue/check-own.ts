@@ -1,6 +1,6 @@
 /** Holds a practice's own families to what the catalogue itself is held to, beside the catalogue and beside each other. */
 import type { ExerciseFamily, Step } from '../core/exercise/family.ts';
-import { validateFamily, type CatalogueFault } from '../core/exercise/validate.ts';
+import { validateFamily, type CatalogueFault } from '../core/movement/validate-family.ts';
 import { standFaults } from '../core/fit/stands.ts';
 import { FAMILIES } from './families.ts';
 import { FAULTS } from './faults.ts';

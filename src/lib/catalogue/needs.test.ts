@@ -7,7 +7,7 @@ import { bodyOf } from '../core/body/body.ts';
 import type { Axis } from '../core/body/axis.ts';
 import type { Envelope, ProtocolLimit } from '../core/client/envelope.ts';
 import { PURPOSES, servesOf, type Step } from '../core/exercise/family.ts';
-import type { FitContext } from '../core/fit/context.ts';
+import type { FitContext } from '../core/movement/context.ts';
 import { fitStep } from '../core/fit/fit.ts';
 import { FAMILIES } from './families.ts';
 import { NEEDED_STEPS } from './needs.ts';

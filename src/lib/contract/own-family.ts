@@ -16,6 +16,7 @@ import {
 } from '#lib/core/exercise/family.ts';
 import { POSE_PROPS } from '#lib/core/figure/key-pose.ts';
 import { LOAD_PLACES, STANCES, TECHNIQUES } from '#lib/core/posture/problem.ts';
+import { type Length, lengthKind } from '#lib/core/movement/set-up-length.ts';
 import { firstIssue, text } from './basics.ts';
 
 /** Own ids never meet a catalogue id, today's or tomorrow's. */
@@ -32,6 +33,7 @@ const stepId = z
 	.max(60);
 const line = (max: number) => text(max).refine((s) => s !== '', 'Something is needed here.');
 const n = (low: number, high: number) => z.number().min(low).max(high);
+const length = (of: Length) => n(...lengthKind(of).possible);
 const load = z.strictObject({ kg: n(0, 300), at: z.enum(LOAD_PLACES) }).exactOptional();
 const technique = z.enum(TECHNIQUES).exactOptional();
 const legs = z.union([z.literal(1), z.literal(2)]);
@@ -57,8 +59,8 @@ const pose = z.strictObject({
 });
 
 const depth = z.union([
-	z.strictObject({ thighDeg: n(10, 130) }),
-	z.strictObject({ seatCm: n(20, 80) }),
+	z.strictObject({ thighDeg: length('thighDeg') }),
+	z.strictObject({ seatCm: length('seatCm') }),
 	z.strictObject({ kneeFlexionDeg: n(5, 150) })
 ]);
 const asks = z.partialRecord(z.enum(AXES), n(-30, 165)) as unknown as z.ZodType<
@@ -76,17 +78,17 @@ const posture = z.discriminatedUnion('movement', [
 		technique,
 		everyday: z.boolean().exactOptional()
 	}),
-	z.strictObject({ movement: z.literal('step-up'), stepCm: n(2, 60), load }),
+	z.strictObject({ movement: z.literal('step-up'), stepCm: length('stepCm'), load }),
 	z.strictObject({
 		movement: z.literal('step-down'),
-		stepCm: n(2, 60),
+		stepCm: length('stepCm'),
 		freeLegDeg: n(0, 45),
 		heelWedgeCm: n(0, 10).exactOptional(),
 		load
 	}),
 	z.strictObject({
 		movement: z.literal('split-squat'),
-		thighDeg: n(10, 130).exactOptional(),
+		thighDeg: length('thighDeg').exactOptional(),
 		stride: n(0.2, 0.7).exactOptional(),
 		frontElevationCm: n(0, 30).exactOptional(),
 		load,
@@ -94,7 +96,7 @@ const posture = z.discriminatedUnion('movement', [
 	}),
 	z.strictObject({
 		movement: z.literal('hinge'),
-		handleCm: n(0, 110),
+		handleCm: length('handleCm'),
 		scales: z.literal(true).exactOptional(),
 		close: z.union([
 			z.strictObject({ kneeDeg: n(0, 120) }),
@@ -123,7 +125,7 @@ const posture = z.discriminatedUnion('movement', [
 	}),
 	z.strictObject({
 		movement: z.literal('leg-press'),
-		sledCm: n(15, 100),
+		sledCm: length('sledCm'),
 		railDeg: n(0, 60),
 		backDeg: n(-10, 80),
 		legs,

@@ -1,6 +1,7 @@
 /** Prescribing and answering slips as forms. */
 import { z } from 'zod';
 import { findStep } from '#lib/catalogue/families.ts';
+import { type Length, lengthKind } from '#lib/core/movement/set-up-length.ts';
 import { present, text, typed, uuid } from './basics.ts';
 
 const needed = (label: string, low: number, high: number, unit = '') =>
@@ -20,14 +21,19 @@ export const doseFields = {
 	loadKg: absent(typed('Load', 0, 200, 'kg'))
 };
 
+const length = (name: string, of: Length) => {
+	const { possible, unit } = lengthKind(of);
+	return absent(typed(name, ...possible, unit === 'deg' ? 'degrees' : unit));
+};
+
 /** Set-up fields: absent when empty. */
 export const setupFields = {
-	seatCm: absent(typed('Seat', 20, 90, 'cm')),
-	thighDeg: absent(typed('Thigh', 10, 130, 'degrees')),
-	stepCm: absent(typed('Step', 2, 60, 'cm')),
-	handleCm: absent(typed('Handle', 0, 110, 'cm')),
-	sledCm: absent(typed('Sled', 15, 110, 'cm')),
-	feetCm: absent(typed('Feet', 20, 200, 'cm')),
+	seatCm: length('Seat', 'seatCm'),
+	thighDeg: length('Thigh', 'thighDeg'),
+	stepCm: length('Step', 'stepCm'),
+	handleCm: length('Handle', 'handleCm'),
+	sledCm: length('Sled', 'sledCm'),
+	feetCm: length('Feet', 'feetCm'),
 	heelWedgeCm: absent(typed('Wedge', 0, 10, 'cm'))
 };
 

@@ -8,16 +8,18 @@
 		type ExerciseFamily,
 		type Step
 	} from '#lib/core/exercise/family.ts';
-	import { askedBy, axesOf, errorOf, type JointMoments } from '#lib/core/fit/asked.ts';
+	import type { JointMoments } from '#lib/core/movement/movement.ts';
+	import { askedBy, axesOf, errorOf } from '#lib/core/movement/of-step.ts';
+	import { SETUP_LENGTHS } from '#lib/core/movement/set-up-length.ts';
 	import type { TechniqueRow, WedgeOption } from '#lib/core/fit/compare-techniques.ts';
-	import { lengthIn, type FitContext, type SolvedSetup } from '#lib/core/fit/context.ts';
+	import { lengthIn, type FitContext, type SolvedSetup } from '#lib/core/movement/context.ts';
 	import { moreUprightDeg } from '#lib/core/fit/more-upright.ts';
 	import { shortAt, type StepFit } from '#lib/core/fit/fit.ts';
 	import { boundsOf, limitsFor } from '#lib/core/fit/limits-for.ts';
-	import { usableOf } from '#lib/core/fit/limits.ts';
-	import { buildSeat } from '#lib/core/fit/furniture.ts';
+	import { usableOf } from '#lib/core/movement/limits.ts';
+	import { buildSeat } from '#lib/core/movement/furniture.ts';
 	import { setupFor } from '#lib/core/fit/gentler.ts';
-	import { isSquatStep, techniqueFor } from '#lib/core/fit/squat-stand.ts';
+	import { isSquatStep, techniqueFor } from '#lib/core/movement/squat/stand.ts';
 	import type { Band } from '#lib/core/posture/band.ts';
 	import { BRACE } from '#lib/catalogue/brace.ts';
 	import { AXIS_NAME, CHECK_NAME, JOINT_NAME, TECHNIQUE_NAME, sideWord } from '#lib/wording/names.ts';
@@ -111,14 +113,6 @@
 	});
 	/** What the set-up that is shown asks beyond what is usable; by hand it may be more than was solved. */
 	const shorts = $derived(dialled === null && !wedged ? [] : shortAt(step, ctx, given));
-	const BOUNDS = {
-		seatCm: [30, 75],
-		thighDeg: [10, 120],
-		stepCm: [2, 45],
-		handleCm: [0, 100],
-		sledCm: [30, 95],
-		feetCm: [40, 140]
-	} as const;
 	const limits = $derived(limitsFor(step, ctx));
 	function usable(axis: Axis): string {
 		const known = limits
@@ -252,8 +246,8 @@
 				><span class="label">Turn by hand: {LENGTH_NAME[length.of]}</span>
 				<input
 					type="range"
-					min={BOUNDS[length.of][0]}
-					max={BOUNDS[length.of][1]}
+					min={SETUP_LENGTHS[length.of].slider[0]}
+					max={SETUP_LENGTHS[length.of].slider[1]}
 					step="1"
 					value={length.value}
 					oninput={(e) => dial(Number(e.currentTarget.value))}

@@ -3,9 +3,8 @@
 	/** One step read without a client: what it is, drawn on an ordinary body, its dials, gates, dose, cues, faults and cautions. */
 	import { DIALS } from '#lib/core/exercise/dial.ts';
 	import { cuesFor, faultsIn, servesOf, type ExerciseFamily, type Step } from '#lib/core/exercise/family.ts';
-	import { hasTechnique } from '#lib/core/exercise/step-posture.ts';
-	import { askedBy, axesOf } from '#lib/core/fit/asked.ts';
-	import type { FitContext } from '#lib/core/fit/context.ts';
+	import { askedBy, axesOf, hasTechnique } from '#lib/core/movement/of-step.ts';
+	import type { FitContext } from '#lib/core/movement/context.ts';
 	import { TECHNIQUES } from '#lib/core/posture/problem.ts';
 	import { gateAsks } from '#lib/wording/gates.ts';
 	import { AXIS_NAME, EQUIPMENT_NAME, PURPOSE_NAME, TECHNIQUE_NAME } from '#lib/wording/names.ts';

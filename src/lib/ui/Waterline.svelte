@@ -5,9 +5,9 @@
 	 */
 	import { POSSIBLE_RANGE, type Axis, type Side } from '#lib/core/body/axis.ts';
 	import { stepOf, type ExerciseFamily } from '#lib/core/exercise/family.ts';
-	import type { FitContext } from '#lib/core/fit/context.ts';
+	import type { FitContext } from '#lib/core/movement/context.ts';
 	import type { StepFit } from '#lib/core/fit/fit.ts';
-	import { usableOf, type AxisLimit } from '#lib/core/fit/limits.ts';
+	import { usableOf, type AxisLimit } from '#lib/core/movement/limits.ts';
 	import { VERDICT_WORD } from '#lib/wording/names.ts';
 	import { lengthValue } from '#lib/wording/setup.ts';
 	import FigureView from './FigureView.svelte';

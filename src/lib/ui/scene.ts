@@ -2,7 +2,7 @@
 import type { Axis } from '#lib/core/body/axis.ts';
 import type { Step } from '#lib/core/exercise/family.ts';
 import type { Figure } from '#lib/core/figure/shape.ts';
-import type { FitContext, SolvedSetup } from '#lib/core/fit/context.ts';
+import type { FitContext, SolvedSetup } from '#lib/core/movement/context.ts';
 import { pictureOf, type Picture } from '#lib/core/fit/picture.ts';
 
 export const figureOfStep = (

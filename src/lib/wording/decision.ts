@@ -5,7 +5,7 @@ import type { Flip, ProposedChange, Reason, Trace } from '#lib/core/decision/tra
 import type { OwnCode, ReasonCode } from '#lib/core/decision/reason-code.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import { doseText } from '#lib/core/dose/dose.ts';
-import { lengthIn } from '#lib/core/fit/context.ts';
+import { lengthIn } from '#lib/core/movement/context.ts';
 import { LENGTH_NAME, setupText } from './setup.ts';
 import { stepTitle } from './steps.ts';
 import { flagName } from './screening.ts';

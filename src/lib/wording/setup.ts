@@ -1,5 +1,6 @@
 /** A set-up's own length in words: "seat 52 cm", "step 12 cm", "thigh 70°". */
-import { lengthIn, type Length, type SolvedSetup } from '#lib/core/fit/context.ts';
+import { lengthIn, type SolvedSetup } from '#lib/core/movement/context.ts';
+import type { Length } from '#lib/core/movement/set-up-length.ts';
 
 export const LENGTH_NAME: Readonly<Record<Length, string>> = {
 	seatCm: 'seat',

@@ -8,7 +8,7 @@ import {
 	type TechniqueRow,
 	type WedgeOption
 } from '../core/fit/compare-techniques.ts';
-import type { FitContext, SolvedSetup } from '../core/fit/context.ts';
+import type { FitContext, SolvedSetup } from '../core/movement/context.ts';
 import type { Band } from '../core/posture/band.ts';
 
 export interface SetupQuestion {

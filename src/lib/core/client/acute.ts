@@ -4,6 +4,8 @@
  * @source wells-2003 clot points; stiell-1996 acute knee; ats-2002 six-minute walk; acsm-2015 blood pressure (all from memory)
  */
 
+import type { Extras } from '../measure/function-test.ts';
+
 export const CLOT_ITEMS = [
 	'active-cancer',
 	'paralysis-or-plaster',
@@ -71,6 +73,18 @@ export interface RestingSigns {
 	readonly pulse?: number;
 	readonly systolic?: number;
 	readonly diastolic?: number;
+}
+
+/** The signs at rest that a test writes down: a pressure taken for itself, or before a walk. */
+export function signsOf(test: string, value: number, x: Extras): RestingSigns | undefined {
+	const signs: RestingSigns =
+		test === 'resting-pressure'
+			? { systolic: value, ...(x.diastolic === undefined ? {} : { diastolic: x.diastolic }) }
+			: {
+					...(x.systolic === undefined ? {} : { systolic: x.systolic }),
+					...(x.diastolic === undefined ? {} : { diastolic: x.diastolic })
+				};
+	return signs.systolic === undefined && signs.diastolic === undefined ? undefined : signs;
 }
 
 export interface Gate {

@@ -11,7 +11,7 @@ import { bodyOf } from '../body/body.ts';
 import { judge } from '../decision/judge.ts';
 import type { DecideInput } from '../decision/input.ts';
 import type { ExerciseFamily, Step } from '../exercise/family.ts';
-import type { FitContext } from '../fit/context.ts';
+import type { FitContext } from '../movement/context.ts';
 import { fitStep } from '../fit/fit.ts';
 import {
 	acuteKnee,

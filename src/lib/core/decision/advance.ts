@@ -3,7 +3,7 @@
  */
 import { dayNumber } from '../base/calendar-day.ts';
 import { doseText, nextDose, retryDose, type PrescribedDose } from '../dose/dose.ts';
-import { lengthIn } from '../fit/context.ts';
+import { lengthIn } from '../movement/context.ts';
 import type { Facts } from './facts.ts';
 import type { Change, NextStep } from './input.ts';
 import type { Prescribed, ProposedChange } from './trace.ts';

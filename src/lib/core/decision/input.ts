@@ -1,7 +1,7 @@
 /** Everything a decision is made from. Nothing else is read: no clock, no chance, no store. */
 import type { Day } from '../base/calendar-day.ts';
 import type { PrescribedDose } from '../dose/dose.ts';
-import type { SolvedSetup } from '../fit/context.ts';
+import type { SolvedSetup } from '../movement/context.ts';
 import type { Verdict } from '../fit/fit.ts';
 import type { Axis, Side } from '../body/axis.ts';
 import type { Severity, Urgency } from '../client/screening.ts';

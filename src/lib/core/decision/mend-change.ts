@@ -3,7 +3,7 @@
  * another exercise.
  */
 import type { Mend } from '../safety/standing.ts';
-import { lengthIn } from '../fit/context.ts';
+import { lengthIn } from '../movement/context.ts';
 import { prescribedNow } from './advance.ts';
 import type { Facts } from './facts.ts';
 import type { ProposedChange, Trace } from './trace.ts';

@@ -2,7 +2,7 @@
  * A policy: the practice's own rules for pain, effort, form and pace. Immutable by version; every decision names the one it was
  * made under. `null` switches a criterion off (the quota school records form and confidence only).
  */
-import type { FitRules } from '../fit/rules.ts';
+import type { FitRules } from '../movement/rules.ts';
 
 export type MorningRule = 'back-to-usual' | 'up-to-five' | 'provocation';
 

@@ -5,7 +5,7 @@
  */
 import { dayNumber } from '../base/calendar-day.ts';
 import { doseText, gentlerDose } from '../dose/dose.ts';
-import { lengthIn, type SolvedSetup } from '../fit/context.ts';
+import { lengthIn, type SolvedSetup } from '../movement/context.ts';
 import type { Cause } from '../exercise/family.ts';
 import type { Session } from '../session/record.ts';
 import { prescribedNow } from './advance.ts';

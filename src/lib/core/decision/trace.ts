@@ -2,7 +2,7 @@
 import type { Day } from '../base/calendar-day.ts';
 import type { Axis, Side } from '../body/axis.ts';
 import type { PrescribedDose } from '../dose/dose.ts';
-import type { SolvedSetup } from '../fit/context.ts';
+import type { SolvedSetup } from '../movement/context.ts';
 import type { ReasonCode } from './reason-code.ts';
 import type { RuleId } from './rule-id.ts';
 

@@ -17,12 +17,22 @@ import { TECHNIQUES, type Stand, type Technique } from '../posture/problem.ts';
 import { splitSquat } from '../posture/split-squat.ts';
 import { isMainAxis } from '../body/axis.ts';
 import type { Step } from '../exercise/family.ts';
-import { lengthOf } from '../exercise/step-posture.ts';
-import { splitOf, type JointMoments } from './asked.ts';
-import { lengthIn, type FitContext, type SolvedSetup } from './context.ts';
+import { type JointMoments, jointMoments } from '../movement/movement.ts';
+import { movementOf } from '../movement/movements.ts';
+import { lengthOf } from '../movement/of-step.ts';
+import { splitOf } from '../movement/split-squat/problem.ts';
+import type { SplitPosture } from '../exercise/step-posture.ts';
+import { lengthIn, type FitContext, type SolvedSetup } from '../movement/context.ts';
 import { bothLimits, boundsOf, limitsFor } from './limits-for.ts';
 import { asFarAsHolds, solverLimits } from './solve.ts';
-import { ankleCap, depthFor, isSquatStep, standOf, techniqueFor, type SquatStep } from './squat-stand.ts';
+import {
+	ankleCap,
+	depthFor,
+	isSquatStep,
+	standOf,
+	techniqueFor,
+	type SquatStep
+} from '../movement/squat/stand.ts';
 
 export interface TechniqueRow {
 	readonly technique: Technique | 'ordinary';
@@ -53,8 +63,9 @@ export function compareTechniques(
 ): readonly TechniqueRow[] {
 	if (!isMeasured(step, ctx)) return [];
 	if (isSquatStep(step)) return squatRows(step, ctx, setup);
-	return step.posture.movement === 'split-squat'
-		? TECHNIQUES.map((technique) => splitRow(step, { ...ctx, technique }, technique, setup))
+	const p = step.posture;
+	return p.movement === 'split-squat'
+		? TECHNIQUES.map((technique) => splitRow(step, p, { ...ctx, technique }, technique, setup))
 		: [];
 }
 
@@ -71,7 +82,7 @@ function squatRows(step: SquatStep, ctx: FitContext, setup: SolvedSetup | null):
 			reach: solved.status === 'never-feasible' ? null : solved.value,
 			unit: seat ? 'cm' : 'deg',
 			limiting: solved.limiting,
-			moments: { knee: at.moments.kneePerLeg, hip: at.moments.hipPerLeg, back: at.moments.lumbosacral },
+			moments: jointMoments(at.moments),
 			trunkLean: at.angles.trunkLean
 		};
 	});
@@ -79,24 +90,25 @@ function squatRows(step: SquatStep, ctx: FitContext, setup: SolvedSetup | null):
 
 function splitRow(
 	step: Step,
+	p: SplitPosture,
 	ctx: FitContext,
 	technique: Technique,
 	setup: SolvedSetup | null
 ): TechniqueRow {
 	const limits = bothLimits(step, ctx);
 	const bounds = solverLimits(limits.working, step, ctx, false);
-	const { thighDeg: _, ...problem } = splitOf(step, ctx, null, bounds);
+	const { thighDeg: _, ...problem } = splitOf(step, p, ctx, null, bounds);
 	const solved: MovementSolution = lowestSplitSquat({
 		...problem,
 		rearLimits: solverLimits(limits.other, step, ctx, false)
 	});
-	const at = splitSquat(splitOf(step, ctx, setup, ankleCap(bounds)));
+	const at = splitSquat(splitOf(step, p, ctx, setup, ankleCap(bounds)));
 	return {
 		technique,
 		reach: solved.status === 'never-feasible' ? null : solved.value,
 		unit: 'deg',
 		limiting: solved.limiting,
-		moments: { knee: at.moments.kneePerLeg, hip: at.moments.hipPerLeg, back: at.moments.lumbosacral },
+		moments: jointMoments(at.moments),
 		trunkLean: at.front.trunkLean
 	};
 }
@@ -129,22 +141,8 @@ export function setupBand(step: Step, ctx: FitContext, samples = 200): Band | nu
 
 /** The same step without its usual end, so that the solver answers what the limits allow. */
 function asFarAsItGoes(step: Step): Step {
-	const p = step.posture;
-	switch (p.movement) {
-		case 'step-up':
-		case 'step-down':
-			return { ...step, posture: { ...p, stepCm: 60 } };
-		case 'hinge':
-			return { ...step, posture: { ...p, handleCm: 0 } };
-		case 'leg-press':
-			return { ...step, posture: { ...p, sledCm: 15 } };
-		case 'split-squat': {
-			const { thighDeg: _, ...open } = p;
-			return { ...step, posture: open };
-		}
-		default:
-			return step;
-	}
+	const movement = movementOf(step.posture);
+	return movement.unended === undefined ? step : { ...step, posture: movement.unended(step.posture) };
 }
 
 /** Every main axis that the step asks has a value or a protocol; without one, how far this body could go is made up. */

@@ -10,11 +10,11 @@ import { fitRulesOf } from '../decision/policy.ts';
 import type { ExerciseFamily, Step } from '../exercise/family.ts';
 import { deepestSquatInBand, lowestSeatInBand } from '../posture/inverse-in-band.ts';
 import { compareTechniques, wedgeOption } from './compare-techniques.ts';
-import type { FitContext } from './context.ts';
+import type { FitContext } from '../movement/context.ts';
 import { fitFamily, fitStep, shortAt, type StepFit } from './fit.ts';
 import { moreUprightDeg } from './more-upright.ts';
-import { standOf, isSquatStep, type SquatStep } from './squat-stand.ts';
-import { buildSeat } from './furniture.ts';
+import { standOf, isSquatStep, type SquatStep } from '../movement/squat/stand.ts';
+import { buildSeat } from '../movement/furniture.ts';
 import { gateState } from './gate.ts';
 
 const family = FAMILIES.squat as ExerciseFamily;

@@ -12,12 +12,12 @@ import type { Eased, Withheld } from '../client/screening.ts';
 import { type Equipment, type ExerciseFamily, type Step } from '../exercise/family.ts';
 import type { Limits } from '../posture/problem.ts';
 import type { Demand } from '../posture/verdict.ts';
-import { askedBy, type Asked } from './asked.ts';
-import { lengthIn, type FitContext, type LungeWay, type SolvedSetup } from './context.ts';
-import { inWay, lungeWays } from './lunge-ways.ts';
+import type { Asked } from '../movement/movement.ts';
+import { movementOf } from '../movement/movements.ts';
+import { askedBy, usualLength } from '../movement/of-step.ts';
+import { lengthIn, type FitContext, type LungeWay, type SolvedSetup } from '../movement/context.ts';
+import { inWay } from '../movement/split-squat/ways.ts';
 import { solveSetup, type Once } from './solve.ts';
-import { techniqueFor } from './squat-stand.ts';
-import { usualLength } from './usual-setup.ts';
 import {
 	carries,
 	missingFor,
@@ -94,9 +94,7 @@ const RANK: Readonly<Record<Verdict, number>> = { blocked: 0, unmeasured: 1, 'se
 
 /** The lunge ways of a step; null for a step that is no lunge, or whose way is given. */
 const waysOf = (step: Step, ctx: FitContext): readonly LungeWay[] | null =>
-	step.posture.movement !== 'split-squat' || ctx.lunge !== undefined
-		? null
-		: lungeWays(ctx, techniqueFor(step, ctx.technique, ctx.teach) ?? 'parallel');
+	ctx.lunge === undefined ? (movementOf(step.posture).ways?.(step, ctx) ?? null) : null;
 
 /** Is the first of two fits of one step the better one: by verdict, then by the harder set-up? */
 function serves(a: StepFit, b: StepFit): boolean {

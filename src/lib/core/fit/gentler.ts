@@ -1,14 +1,15 @@
 /**
  * One notch gentler on the length of a step as it is set up: the seat up by what the room can build, the squat shallower, the step
- * lower, the handle higher, the sled or the feet farther; or the easier step. @source common-practice the size of a notch
+ * lower, the handle higher, the sled or the feet farther; or the easier step.
  */
 import type { Body } from '../body/body.ts';
 import type { Step } from '../exercise/family.ts';
 import type { Dial } from '../exercise/dial.ts';
-import { lengthIn, type FitContext, type Length, type SolvedSetup } from './context.ts';
+import { lengthIn, type FitContext, type SolvedSetup } from '../movement/context.ts';
 import { fitStep, type StepFit } from './fit.ts';
-import { buildSeat } from './furniture.ts';
-import { usualSetup } from './usual-setup.ts';
+import { buildSeat } from '../movement/furniture.ts';
+import { lengthKind } from '../movement/set-up-length.ts';
+import { usualSetup } from '../movement/of-step.ts';
 
 export interface GentlerNotch {
 	readonly dial: Dial;
@@ -16,16 +17,6 @@ export interface GentlerNotch {
 	readonly step?: string;
 	readonly setup: SolvedSetup;
 }
-
-/** How much gentler a notch is, in the length's own unit, and the gentlest a notch may lead to. */
-const NOTCH: Readonly<Record<Length, { readonly by: number; readonly dial: Dial; readonly last: number }>> = {
-	seatCm: { by: 3, dial: 'surface', last: 90 },
-	thighDeg: { by: -8, dial: 'depth', last: 30 },
-	stepCm: { by: -3, dial: 'surface', last: 4 },
-	handleCm: { by: 6, dial: 'surface', last: 95 },
-	sledCm: { by: 5, dial: 'depth', last: 95 },
-	feetCm: { by: 8, dial: 'surface', last: 160 }
-};
 
 /** The set-up a step is given in: as solved, else as it is usual for this body. */
 export const setupFor = (step: Step, fit: StepFit, body: Body): SolvedSetup =>
@@ -39,7 +30,7 @@ export function gentlerNotches(
 	const out: GentlerNotch[] = [];
 	const length = lengthIn(setup);
 	if (setup !== null && length !== null) {
-		const { by, dial, last } = NOTCH[length.of];
+		const { by, dial, last } = lengthKind(length.of).notch;
 		const wanted = length.value + by;
 		if (length.harder > 0 ? wanted >= last : wanted <= last) {
 			const { build: _, ...rest } = setup;

@@ -6,7 +6,7 @@ import { bodyOf } from '../body/body.ts';
 import type { Envelope } from '../client/envelope.ts';
 import { taskAnswer, taskRanges, type TaskDemand } from '../client/goal.ts';
 import type { ExerciseFamily } from '../exercise/family.ts';
-import type { FitContext } from './context.ts';
+import type { FitContext } from '../movement/context.ts';
 import { fitFamily } from './fit.ts';
 import { goalDistance, pathLength } from './goal-distance.ts';
 import { retestPlan, unlocks } from './unlocks.ts';

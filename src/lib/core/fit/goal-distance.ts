@@ -5,13 +5,13 @@
 import type { Axis, Side } from '../body/axis.ts';
 import type { LadderPoint } from '../client/goal.ts';
 import { stepOf, type Dose, type ExerciseFamily, type Step } from '../exercise/family.ts';
-import { lengthOf } from '../exercise/step-posture.ts';
+import { lengthOf } from '../movement/of-step.ts';
 import { reachOf } from './compare-techniques.ts';
-import type { FitContext } from './context.ts';
+import type { FitContext } from '../movement/context.ts';
 import { fitStep, type StepFit } from './fit.ts';
 import { bothLimits } from './limits-for.ts';
 import { asFarAsHolds } from './solve.ts';
-import { isSquatStep } from './squat-stand.ts';
+import { isSquatStep } from '../movement/squat/stand.ts';
 
 export interface GoalDistance {
 	/** Edges from the current step; null when no path leads there, or nothing is prescribed yet. */
@@ -41,7 +41,7 @@ function stepAt(step: Step, heightCm: number | undefined): Step {
 /** Does the goal's height matter to this step? */
 export const takesHeight = (step: Step): 'seat' | 'step' | null => {
 	const length = lengthOf(step.posture);
-	return length === 'seat' || length === 'step' ? length : null;
+	return length === 'seatCm' ? 'seat' : length === 'stepCm' ? 'step' : null;
 };
 
 /** Dose of the goal against the dose on its step; sets and repetitions must both be there. A goal of repetitions alone is one set. */

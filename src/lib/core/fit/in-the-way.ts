@@ -3,7 +3,7 @@ import { oppositeSide, type Side } from '../body/axis.ts';
 import { PROTOCOL } from '../client/protocol.ts';
 import type { Eased, Withheld } from '../client/screening.ts';
 import { POSITIONS, type Equipment, type Position, type Step, type Tag } from '../exercise/family.ts';
-import { type FitContext } from './context.ts';
+import { type FitContext } from '../movement/context.ts';
 
 /** Positions a step needs that the client cannot take, or was not asked about. */
 export type PositionNeeds = readonly { readonly position: Position; readonly answer: 'no' | 'unknown' }[];

@@ -1,11 +1,10 @@
 /** The limits a step is held against: of its axes, on the sides that work and on those that help, by kind of work. Worked out once for a context. */
 import { AXES, oppositeSide, type Axis, type Side } from '../body/axis.ts';
 import { type Step } from '../exercise/family.ts';
-import { isOneSided } from '../exercise/step-posture.ts';
 import type { Limits } from '../posture/problem.ts';
-import { axesOf } from './asked.ts';
-import { type FitContext } from './context.ts';
-import { axisLimit, type AxisLimit, type WorkKind } from './limits.ts';
+import { axesOf, isOneSided } from '../movement/of-step.ts';
+import { type FitContext } from '../movement/context.ts';
+import { axisLimit, type AxisLimit, type WorkKind } from '../movement/limits.ts';
 import { solverLimits, type BothLimits } from './solve.ts';
 
 export const SIDES_BOTH: readonly Side[] = ['left', 'right'];

@@ -12,7 +12,7 @@ import type { Envelope, Tolerated } from '../client/envelope.ts';
 import { fitRulesOf } from '../decision/policy.ts';
 import type { Step } from '../exercise/family.ts';
 import { TECHNIQUES } from '../posture/problem.ts';
-import { lengthIn, type FitContext } from './context.ts';
+import { lengthIn, type FitContext } from '../movement/context.ts';
 import { fitSteps, type StepFit } from './fit.ts';
 import { reached } from '../../../../tests/cases.ts';
 

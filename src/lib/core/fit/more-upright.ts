@@ -1,9 +1,9 @@
 /** How much more upright the shank of a squat or step-down stands for a client than it is taught, whole degrees; 0 where it stands as taught. */
 import type { Step } from '../exercise/family.ts';
-import { askedBy } from './asked.ts';
-import type { FitContext, SolvedSetup } from './context.ts';
+import { askedBy } from '../movement/of-step.ts';
+import type { FitContext, SolvedSetup } from '../movement/context.ts';
 import { boundsOf } from './limits-for.ts';
-import { isSquatStep } from './squat-stand.ts';
+import { isSquatStep } from '../movement/squat/stand.ts';
 
 export function moreUprightDeg(step: Step, ctx: FitContext, setup: SolvedSetup | null): number {
 	if (!isSquatStep(step) && step.posture.movement !== 'step-down') return 0;

@@ -2,7 +2,8 @@
 import { describe, expect, it } from 'vitest';
 import { FAMILIES } from '../../catalogue/families.ts';
 import { type Body, bodyOf } from '../body/body.ts';
-import { benchFor, usualLength } from './usual-setup.ts';
+import { benchFor } from '../movement/bridge/problem.ts';
+import { usualLength } from '../movement/of-step.ts';
 
 function body(heightCm: number): Body {
 	const b = bodyOf({ heightCm, massKg: 70 });

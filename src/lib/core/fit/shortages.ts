@@ -1,9 +1,11 @@
 /** What a set-up asks, and where that comes close to a limit or goes past it: by what is tolerated, and by protocol. */
 import { MODEL_ERROR, oppositeSide, USUAL_RANGE, type Axis, type Side } from '../body/axis.ts';
 import { type Step } from '../exercise/family.ts';
-import { axesOf, errorOf, leastKneeOf, PELVIS_GIVES, type Asked } from './asked.ts';
-import { type FitContext } from './context.ts';
-import { allowedOn, type AxisLimit, type WorkKind } from './limits.ts';
+import { axesOf, errorOf, leastKneeOf } from '../movement/of-step.ts';
+import type { Asked } from '../movement/movement.ts';
+import { movementOf } from '../movement/movements.ts';
+import { type FitContext } from '../movement/context.ts';
+import { allowedOn, type AxisLimit, type WorkKind } from '../movement/limits.ts';
 import { apart, KINDS, kindOf, limitOn, NO_LIMITS, SIDES_BOTH } from './limits-for.ts';
 
 export interface Limiting {
@@ -25,9 +27,8 @@ export interface Ask {
 
 /** What a leg asks on an axis; a rear leg in a stride asks less of what is tolerated than of a protocol. */
 function ask(step: Step, axis: Axis, demand: number, rear: boolean, limit: AxisLimit): Ask {
-	return rear && axis === 'hipExtension' && step.posture.movement === 'split-squat'
-		? { demand: demand - PELVIS_GIVES, strict: demand, limit }
-		: { demand, limit };
+	const gives = rear ? movementOf(step.posture).rearGives?.[axis] : undefined;
+	return gives === undefined ? { demand, limit } : { demand: demand - gives, strict: demand, limit };
 }
 
 /** Which side works and which helps: with a side given, that one; else each side must be able to do both. */

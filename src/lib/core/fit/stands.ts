@@ -5,9 +5,9 @@
 import { AXES, POSSIBLE_RANGE, type Axis } from '../body/axis.ts';
 import { bodyOf } from '../body/body.ts';
 import type { ExerciseFamily } from '../exercise/family.ts';
-import type { CatalogueFault } from '../exercise/validate.ts';
-import { askedBy } from './asked.ts';
-import type { FitContext } from './context.ts';
+import type { CatalogueFault } from '../movement/validate-family.ts';
+import { askedBy } from '../movement/of-step.ts';
+import type { FitContext } from '../movement/context.ts';
 
 const ORDINARY = { heightCm: 170, massKg: 70 } as const;
 

@@ -5,8 +5,8 @@
 import type { Equipment, Purpose, Step, Tag } from '../exercise/family.ts';
 import { servesOf } from '../exercise/family.ts';
 import { DIALS, notchIndex, DIAL_NOTCHES } from '../exercise/dial.ts';
-import { askedBy } from './asked.ts';
-import type { FitContext } from './context.ts';
+import { askedBy } from '../movement/of-step.ts';
+import type { FitContext } from '../movement/context.ts';
 import { setupFor } from './gentler.ts';
 import { isOpen, type Candidate } from './open.ts';
 

@@ -5,7 +5,7 @@
 import { AXES, isMainAxis, SIDES, type Axis, type Side } from '../body/axis.ts';
 import { addDays, daysBetween, type Day } from '../base/calendar-day.ts';
 import type { Envelope } from '../client/envelope.ts';
-import type { FitRules } from './rules.ts';
+import type { FitRules } from '../movement/rules.ts';
 import type { StepFit } from './fit.ts';
 
 export interface Unlock {

@@ -2,7 +2,6 @@
  * Function tests as nouns: what is done, what is written down, how it is scored, and which numbers follow from it. Times in seconds,
  * counts in repetitions, distances in m or cm, force in N. Classes are read off published norms, which come in as data.
  */
-import type { RestingSigns } from '../client/acute.ts';
 import type { Better } from './symmetry.ts';
 import type { ChangeRule } from './change.ts';
 import { conflicting, readNorm, type Norm, type Person, type Reading } from './norm.ts';
@@ -61,18 +60,6 @@ export interface TestPerson extends Person {
 export function scored(spec: TestSpec, value: number, extras: Extras): number {
 	if (extras.hands === 1 && spec.id === 'chair-stand-30s') return 0;
 	return spec.ceiling === undefined ? value : Math.min(value, spec.ceiling);
-}
-
-/** The signs at rest that a test writes down: a pressure taken for itself, or before a walk. */
-export function signsOf(test: string, value: number, x: Extras): RestingSigns | undefined {
-	const signs: RestingSigns =
-		test === 'resting-pressure'
-			? { systolic: value, ...(x.diastolic === undefined ? {} : { diastolic: x.diastolic }) }
-			: {
-					...(x.systolic === undefined ? {} : { systolic: x.systolic }),
-					...(x.diastolic === undefined ? {} : { diastolic: x.diastolic })
-				};
-	return signs.systolic === undefined && signs.diastolic === undefined ? undefined : signs;
 }
 
 const G = 9.81;

@@ -5,7 +5,7 @@
  * A protocol opens to nobody until it is lifted or its next phase is confirmed. Everything else opens to a licensed user with a reason, which is
  * kept as passed over and shown until the reason for it is gone.
  */
-import type { FitContext, SolvedSetup } from '../fit/context.ts';
+import type { FitContext, SolvedSetup } from '../movement/context.ts';
 import { fitStep, shortAt, type StepFit } from '../fit/fit.ts';
 import type { Clearance, ExerciseFamily, Gate, Step } from '../exercise/family.ts';
 import { breakKey, breaksOf, type Break, type Prescribed, type StandingFacts } from './standing.ts';

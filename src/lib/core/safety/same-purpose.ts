@@ -3,7 +3,7 @@
  * ladder fits. Gentler ones first, so that a substitute is never a leap.
  */
 import { servesOf, type ExerciseFamily, type Step } from '../exercise/family.ts';
-import type { FitContext } from '../fit/context.ts';
+import type { FitContext } from '../movement/context.ts';
 import { fitSteps, type StepFit } from '../fit/fit.ts';
 import { passes } from '../fit/open.ts';
 import { hardness } from '../fit/substitutes.ts';

@@ -6,7 +6,7 @@ import { FAMILIES } from '../../catalogue/families.ts';
 import { bodyOf } from '../body/body.ts';
 import type { Envelope } from '../client/envelope.ts';
 import { stepOf, type ExerciseFamily } from '../exercise/family.ts';
-import type { FitContext } from '../fit/context.ts';
+import type { FitContext } from '../movement/context.ts';
 import { shortAt } from '../fit/fit.ts';
 import { samePurpose } from './same-purpose.ts';
 import { breakKey, standing, type Prescribed, type StandingFacts } from './standing.ts';

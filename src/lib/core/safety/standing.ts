@@ -12,12 +12,12 @@
 import type { Day } from '../base/calendar-day.ts';
 import type { Axis, Side } from '../body/axis.ts';
 import type { Clearance, ExerciseFamily, Position, Step, Tag } from '../exercise/family.ts';
-import { lengthIn, type FitContext, type SolvedSetup } from '../fit/context.ts';
+import { lengthIn, type FitContext, type SolvedSetup } from '../movement/context.ts';
 import { fitStep, shortAt, type StepFit } from '../fit/fit.ts';
 import { type Limiting } from '../fit/shortages.ts';
 import { setupFor } from '../fit/gentler.ts';
 import { passes } from '../fit/open.ts';
-import { usualLength } from '../fit/usual-setup.ts';
+import { usualLength } from '../movement/of-step.ts';
 
 export const BREAK_BY = ['protocol', 'flag', 'clearance', 'tolerated', 'position', 'equipment'] as const;
 export type BreakBy = (typeof BREAK_BY)[number];

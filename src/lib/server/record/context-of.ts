@@ -7,7 +7,7 @@ import { type Bindings, bindingsOn } from '#lib/core/client/protocol.ts';
 import { type Caution, easedTags, withheldTags, withoutWeight } from '#lib/core/client/screening.ts';
 import { fitRulesOf } from '#lib/core/decision/policy.ts';
 import { EQUIPMENT, type Equipment } from '#lib/core/exercise/family.ts';
-import type { FitContext } from '#lib/core/fit/context.ts';
+import type { FitContext } from '#lib/core/movement/context.ts';
 import type { ClientRecord } from './load.ts';
 
 /** The open flags as far as steps are concerned: each with its side, where its region or the one hip that is treated tells it. */

@@ -2,13 +2,12 @@
 import { CATALOGUE_VERSION, FAMILIES } from '#lib/catalogue/families.ts';
 import { type Day, dayNumber, daysBetween } from '#lib/core/base/calendar-day.ts';
 import { MAIN_AXES, SIDES } from '#lib/core/body/axis.ts';
-import { type RestingSigns } from '#lib/core/client/acute.ts';
+import { type RestingSigns, signsOf } from '#lib/core/client/acute.ts';
 import type { Policy } from '#lib/core/decision/policy.ts';
 import { withPressure } from '#lib/core/decision/closed-today.ts';
 import { ENGINE_VERSION } from '#lib/core/decision/trace.ts';
 import { morningSeries } from '#lib/core/decision/usual.ts';
 import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
-import { signsOf } from '#lib/core/measure/function-test.ts';
 import { flagReaches } from '#lib/core/safety/alarm.ts';
 import type { Arrived, ArrivalSaid, Flag } from '../repo/client-repo.ts';
 import type { Prescription } from '../repo/exercise-repo.ts';

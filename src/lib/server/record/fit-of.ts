@@ -3,7 +3,7 @@ import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { Side } from '#lib/core/body/axis.ts';
 import { seenDoing } from '#lib/core/decision/range-evidence.ts';
 import { type ExerciseFamily, type Step, stepOf } from '#lib/core/exercise/family.ts';
-import type { FitContext, SolvedSetup } from '#lib/core/fit/context.ts';
+import type { FitContext, SolvedSetup } from '#lib/core/movement/context.ts';
 import { fitStep } from '#lib/core/fit/fit.ts';
 import { samePurpose } from '#lib/core/safety/same-purpose.ts';
 import {

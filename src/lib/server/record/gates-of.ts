@@ -2,7 +2,7 @@
 import { TEST_SHOWS } from '#lib/catalogue/test-shows.ts';
 import type { NextStep } from '#lib/core/decision/input.ts';
 import { type Step, stepAnywhere, stepOf } from '#lib/core/exercise/family.ts';
-import type { FitContext } from '#lib/core/fit/context.ts';
+import type { FitContext } from '#lib/core/movement/context.ts';
 import { fitStep } from '#lib/core/fit/fit.ts';
 import { type GateFacts, gateState, type GateState, type Shown } from '#lib/core/fit/gate.ts';
 import { setupFor } from '#lib/core/fit/gentler.ts';

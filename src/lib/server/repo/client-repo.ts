@@ -9,7 +9,7 @@ import type { ScreenAnswers, Severity, Urgency } from '#lib/core/client/screenin
 import type { Sex } from '#lib/core/measure/range-kind.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { Brace, Clearance, Position } from '#lib/core/exercise/family.ts';
-import type { Tolerance } from '#lib/core/fit/context.ts';
+import type { Tolerance } from '#lib/core/movement/context.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
 import type { PolicyId } from '#lib/contract/policy.ts';
 import type { Surgery as SurgeryShown } from '#lib/contract/view.ts';

@@ -1,7 +1,7 @@
 /** What the practice owns: seats, pads, wedges, weights; with this member's delegations and the practice's own families, in one query. */
 import { sql } from 'kysely';
 import type { Day } from '#lib/core/base/calendar-day.ts';
-import type { Furniture } from '#lib/core/fit/furniture.ts';
+import type { Furniture } from '#lib/core/movement/furniture.ts';
 import { EQUIPMENT, type Equipment, type ExerciseFamily } from '#lib/core/exercise/family.ts';
 import { isHead } from '../db/heads.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';

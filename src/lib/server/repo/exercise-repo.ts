@@ -3,7 +3,7 @@ import { sql } from 'kysely';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { Side } from '#lib/core/body/axis.ts';
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
-import type { SolvedSetup } from '#lib/core/fit/context.ts';
+import type { SolvedSetup } from '#lib/core/movement/context.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { ofClient, type Whose } from '../db/heads.ts';
 

@@ -1,6 +1,6 @@
 /** Is a prescription bolder than another? By step, by dose, by load, by the length it is set up to. */
 import { doseVolume } from '#lib/core/dose/dose.ts';
-import { lengthIn } from '#lib/core/fit/context.ts';
+import { lengthIn } from '#lib/core/movement/context.ts';
 import type { Prescribed } from '#lib/core/decision/trace.ts';
 import { setupText } from '#lib/wording/setup.ts';
 import { stepTitle } from '#lib/wording/steps.ts';

@@ -2,7 +2,7 @@
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
 import type { Brace, Clearance, Equipment, ExerciseFamily, Gate } from '#lib/core/exercise/family.ts';
-import type { FitContext, SolvedSetup } from '#lib/core/fit/context.ts';
+import type { FitContext, SolvedSetup } from '#lib/core/movement/context.ts';
 import { gateAsks, gateText } from '#lib/wording/gates.ts';
 import { effectiveChain } from '../record/effective-chain.ts';
 import { atHand, PLACES, type Place } from '../record/context-of.ts';

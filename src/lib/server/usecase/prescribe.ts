@@ -14,10 +14,10 @@ import {
 	type ExerciseFamily,
 	type Step
 } from '#lib/core/exercise/family.ts';
-import type { SolvedSetup } from '#lib/core/fit/context.ts';
+import type { SolvedSetup } from '#lib/core/movement/context.ts';
 import { fitStep } from '#lib/core/fit/fit.ts';
 import { setupFor } from '#lib/core/fit/gentler.ts';
-import { techniqueFor } from '#lib/core/fit/squat-stand.ts';
+import { techniqueFor } from '#lib/core/movement/squat/stand.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
 import { sideOf } from '#lib/core/body/region-side.ts';
 import { asksGates, closedFor, type Closed, type ClosedFacts } from '#lib/core/safety/closed.ts';

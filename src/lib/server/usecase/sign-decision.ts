@@ -5,7 +5,7 @@
 import { ok } from '#lib/core/base/result.ts';
 import { doseText } from '#lib/core/dose/dose.ts';
 import { stepOf, type Step } from '#lib/core/exercise/family.ts';
-import { lengthIn, type SolvedSetup } from '#lib/core/fit/context.ts';
+import { lengthIn, type SolvedSetup } from '#lib/core/movement/context.ts';
 import { fitStep } from '#lib/core/fit/fit.ts';
 import { setupFor } from '#lib/core/fit/gentler.ts';
 import { breakKey } from '#lib/core/safety/standing.ts';

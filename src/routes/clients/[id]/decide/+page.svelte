@@ -5,7 +5,8 @@
 	import { findStep } from '#lib/catalogue/families.ts';
 	import { doseText, gentlerDose } from '#lib/core/dose/dose.ts';
 	import { stepOf, type ExerciseFamily, type Step } from '#lib/core/exercise/family.ts';
-	import { lengthIn, type Length } from '#lib/core/fit/context.ts';
+	import { lengthIn } from '#lib/core/movement/context.ts';
+	import type { Length } from '#lib/core/movement/set-up-length.ts';
 	import Act from '#lib/ui/Act.svelte';
 	import Choice from '#lib/ui/Choice.svelte';
 	import Field from '#lib/ui/Field.svelte';

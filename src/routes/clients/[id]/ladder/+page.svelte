@@ -6,12 +6,13 @@
 	import { MAIN_AXES, POSSIBLE_RANGE, type Axis, type Side } from '#lib/core/body/axis.ts';
 	import { envelopeTrying } from '#lib/core/client/envelope.ts';
 	import { stepOf, type Equipment, type ExerciseFamily, type Step } from '#lib/core/exercise/family.ts';
-	import { axesOf, errorOf } from '#lib/core/fit/asked.ts';
-	import { lengthIn, LENGTHS, type FitContext, type SolvedSetup } from '#lib/core/fit/context.ts';
+	import { axesOf, errorOf } from '#lib/core/movement/of-step.ts';
+	import { lengthIn, type FitContext, type SolvedSetup } from '#lib/core/movement/context.ts';
+	import { LENGTHS } from '#lib/core/movement/set-up-length.ts';
 	import { fitFamily, fitStep } from '#lib/core/fit/fit.ts';
 	import { setupFor } from '#lib/core/fit/gentler.ts';
-	import { axisLimit, usableOf } from '#lib/core/fit/limits.ts';
-	import { isSquatStep } from '#lib/core/fit/squat-stand.ts';
+	import { axisLimit, usableOf } from '#lib/core/movement/limits.ts';
+	import { isSquatStep } from '#lib/core/movement/squat/stand.ts';
 	import { candidatesOf } from '#lib/core/fit/open.ts';
 	import { substitutes, type Avoid } from '#lib/core/fit/substitutes.ts';
 	import { sideOf } from '#lib/core/body/region-side.ts';
@@ -434,11 +435,7 @@
 						<input type="hidden" name="exerciseId" value={data.exerciseIn[sore] ?? data.ids.exerciseId} />
 						<input type="hidden" name="step" value={step.id} />
 						<input type="hidden" name="family" value={family.id} />
-						{#each LENGTHS as [name] (name)}<input
-								type="hidden"
-								{name}
-								value={lengths?.[name] ?? ''}
-							/>{/each}
+						{#each LENGTHS as name (name)}<input type="hidden" {name} value={lengths?.[name] ?? ''} />{/each}
 						<input type="hidden" name="heelWedgeCm" value={lengths?.heelWedgeCm ?? wedgeCm ?? ''} />
 						<div class="flex flex-wrap items-end gap-2.5">
 							<Field

@@ -3,7 +3,7 @@
 	import { enhance } from '$app/forms';
 	import { FAMILIES } from '#lib/catalogue/families.ts';
 	import { POSITIONS, type ExerciseFamily, type Purpose, type Tag } from '#lib/core/exercise/family.ts';
-	import type { FitContext } from '#lib/core/fit/context.ts';
+	import type { FitContext } from '#lib/core/movement/context.ts';
 	import { fitFamily } from '#lib/core/fit/fit.ts';
 	import { candidatesOf, isOpen, passes, type Candidate } from '#lib/core/fit/open.ts';
 	import { planFor } from '#lib/core/fit/substitutes.ts';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { legsOf } from '#lib/core/body/axis.ts';
 import { stepAnywhere } from '#lib/core/exercise/family.ts';
-import { isOneSided } from '#lib/core/exercise/step-posture.ts';
+import { isOneSided } from '#lib/core/movement/of-step.ts';
 import { text, uuid } from '#lib/contract/basics.ts';
 import { parseLog } from '#lib/contract/log-form.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';

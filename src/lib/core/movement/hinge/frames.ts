@@ -1,32 +1,18 @@
 /** A hinge to a handle, on blocks where it stands on them. */
 import { point } from '../../base/vector.ts';
-import type { Step } from '../../exercise/family.ts';
 import { weightRadius, type Prop } from '../../figure/prop.ts';
 import { hangingHandCm, hinge } from '../../posture/hinge.ts';
-import type { FitContext, SolvedSetup } from '../context.ts';
-import { handleFor } from '../usual-setup.ts';
+import type { At } from '../movement.ts';
+import { handleFor, hingeOf } from './problem.ts';
 import type { HingePosture } from '../../exercise/step-posture.ts';
-import { mix, block, label, withArms, type FrameAt } from './frame.ts';
+import { mix, block, label, withArms, type FrameAt } from '../drawing/frame.ts';
 
-export function framesOfHinge(
-	step: Step,
-	p: HingePosture,
-	ctx: FitContext,
-	setup: SolvedSetup | null
-): FrameAt {
+export function framesOfHinge({ step, p, ctx, setup }: At<HingePosture>): FrameAt {
 	const { body } = ctx;
 	const { load } = p;
 	const handleCm = setup?.handleCm ?? handleFor(p, body);
 	const top = hangingHandCm(body) - 4;
-	const at = (cm: number) =>
-		hinge({
-			body,
-			handleCm: cm,
-			close: p.close,
-			loadKg: load?.kg ?? 0,
-			...(p.bar === undefined ? {} : { bar: p.bar }),
-			...(p.oneLeg === true ? { oneLeg: true } : {})
-		});
+	const at = (cm: number) => hinge({ ...hingeOf(p, body), handleCm: cm });
 	return (t) => {
 		const s = at(mix(Math.max(top, handleCm), handleCm, t)).stick;
 		const points = withArms(body, s);

@@ -8,6 +8,7 @@ import type { Equipment, Position } from '../exercise/family.ts';
 import type { Technique } from '../posture/problem.ts';
 import type { Build, Furniture } from './furniture.ts';
 import type { FitRules } from './rules.ts';
+import { type Length, LENGTHS, SETUP_LENGTHS } from './set-up-length.ts';
 
 /** The lengths of a set-up; a step has at most one of its own, and a wedge. */
 export interface SolvedSetup {
@@ -20,17 +21,6 @@ export interface SolvedSetup {
 	readonly heelWedgeCm?: number;
 	readonly build?: Build;
 }
-
-/** The lengths in the order they are shown, with their unit. A larger value is harder (1) or gentler (−1). */
-export const LENGTHS = [
-	['seatCm', 'cm', -1],
-	['thighDeg', 'deg', 1],
-	['stepCm', 'cm', 1],
-	['handleCm', 'cm', -1],
-	['sledCm', 'cm', -1],
-	['feetCm', 'cm', -1]
-] as const;
-export type Length = (typeof LENGTHS)[number][0];
 
 export interface Observed {
 	readonly step: string;
@@ -86,9 +76,10 @@ export function lengthIn(setup: SolvedSetup | null | undefined): {
 	readonly harder: 1 | -1;
 } | null {
 	if (setup === null || setup === undefined) return null;
-	for (const [of, unit, harder] of LENGTHS) {
+	for (const of of LENGTHS) {
 		const value = setup[of];
-		if (value !== undefined) return { of, value, unit, harder };
+		if (value !== undefined)
+			return { of, value, unit: SETUP_LENGTHS[of].unit, harder: SETUP_LENGTHS[of].harder };
 	}
 	return null;
 }

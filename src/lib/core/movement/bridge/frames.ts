@@ -1,32 +1,19 @@
 /** A bridge, upper back or feet on something raised where they are. */
 import { point, type Point } from '../../base/vector.ts';
-import type { Step } from '../../exercise/family.ts';
 import { type PosedPoints } from '../../figure/key-pose.ts';
 import { weightRadius, type Prop } from '../../figure/prop.ts';
 import { middleJoint } from '../../figure/two-link.ts';
 import { bridge } from '../../posture/bridge.ts';
-import type { FitContext, SolvedSetup } from '../context.ts';
+import type { At } from '../movement.ts';
 import type { BridgePosture } from '../../exercise/step-posture.ts';
-import { benchFor } from '../usual-setup.ts';
-import { mix, block, label, type FrameAt } from './frame.ts';
+import { benchFor, bridgeAt } from './problem.ts';
+import { mix, block, label, type FrameAt } from '../drawing/frame.ts';
 
-export function framesOfBridge(
-	step: Step,
-	p: BridgePosture,
-	ctx: FitContext,
-	setup: SolvedSetup | null
-): FrameAt {
+export function framesOfBridge({ step, p, ctx, setup }: At<BridgePosture>): FrameAt {
 	const { body } = ctx;
 	const { load } = p;
 	const { shoulderCm } = benchFor(p, body);
-	const q = bridge({
-		body,
-		legs: p.legs,
-		loadKg: load?.kg ?? 0,
-		...(setup?.feetCm === undefined ? { kneeDeg: p.kneeDeg } : { footDistCm: setup.feetCm }),
-		...benchFor(p, body),
-		...(p.footCm === undefined ? {} : { footCm: p.footCm })
-	});
+	const q = bridge(bridgeAt(p, body, setup));
 	const H = body.heightM;
 	const low = point(
 		q.stick.shoulder.x + Math.sqrt(Math.max(0, body.trunkM ** 2 - (q.stick.shoulder.y - 0.05 * H) ** 2)),

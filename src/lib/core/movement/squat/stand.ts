@@ -1,8 +1,8 @@
 /** A squat or rise of a client as a stand problem: technique, wedge and shoes, toe-out, load. */
-import type { Step } from '../exercise/family.ts';
-import { isSquat, type SquatPosture } from '../exercise/step-posture.ts';
-import type { Depth, Limits, Stand, Technique } from '../posture/problem.ts';
-import type { FitContext, SolvedSetup } from './context.ts';
+import type { Step } from '../../exercise/family.ts';
+import { isSquat, type SquatPosture } from '../../exercise/step-posture.ts';
+import type { Depth, Limits, Stand, Technique } from '../../posture/problem.ts';
+import type { FitContext, SolvedSetup } from '../context.ts';
 
 /** A step that is solved as a squat or a rise. */
 export type SquatStep = Step & { readonly posture: SquatPosture };

@@ -1,13 +1,12 @@
 /** Up on the toes, and below the edge where the heels drop. */
 import { point } from '../../base/vector.ts';
-import type { Step } from '../../exercise/family.ts';
 import { type Prop } from '../../figure/prop.ts';
 import { heelRaiseStick } from '../../posture/heel-raise.ts';
-import type { FitContext } from '../context.ts';
+import type { At } from '../movement.ts';
 import type { HeelRaisePosture } from '../../exercise/step-posture.ts';
-import { carried, mix, block, label, withArms, heldBy, type FrameAt } from './frame.ts';
+import { carried, mix, block, label, withArms, heldBy, type FrameAt } from '../drawing/frame.ts';
 
-export function framesOfHeelRaise(step: Step, p: HeelRaisePosture, ctx: FitContext): FrameAt {
+export function framesOfHeelRaise({ step, p, ctx }: At<HeelRaisePosture>): FrameAt {
 	const { body } = ctx;
 	const { load } = p;
 	const edge = p.dropDeg === undefined ? 0 : 15;

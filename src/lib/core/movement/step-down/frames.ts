@@ -1,30 +1,22 @@
 /** Stepping down: one leg on the edge, the free foot to the floor. */
 import { RAD } from '../../base/angle.ts';
 import { point, type Point } from '../../base/vector.ts';
-import type { Step } from '../../exercise/family.ts';
 import { type Prop } from '../../figure/prop.ts';
 import { middleJoint } from '../../figure/two-link.ts';
 import { postureInBand } from '../../posture/inverse-in-band.ts';
 import { asSquat } from '../../posture/step-down.ts';
 import type { Stick } from '../../posture/stick.ts';
-import { stepDownOf } from '../asked.ts';
-import type { FitContext, SolvedSetup } from '../context.ts';
-import { boundsOf } from '../limits-for.ts';
+import { stepDownOf } from './problem.ts';
+import type { At } from '../movement.ts';
 import type { StepDownPosture } from '../../exercise/step-posture.ts';
-import { carried, mix, block, label, withArms, heldBy, type FrameAt } from './frame.ts';
+import { carried, mix, block, label, withArms, heldBy, type FrameAt } from '../drawing/frame.ts';
 
-export function framesOfStepDown(
-	step: Step,
-	p: StepDownPosture,
-	ctx: FitContext,
-	setup: SolvedSetup | null
-): FrameAt {
+export function framesOfStepDown({ step, p, ctx, setup, bounds }: At<StepDownPosture>): FrameAt {
 	const { body } = ctx;
-	const bounds = boundsOf(step, ctx);
 	const { load } = p;
 	const stepCm = setup?.stepCm ?? p.stepCm;
 	const rise = stepCm / 100;
-	const downFrom = (cm: number) => postureInBand(asSquat(stepDownOf(step, ctx, { stepCm: cm })), bounds);
+	const downFrom = (cm: number) => postureInBand(asSquat(stepDownOf(step, p, ctx, { stepCm: cm })), bounds);
 	const bottom = downFrom(stepCm);
 	return (t) => {
 		const q = t >= 1 ? bottom : downFrom(mix(1.5, stepCm, t));

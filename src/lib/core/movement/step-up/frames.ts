@@ -1,16 +1,10 @@
 /** Stepping up: from the top of the step over the swing to the touch. */
-import type { Step } from '../../exercise/family.ts';
 import { standingOnTop, stepUp } from '../../posture/step-up.ts';
-import type { FitContext, SolvedSetup } from '../context.ts';
+import type { At } from '../movement.ts';
 import type { StepUpPosture } from '../../exercise/step-posture.ts';
-import { carried, block, label, withArms, heldBy, betweenSticks, type FrameAt } from './frame.ts';
+import { carried, block, label, withArms, heldBy, betweenSticks, type FrameAt } from '../drawing/frame.ts';
 
-export function framesOfStepUp(
-	step: Step,
-	p: StepUpPosture,
-	ctx: FitContext,
-	setup: SolvedSetup | null
-): FrameAt {
+export function framesOfStepUp({ step, p, ctx, setup }: At<StepUpPosture>): FrameAt {
 	const { body } = ctx;
 	const { load } = p;
 	const stepCm = setup?.stepCm ?? p.stepCm;

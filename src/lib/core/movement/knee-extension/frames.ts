@@ -2,11 +2,11 @@
 import { point } from '../../base/vector.ts';
 import { chair, type Prop } from '../../figure/prop.ts';
 import { seatedStick } from '../../posture/knee-extension.ts';
-import type { FitContext } from '../context.ts';
+import type { At } from '../movement.ts';
 import type { KneeExtensionPosture } from '../../exercise/step-posture.ts';
-import { mix, withArms, type FrameAt } from './frame.ts';
+import { mix, withArms, type FrameAt } from '../drawing/frame.ts';
 
-export function framesOfKneeExtension(p: KneeExtensionPosture, ctx: FitContext): FrameAt {
+export function framesOfKneeExtension({ p, ctx }: At<KneeExtensionPosture>): FrameAt {
 	const { body } = ctx;
 	const seatCm = 46;
 	return (t) => {

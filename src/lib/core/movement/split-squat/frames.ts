@@ -1,24 +1,16 @@
 /** Split squat and lunge, with the riser under the front foot where there is one. */
-import type { Step } from '../../exercise/family.ts';
 import { type Prop } from '../../figure/prop.ts';
 import { splitSquat } from '../../posture/split-squat.ts';
-import { splitOf } from '../asked.ts';
-import type { FitContext, SolvedSetup } from '../context.ts';
-import { boundsOf } from '../limits-for.ts';
-import { ankleCap } from '../squat-stand.ts';
+import { splitOf } from './problem.ts';
+import type { At } from '../movement.ts';
+import { ankleCap } from '../squat/stand.ts';
 import type { SplitPosture } from '../../exercise/step-posture.ts';
-import { carried, mix, block, label, withArms, handOnLoad, heldBy, type FrameAt } from './frame.ts';
+import { carried, mix, block, label, withArms, handOnLoad, heldBy, type FrameAt } from '../drawing/frame.ts';
 
-export function framesOfSplitSquat(
-	step: Step,
-	p: SplitPosture,
-	ctx: FitContext,
-	setup: SolvedSetup | null
-): FrameAt {
+export function framesOfSplitSquat({ step, p, ctx, setup, bounds }: At<SplitPosture>): FrameAt {
 	const { body } = ctx;
-	const bounds = boundsOf(step, ctx);
 	const { load } = p;
-	const problem = splitOf(step, ctx, setup, ankleCap(bounds[0]));
+	const problem = splitOf(step, p, ctx, setup, ankleCap(bounds[0] ?? {}));
 	const bottom = splitSquat(problem);
 	const start = Math.min(30, bottom.front.thigh);
 	return (t) => {

@@ -3,10 +3,10 @@
  * or a stiff ankle holds with free ones too; those that toes and ankle do not allow are left out, and the first that serves best is taken.
  * @source common-practice
  */
-import { MODEL_ERROR, type Axis, type Side } from '../body/axis.ts';
-import type { Technique } from '../posture/problem.ts';
-import type { FitContext, LungeWay } from './context.ts';
-import { axisLimit, type WorkKind } from './limits.ts';
+import { MODEL_ERROR, type Axis, type Side } from '../../body/axis.ts';
+import type { Technique } from '../../posture/problem.ts';
+import type { FitContext, LungeWay } from '../context.ts';
+import { axisLimit, type WorkKind } from '../limits.ts';
 
 /** Heel up by so much, degrees, the usual first: below the last the foot is flat. */
 const REAR_PITCHES = [60, 55, 50, 45] as const;

@@ -4,11 +4,10 @@
  * Answers every fault found, each with its place and the mend; an empty list is a valid family. Steps of other families, which gates may
  * name, are handed in.
  */
-import { POSSIBLE_RANGE, type Axis } from '../body/axis.ts';
 import { poseFaults } from '../figure/key-pose.ts';
-import { harderDials } from './dial.ts';
-import type { ExerciseFamily, Gate, Step } from './family.ts';
-import type { StepPosture } from './step-posture.ts';
+import { harderDials } from '../exercise/dial.ts';
+import type { ExerciseFamily, Gate, Step } from '../exercise/family.ts';
+import { movementOf } from './movements.ts';
 
 export interface CatalogueFault {
 	readonly place: string;
@@ -48,7 +47,7 @@ export function validateFamily(family: ExerciseFamily, known: Known): readonly C
 		if (step.sources.length === 0) say(place, 'no source; name one or say common-practice');
 		if (step.cues !== undefined && (step.cues.length < 2 || step.cues.length > 3))
 			say(place, `${step.cues.length} cues; a card carries two or three essentials`);
-		for (const message of postureFaults(step.posture)) say(place, message);
+		for (const message of movementOf(step.posture).faults(step.posture)) say(place, message);
 		if (step.drawn !== undefined)
 			for (const pose of [step.drawn.from, step.drawn.to])
 				for (const message of poseFaults(pose)) say(place, message);
@@ -74,60 +73,6 @@ function edgeFaults(step: Step, byId: ReadonlyMap<string, Step>): string[] {
 			? [`the edge to ${edge.to} says it turns ${edge.dial} but turns ${turned} harder; one dial an edge`]
 			: [];
 	});
-}
-
-const within = (
-	what: string,
-	value: number | undefined,
-	low: number,
-	high: number,
-	unit: string
-): string[] =>
-	value === undefined || (value >= low && value <= high)
-		? []
-		: [`${what} ${value} ${unit} is outside ${low}–${high}`];
-
-/** Lengths and angles outside what the model and the room can do. */
-function postureFaults(p: StepPosture): string[] {
-	switch (p.movement) {
-		case 'squat':
-		case 'sit-to-stand':
-			return [
-				...('seatCm' in p.depth ? within('seat', p.depth.seatCm, 20, 80, 'cm') : []),
-				...('thighDeg' in p.depth ? within('thigh', p.depth.thighDeg, 10, 130, '°') : []),
-				...within('wedge', p.heelWedgeCm, 0, 10, 'cm')
-			];
-		case 'step-up':
-		case 'step-down':
-			return within('step', p.stepCm, 2, 60, 'cm');
-		case 'split-squat':
-			return [
-				...within('thigh', p.thighDeg, 10, 130, '°'),
-				...within('stride', p.stride, 0.2, 0.7, 'of stature'),
-				...within('riser', p.frontElevationCm, 0, 30, 'cm')
-			];
-		case 'hinge':
-			return within('handle', p.handleCm, 0, 110, 'cm');
-		case 'bridge':
-			return [
-				...within('knee', p.kneeDeg, 10, 130, '°'),
-				...within('bench', p.shoulderCm, 20, 60, 'cm'),
-				...within('feet', p.footCm, 0, 60, 'cm')
-			];
-		case 'knee-extension':
-			return [...within('arc from', p.fromDeg, 0, 120, '°'), ...within('arc to', p.toDeg, 0, 120, '°')];
-		case 'leg-press':
-			return [...within('sled', p.sledCm, 15, 100, 'cm'), ...within('rail', p.railDeg, 0, 60, '°')];
-		case 'heel-raise':
-			return [...within('heel', p.pitchDeg, 0, 60, '°'), ...within('drop', p.dropDeg, 0, 40, '°')];
-		case 'pose':
-			return [
-				...[p.from, p.to].flatMap(poseFaults),
-				...(Object.entries(p.asks ?? {}) as [Axis, number][]).flatMap(([axis, deg]) =>
-					within(axis, deg, ...POSSIBLE_RANGE[axis], '°')
-				)
-			];
-	}
 }
 
 function gateFaults(gate: Gate, step: Step, byId: ReadonlyMap<string, Step>): string[] {

@@ -2,11 +2,11 @@
 import { point } from '../../base/vector.ts';
 import { type Prop } from '../../figure/prop.ts';
 import { legPress } from '../../posture/leg-press.ts';
-import type { FitContext, SolvedSetup } from '../context.ts';
+import type { At } from '../movement.ts';
 import type { LegPressPosture } from '../../exercise/step-posture.ts';
-import { mix, block, withArms, waitingLeg, type FrameAt } from './frame.ts';
+import { mix, block, withArms, waitingLeg, type FrameAt } from '../drawing/frame.ts';
 
-export function framesOfLegPress(p: LegPressPosture, ctx: FitContext, setup: SolvedSetup | null): FrameAt {
+export function framesOfLegPress({ p, ctx, setup }: At<LegPressPosture>): FrameAt {
 	const { body } = ctx;
 	const sledCm = setup?.sledCm ?? p.sledCm;
 	const far = 96 * (body.shankM + body.thighM);

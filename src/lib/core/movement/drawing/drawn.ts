@@ -7,7 +7,7 @@ import { bodyShapes } from '../../figure/body-shapes.ts';
 import { screen } from '../../figure/limb.ts';
 import { propShape, type Prop } from '../../figure/prop.ts';
 import type { Figure, Joint } from '../../figure/shape.ts';
-import type { Frame } from './frame.ts';
+import type { Frame, FrameAt } from './frame.ts';
 
 const PAD = 0.07;
 
@@ -80,4 +80,20 @@ export function drawn(
 		joints: at.map(([id, p]) => ({ id, x: screen(p).x, y: screen(p).y, ringed: ringed.has(id) })),
 		labels
 	};
+}
+
+export interface Picture {
+	/** The figure at a moment, 0 easy to 1 hard. */
+	readonly at: (t: number) => Figure;
+}
+
+/** Frames of a movement as a picture, in one view that holds its start, middle and end; `seen` are the moments that need room. */
+export function framed(
+	body: Body,
+	frameAt: FrameAt,
+	limiting: readonly Axis[],
+	seen: readonly number[] = [0, 0.5, 1]
+): Picture {
+	const viewBox = viewOf(body, seen.map(frameAt));
+	return { at: (t) => drawn(body, frameAt(t), viewBox, limiting) };
 }
