@@ -7,6 +7,7 @@
  */
 import { describe, expect, it } from 'vitest';
 
+import { WHOLE_RUN } from '../../../../tests/cases.ts';
 import { KNEE, morning, record, session } from '../../../../tests/records.ts';
 import { addDays, type Day, weekday } from '../base/calendar-day.ts';
 import { seeded } from '../base/random.ts';
@@ -86,7 +87,7 @@ function yearOf(seed: number, trueEvent?: (s: Session) => Session): Year {
 }
 
 describe('a year of sixty clients in which nothing bad happens', () => {
-	it('stops one to two times a week, of the ten that are put up with', () => {
+	it.runIf(WHOLE_RUN)('stops one to two times a week, of the ten that are put up with', () => {
 		const years = Array.from({ length: CLIENTS }, (_, i) => yearOf(i + 1));
 		const judged = years.reduce((n, y) => n + y.judged, 0);
 		const stops = years.flatMap((y) => y.stops);
