@@ -37,7 +37,7 @@ export const FLOORS = [
 	{
 		name: 'ui',
 		path: 'src/lib/ui',
-		may: ['src/lib/core', 'src/lib/catalogue', 'src/lib/contract', 'src/lib/wording'],
+		may: ['src/lib/core', 'src/lib/catalogue', 'src/lib/contract', 'src/lib/wording', 'src/lib/workers'],
 		packages: true
 	},
 	{

@@ -1,7 +1,7 @@
 /** A logged session as a form: as prescribed by default, per set and by exception where it was not. */
 import { z } from 'zod';
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
-import { INCOMPLETE, PAIN_AT, SYMPTOMS, type Session } from '#lib/core/session/record.ts';
+import { SYMPTOMS, type Session } from '#lib/core/session/record.ts';
 import {
 	day,
 	issuesOf,
@@ -13,19 +13,7 @@ import {
 	type FieldIssue,
 	type Unparsed
 } from './basics.ts';
-
-const choice = <T extends readonly [string, ...string[]]>(values: T, label: string) =>
-	z.union([z.literal(''), z.enum(values)], `${label}: choose one of ${values.join(', ')}.`).optional();
-const scored = (label: string) => typed(label, 0, 10).optional();
-const needed = (label: string) =>
-	z
-		.string(`${label}: choose 0 to 10.`)
-		.pipe(typed(label, 0, 10))
-		.refine((v) => v !== undefined, `${label}: choose 0 to 10.`)
-		.transform((v) => v as number);
-
-/** Where work can be felt that should be felt in the muscle. */
-export const JOINTS = ['none', 'knee', 'hip', 'back', 'ankle', 'foot', 'other'] as const;
+import { chosenIn, sessionShape } from './session-fields.ts';
 
 const base = z.object({
 	id: uuid,
@@ -37,22 +25,8 @@ const base = z.object({
 	cleanThroughout: z.literal('on').optional(),
 	otherSame: z.literal('on').optional(),
 	region,
-	effort: needed('Effort'),
-	before: needed('Pain before'),
-	peak: needed('Worst pain'),
-	after: needed('Pain after'),
-	confidence: scored('Confidence'),
-	soreness: scored('Muscle soreness'),
-	painAt: choice(PAIN_AT, 'Where in the movement'),
-	painOnlyLoaded: choice(['yes', 'no'], 'Only with load'),
-	radiatingLower: choice(['yes', 'no'], 'Lower than usual'),
-	caudaEquina: choice(['yes', 'no', 'unknown'], 'Saddle area'),
-	incompleteBecause: choice(INCOMPLETE, 'Because of'),
-	feltMuscle: choice(['yes', 'no'], 'Felt in the muscle'),
-	feltJoint: z.union([z.literal(''), z.enum(JOINTS)], 'Felt in a joint: choose one.').optional(),
-	sorenessOver72h: choice(['yes', 'no'], 'Sore for more than three days'),
-	elseRegion: z.union([z.literal(''), region]).optional(),
-	elsePeak: scored('Pain elsewhere')
+	...sessionShape,
+	elseRegion: z.union([z.literal(''), region]).optional()
 });
 
 export interface LogInput {
@@ -173,24 +147,12 @@ export function parseLog(
 		prescribed: { sets: prescribed.sets, reps: prescribed.reps, loadKg: prescribed.loadKg },
 		sets,
 		pains,
-		painAt: v.painAt || undefined,
-		painOnlyLoaded: v.painOnlyLoaded ? v.painOnlyLoaded === 'yes' : undefined,
+		...chosenIn(v),
 		symptoms: symptoms as Session['symptoms'],
-		radiatingLower: v.radiatingLower ? v.radiatingLower === 'yes' : undefined,
-		caudaEquina: v.caudaEquina || undefined,
 		faults,
-		incompleteBecause: v.incompleteBecause || undefined,
 		soreness: v.soreness,
 		confidence: v.confidence,
-		felt:
-			v.feltMuscle || v.feltJoint
-				? present({
-						muscle: v.feltMuscle ? v.feltMuscle === 'yes' : undefined,
-						joint: v.feltJoint || undefined
-					})
-				: undefined,
-		asUsual: asUsual.length === 0 ? undefined : asUsual,
-		sorenessOver72h: v.sorenessOver72h ? v.sorenessOver72h === 'yes' : undefined
+		asUsual: asUsual.length === 0 ? undefined : asUsual
 	}) as Session;
 	return {
 		ok: true,

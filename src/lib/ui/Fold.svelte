@@ -1,21 +1,41 @@
 <script lang="ts">
-	/** Something to open: stays as the reader left it, and opens by itself when what is inside needs to be seen. */
+	/** Something to open, in the library's accordion: stays as the reader left it, and opens by itself when what is inside needs to be seen. */
+	import AccordionItem from 'flowbite-svelte/AccordionItem.svelte';
 	import type { Snippet } from 'svelte';
 
 	interface Props {
 		readonly title: string;
 		readonly needed?: boolean;
+		open?: boolean;
+		/** How the title is dressed. */
+		readonly class?: string;
 		readonly children: Snippet;
-		readonly [key: string]: unknown;
 	}
-	let { title, needed = false, children, ...rest }: Props = $props();
-	let open = $state(false);
+	let {
+		title,
+		needed = false,
+		open = $bindable(false),
+		class: dress = 'text-accent',
+		children
+	}: Props = $props();
 	$effect.pre(() => {
 		if (needed) open = true;
 	});
 </script>
 
-<details bind:open>
-	<summary {...rest}>{title}</summary>
+<AccordionItem
+	bind:open
+	headingTag="div"
+	transitionType="none"
+	classes={{
+		button: `flex min-h-9 w-auto cursor-pointer items-center gap-1.5 border-0 bg-transparent p-0 text-left text-base font-normal hover:underline focus:ring-0 dark:bg-transparent ${dress}`,
+		active: 'text-inherit',
+		inactive: 'text-inherit',
+		content: 'border-0 p-0 dark:bg-transparent text-ink dark:text-ink'
+	}}
+>
+	{#snippet header()}<span>{title}</span>{/snippet}
+	{#snippet arrowup()}<span aria-hidden="true">▴</span>{/snippet}
+	{#snippet arrowdown()}<span aria-hidden="true">▾</span>{/snippet}
 	{@render children()}
-</details>
+</AccordionItem>

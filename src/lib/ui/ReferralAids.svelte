@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Published aids for a referral letter. They clear nobody and are not kept: what they say is for the letter and the note. */
+	import SourceLink from './SourceLink.svelte';
 	import {
 		CLOT_ITEMS,
 		clotPoints,
@@ -37,7 +38,9 @@
 	<p class="label mt-1">Nothing here is kept, and nothing here clears anybody.</p>
 	<section class="rule mt-2 py-2" aria-label="Clot points">
 		<h3>
-			Swollen or tender calf: points <a class="text-sm font-normal" href="/sources#wells-2003">wells-2003</a>
+			Swollen or tender calf: points <span class="text-sm font-normal"
+				><SourceLink source="wells-2003" /></span
+			>
 		</h3>
 		{#each CLOT_ITEMS as item (item)}
 			<Tick
@@ -53,7 +56,7 @@
 	</section>
 	<section class="rule py-2" aria-label="Fresh knee injury">
 		<h3>
-			Fresh knee injury: X-ray? <a class="text-sm font-normal" href="/sources#stiell-1996">stiell-1996</a>
+			Fresh knee injury: X-ray? <span class="text-sm font-normal"><SourceLink source="stiell-1996" /></span>
 		</h3>
 		<Tick name="aid-acute" label="a fresh injury" bind:checked={knee.acute} />
 		<Tick name="aid-kneecap" label="the kneecap alone is tender" bind:checked={knee.kneecap} />
@@ -90,8 +93,8 @@
 	</section>
 	<section class="rule py-2" aria-label="Resting pulse and pressure">
 		<h3>
-			At rest today <a class="text-sm font-normal" href="/sources#acsm-2015">acsm-2015</a>
-			<a class="text-sm font-normal" href="/sources#ats-2002">ats-2002</a>
+			At rest today <span class="text-sm font-normal"><SourceLink source="acsm-2015" /></span>
+			<span class="text-sm font-normal"><SourceLink source="ats-2002" /></span>
 		</h3>
 		<div class="my-1 flex gap-3">
 			<Field name="aid-pulse" label="Pulse" inputmode="numeric" bind:value={signs.pulse} width="w-16" />

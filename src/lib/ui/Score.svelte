@@ -3,7 +3,7 @@
 	interface Props {
 		readonly name: string;
 		readonly label: string;
-		readonly ends?: readonly [string, string];
+		readonly ends?: readonly [string, string] | undefined;
 		value?: string | undefined;
 		readonly wrong?: string | undefined;
 	}

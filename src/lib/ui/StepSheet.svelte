@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { sourceName } from '#lib/wording/sources.ts';
 	/** One step read without a client: what it is, drawn on an ordinary body, its dials, gates, dose, cues, faults and cautions. */
+	import SourceLink from './SourceLink.svelte';
 	import { DIALS } from '#lib/core/exercise/dial.ts';
 	import { cuesFor, faultsIn, servesOf, type ExerciseFamily, type Step } from '#lib/core/exercise/family.ts';
 	import { askedBy, axesOf, hasTechnique } from '#lib/core/movement/of-step.ts';
@@ -90,7 +90,7 @@
 			<dd>{step.tags.map((t) => t.replaceAll('-', ' ')).join(', ')}</dd>{/if}
 		<dt class="label">Sources</dt>
 		<dd>
-			{#each step.sources as s, i (s)}{i > 0 ? ', ' : ''}<a href="/sources#{s}">{sourceName(s)}</a>{/each}
+			{#each step.sources as s, i (s)}{i > 0 ? ', ' : ''}<SourceLink source={s} />{/each}
 		</dd>
 	</dl>
 	{#if schools.length > 0}

@@ -1,4 +1,7 @@
 /** What a refused form says of each of its fields; every refusal at once, each beside its field. */
+/** What a page is given back of a form, whatever of its actions it was. */
+export type Answered = Readonly<Record<string, unknown>> | null | undefined;
+
 export interface Refusals {
 	readonly all?: Readonly<Record<string, string>>;
 	readonly message?: string;

@@ -42,6 +42,19 @@ export const SOFTEN: Readonly<Record<Length, string>> = {
 	feetCm: 'move the feet farther away if the knee hurts'
 };
 
+/** How far a length goes, with its error: "lowest inside the limits 47 cm ± 2 · "; empty before it is worked out. */
+export function reachText(
+	length: ReturnType<typeof lengthIn>,
+	reach: { readonly value: number; readonly unit: 'cm' | 'deg' } | null,
+	band: { readonly low: number; readonly high: number } | null,
+	within: 'inside the limits' | 'for this body'
+): string {
+	if (length === null || reach === null || band === null || !Number.isFinite(band.low)) return '';
+	const spread = Math.max(1, Math.round((band.high - band.low) / 2));
+	const value = length.harder > 0 ? Math.floor(reach.value) : Math.ceil(reach.value);
+	return `${HARDER_WORD[length.of]} ${within} ${value}${reach.unit === 'deg' ? '°' : ' cm'} ± ${spread} · `;
+}
+
 /** How the shins stand, where knee or ankle is spared by it: part of the set-up, for whoever does it. */
 export const uprightText = (deg: number): string =>
 	deg > 1 ? `feet under the knees, shins ${deg}° more upright than taught` : '';

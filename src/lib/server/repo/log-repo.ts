@@ -1,8 +1,9 @@
-/** Logged sessions: a visit with the exercises done in it, field for field as the core reads them. */
-import { sql } from 'kysely';
+/** Logged sessions: a visit with the exercises done in it, field for field as the core reads them: one table says which column keeps which key, for reading and writing. */
+import { sql, type Insertable } from 'kysely';
 import type { Session } from '#lib/core/session/record.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-import { isHead, ofClient, withoutNulls, type Whose } from '../db/heads.ts';
+import { isHead, ofClient, type Whose } from '../db/heads.ts';
+import type { Tables } from '../db/tables.ts';
 
 export interface Logged {
 	readonly id: string;
@@ -14,7 +15,63 @@ export interface Logged {
 	readonly session: Session;
 }
 
-interface Row {
+/** Keys that are a column of their own; JSON where it is more than one value. */
+const COLUMNS = {
+	prescribed: ['prescribed', 'json'],
+	sets: ['sets', 'json'],
+	pains: ['pains', 'json'],
+	painAt: ['pain_at', 'plain'],
+	painOnlyLoaded: ['pain_only_loaded', 'plain'],
+	symptoms: ['symptoms', 'json'],
+	radiatingLower: ['radiating_lower', 'plain'],
+	caudaEquina: ['cauda_equina', 'plain'],
+	faults: ['faults', 'json'],
+	incompleteBecause: ['incomplete_because', 'plain'],
+	soreness: ['soreness', 'plain'],
+	confidence: ['confidence', 'plain'],
+	felt: ['felt', 'json'],
+	asUsual: ['as_usual', 'json'],
+	sorenessOver72h: ['soreness_over_72h', 'plain']
+} as const satisfies Partial<Record<keyof Session, readonly [string, 'plain' | 'json']>>;
+/** True, or not said at all. */
+const MARKS = { againstAdvice: 'against_advice', lighter: 'lighter' } as const satisfies Partial<
+	Record<keyof Session, string>
+>;
+
+type Key = keyof typeof COLUMNS;
+type Mark = keyof typeof MARKS;
+const KEYS = Object.keys(COLUMNS) as readonly Key[];
+const MARKED = Object.keys(MARKS) as readonly Mark[];
+
+type LogColumn = (typeof COLUMNS)[Key][0] | (typeof MARKS)[Mark];
+/** The columns of a session, to be selected. */
+const LOG_COLUMNS: readonly LogColumn[] = [...KEYS.map((k) => COLUMNS[k][0]), ...MARKED.map((k) => MARKS[k])];
+
+/** A session as its columns. */
+export const columnsOf = (s: Session): Pick<Insertable<Tables['exercise_log']>, LogColumn> =>
+	Object.fromEntries([
+		...KEYS.map((k) => {
+			const [column, as] = COLUMNS[k];
+			const value = s[k];
+			return [column, value === undefined ? null : as === 'json' ? JSON.stringify(value) : value] as const;
+		}),
+		...MARKED.map((k) => [MARKS[k], s[k] === true] as const)
+	]) as unknown as Pick<Insertable<Tables['exercise_log']>, LogColumn>;
+
+/** A session from its columns; day and who saw it are the visit's. */
+const sessionOf = (
+	row: Readonly<Record<LogColumn, unknown>>,
+	visit: Pick<Session, 'date' | 'observed'>
+): Session =>
+	({
+		...visit,
+		...Object.fromEntries(
+			KEYS.flatMap((k) => (row[COLUMNS[k][0]] === null ? [] : [[k, row[COLUMNS[k][0]]]]))
+		),
+		...Object.fromEntries(MARKED.flatMap((k) => (row[MARKS[k]] === true ? [[k, true]] : [])))
+	}) as unknown as Session;
+
+interface Row extends Record<LogColumn, unknown> {
 	id: string;
 	client_id: string;
 	exercise_id: string;
@@ -23,30 +80,14 @@ interface Row {
 	written_by: string;
 	local_day: string;
 	observed: boolean;
-	prescribed: Session['prescribed'];
-	sets: Session['sets'];
-	pains: Session['pains'];
-	pain_at: Session['painAt'] | null;
-	pain_only_loaded: boolean | null;
-	symptoms: Session['symptoms'] | null;
-	radiating_lower: boolean | null;
-	cauda_equina: Session['caudaEquina'] | null;
-	faults: Session['faults'] | null;
-	incomplete_because: Session['incompleteBecause'] | null;
-	soreness: number | null;
-	confidence: number | null;
-	felt: Session['felt'] | null;
-	as_usual: Session['asUsual'] | null;
-	soreness_over_72h: boolean | null;
-	against_advice: boolean;
-	lighter: boolean;
 }
+
+const OWN = sql.join(LOG_COLUMNS.map((c) => sql.ref(`l.${c}`)));
 
 /** All logs, oldest first. */
 export async function logs(t: PracticeTransaction, whose?: Whose): Promise<readonly Logged[]> {
 	const { rows } = await sql<Row>`
-		select l.id, l.client_id, l.exercise_id, l.prescription_id, l.visit_id, l.written_by, v.local_day, v.observed, l.prescribed, l.sets, l.pains, l.pain_at, l.pain_only_loaded, l.symptoms,
-			l.radiating_lower, l.cauda_equina, l.faults, l.incomplete_because, l.soreness, l.confidence, l.felt, l.as_usual, l.soreness_over_72h, l.against_advice, l.lighter
+		select l.id, l.client_id, l.exercise_id, l.prescription_id, l.visit_id, l.written_by, v.local_day, v.observed, ${OWN}
 		from exercise_log l join visit v on v.practice_id = l.practice_id and v.id = l.visit_id
 		where ${isHead('exercise_log', 'l')} and ${ofClient('l', whose)} order by v.local_day, v.started_at, l.recorded_at`.execute(
 		t.trx
@@ -58,26 +99,6 @@ export async function logs(t: PracticeTransaction, whose?: Whose): Promise<reado
 		prescriptionId: r.prescription_id,
 		visitId: r.visit_id,
 		writtenBy: r.written_by,
-		session: withoutNulls({
-			date: r.local_day,
-			observed: r.observed,
-			prescribed: r.prescribed,
-			sets: r.sets,
-			pains: r.pains,
-			painAt: r.pain_at,
-			painOnlyLoaded: r.pain_only_loaded,
-			symptoms: r.symptoms,
-			radiatingLower: r.radiating_lower,
-			caudaEquina: r.cauda_equina,
-			faults: r.faults,
-			incompleteBecause: r.incomplete_because,
-			soreness: r.soreness,
-			confidence: r.confidence,
-			felt: r.felt,
-			asUsual: r.as_usual,
-			sorenessOver72h: r.soreness_over_72h,
-			againstAdvice: r.against_advice ? true : null,
-			lighter: r.lighter ? true : null
-		}) as Session
+		session: sessionOf(r, { date: r.local_day, observed: r.observed })
 	}));
 }

@@ -12,6 +12,7 @@ import { alarmsInSession, type Raised } from '#lib/core/safety/alarm.ts';
 import type { Session } from '#lib/core/session/record.ts';
 import { append } from '../db/append.ts';
 import type { Exercise, Prescription } from '../repo/exercise-repo.ts';
+import { columnsOf } from '../repo/log-repo.ts';
 import { conflict, invalid, notFound, type Context, type Outcome } from './actor.ts';
 import { command, type Run } from './command.ts';
 import { openAlarms } from './open-alarms.ts';
@@ -108,8 +109,6 @@ function logTrouble({ session }: NewLog, ctx: Context): Outcome<never> | undefin
 	return undefined;
 }
 
-const json = (value: unknown): string | null => (value === undefined ? null : JSON.stringify(value));
-
 async function write({ t, ctx, recordedAt }: Run, log: NewLog) {
 	const { session } = log;
 	const visit = await append(
@@ -135,23 +134,7 @@ async function write({ t, ctx, recordedAt }: Run, log: NewLog) {
 			client_id: log.clientId,
 			exercise_id: log.exerciseId,
 			prescription_id: log.prescriptionId,
-			prescribed: JSON.stringify(session.prescribed),
-			sets: JSON.stringify(session.sets),
-			pains: JSON.stringify(session.pains),
-			pain_at: session.painAt ?? null,
-			pain_only_loaded: session.painOnlyLoaded ?? null,
-			symptoms: json(session.symptoms),
-			radiating_lower: session.radiatingLower ?? null,
-			cauda_equina: session.caudaEquina ?? null,
-			faults: json(session.faults),
-			incomplete_because: session.incompleteBecause ?? null,
-			soreness: session.soreness ?? null,
-			confidence: session.confidence ?? null,
-			felt: json(session.felt),
-			as_usual: json(session.asUsual),
-			soreness_over_72h: session.sorenessOver72h ?? null,
-			against_advice: session.againstAdvice === true,
-			lighter: session.lighter === true
+			...columnsOf(session)
 		},
 		recordedAt
 	);

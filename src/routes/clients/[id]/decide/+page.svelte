@@ -1,4 +1,5 @@
 <script lang="ts">
+	import SourceLink from '#lib/ui/SourceLink.svelte';
 	import { enhance } from '$app/forms';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
@@ -21,7 +22,6 @@
 	import { shortDay } from '#lib/wording/days.ts';
 	import { moreUprightDeg } from '#lib/core/fit/more-upright.ts';
 	import { ruleName } from '#lib/wording/rules.ts';
-	import { sourceName } from '#lib/wording/sources.ts';
 	import { LENGTH_NAME, setupText, uprightText } from '#lib/wording/setup.ts';
 	import { DECISION_WORD, POLICY_NAME, regionName } from '#lib/wording/names.ts';
 	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
@@ -209,7 +209,7 @@
 						{#each slip.reasons as r, i (i)}<li class="rule flex gap-3 py-1">
 								<span aria-hidden="true">{r.met ? '●' : '○'}</span><span class="first-letter:uppercase"
 									>{r.text}</span
-								><a class="ml-auto text-sm" href="/sources#{r.source}">{sourceName(r.source)}</a>
+								><span class="ml-auto text-sm"><SourceLink source={r.source} /></span>
 							</li>{/each}
 					</ul>
 					{#if slip.sessions.length > 0}

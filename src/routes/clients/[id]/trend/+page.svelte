@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { sourceName } from '#lib/wording/sources.ts';
+	import SourceLink from '#lib/ui/SourceLink.svelte';
 	import { dayNumber } from '#lib/core/base/calendar-day.ts';
 	import { MAIN_AXES, SIDES, type Axis, type Side } from '#lib/core/body/axis.ts';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
@@ -62,7 +62,7 @@
 											>{rule.met ? '●' : '○'}
 											{rule.kind === 'error' ? 'beyond error' : (rule.tier ?? 'matters')}</td
 										><td>{rule.needed}{rule.of === 'percent' ? ' %' : ''}</td><td
-											><a href="/sources#{rule.source}">{sourceName(rule.source)}</a></td
+											><SourceLink source={rule.source} /></td
 										></tr
 									>{/each}
 							</tbody>

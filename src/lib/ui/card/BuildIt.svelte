@@ -1,0 +1,36 @@
+<script lang="ts">
+	/** How to build the height here, or how to begin without one, and what to do when it hurts. */
+	import { SOFTEN } from '#lib/wording/setup.ts';
+	import type { CardReading } from './reading.ts';
+
+	interface Props {
+		readonly card: CardReading;
+	}
+	let { card }: Props = $props();
+	const { build, given, length } = $derived(card);
+	const pads = $derived((build?.pads ?? []).map((p) => `${p} cm`).join(' + '));
+	const reaches = $derived(
+		build === undefined
+			? ''
+			: build.short > 0
+				? `; ${build.short} cm too low, nothing here reaches`
+				: build.reaches > (given.seatCm ?? 0)
+					? `, which stands ${build.reaches} cm`
+					: ''
+	);
+</script>
+
+{#if build !== undefined}
+	<p class="text-sm">
+		<strong>Build it:</strong>
+		{build.seat} cm seat{pads ? ` + ${pads}` : ''}{reaches}. Start there; raise it 2–3 cm if it hurts.
+	</p>
+{:else}
+	<p class="text-sm">
+		<strong>Start there;</strong> confirm it on the client’s own symptoms{length === null
+			? ''
+			: `, and ${SOFTEN[length.of]}`}.{length?.of === 'feetCm'
+			? ' Feet are counted from the shoulder to the ankle.'
+			: ''}
+	</p>
+{/if}

@@ -1,0 +1,69 @@
+<script lang="ts">
+	/** Not quite as prescribed, or something to tell: sets, what was less, where it hurt, symptoms, faults. */
+	import { type ChoiceField, SESSION_CHOICES, SESSION_SCORES } from '#lib/contract/session-fields.ts';
+	import type { Symptom } from '#lib/core/session/record.ts';
+	import { regionName } from '#lib/wording/names.ts';
+	import Choice from '../Choice.svelte';
+	import Score from '../Score.svelte';
+	import SetTable from './SetTable.svelte';
+	import SymptomFields from './SymptomFields.svelte';
+	import { orNone, type SessionState } from './state.svelte.ts';
+
+	interface Props {
+		readonly s: SessionState;
+		readonly dose: { readonly sets: number; readonly reps: number; readonly unit?: string };
+		readonly region: string;
+		readonly legs: { readonly own: string; readonly other: string } | null;
+		readonly faults: readonly { readonly id: string; readonly title: string }[];
+		readonly known: readonly Symptom[];
+		readonly wrong: (field: string) => string | undefined;
+	}
+	let { s, dose, region, legs, faults, known, wrong }: Props = $props();
+	const CHOICES = (Object.entries(SESSION_CHOICES) as [string, ChoiceField][]).filter(
+		([, c]) => c.place === 'exception'
+	);
+	const ELSEWHERE = ['knee-left', 'knee-right', 'hip-left', 'hip-right', 'ankle-left', 'ankle-right', 'back'];
+	const SHARES = [
+		{ value: '', name: 'not seen' },
+		{ value: '0.3', name: 'some sets' },
+		{ value: '0.5', name: 'half the sets' },
+		{ value: '1', name: 'all sets' }
+	];
+</script>
+
+<SetTable {s} {dose} {legs} {wrong} />
+<div class="mt-3 grid grid-cols-2 gap-3 max-sm:grid-cols-1">
+	{#each CHOICES as [name, c] (name)}<Choice
+			{name}
+			label={c.ask}
+			bind:value={s.v[name]}
+			items={orNone(c.values, c.none)}
+		/>{/each}
+	<Choice
+		name="elseRegion"
+		label="Pain somewhere else"
+		bind:value={s.v.elseRegion}
+		items={[
+			{ value: '', name: 'no' },
+			...ELSEWHERE.filter((r) => r !== region).map((r) => ({ value: r, name: regionName(r) }))
+		]}
+	/>
+</div>
+{#if s.v.elseRegion}<Score
+		name="elsePeak"
+		label={SESSION_SCORES.elsePeak.label}
+		bind:value={s.v.elsePeak}
+		wrong={wrong('elsePeak')}
+	/>{/if}
+<SymptomFields {s} {known} />
+<fieldset class="mt-3">
+	<legend class="font-semibold">Faults seen</legend>
+	<div class="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
+		{#each faults as f (f.id)}<Choice
+				name="fault.{f.id}"
+				label={f.title}
+				bind:value={s.faults[f.id]}
+				items={SHARES}
+			/>{/each}
+	</div>
+</fieldset>

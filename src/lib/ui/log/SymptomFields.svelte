@@ -1,0 +1,56 @@
+<script lang="ts">
+	/** What goes beyond ordinary pain, with the questions that some of it raises. */
+	import { SESSION_CHOICES } from '#lib/contract/session-fields.ts';
+	import { ASKS_SADDLE } from '#lib/core/safety/alarm.ts';
+	import { type Symptom, SYMPTOMS } from '#lib/core/session/record.ts';
+	import { SYMPTOM_NAME } from '#lib/wording/names.ts';
+	import Choice from '../Choice.svelte';
+	import { orNone, type SessionState } from './state.svelte.ts';
+
+	interface Props {
+		readonly s: SessionState;
+		/** Symptoms that a licensed user agreed are as usual for this client. */
+		readonly known: readonly Symptom[];
+	}
+	let { s, known }: Props = $props();
+	const asked = $derived([
+		...(s.symptoms.includes('radiating') ? (['radiatingLower'] as const) : []),
+		...(ASKS_SADDLE.some((x) => s.symptoms.includes(x)) ? (['caudaEquina'] as const) : [])
+	]);
+</script>
+
+<fieldset class="mt-3">
+	<legend class="font-semibold">Beyond ordinary pain</legend>
+	<div class="grid grid-cols-2 gap-x-4 max-sm:grid-cols-1">
+		{#each SYMPTOMS as x (x)}
+			<div>
+				<label class="flex min-h-12 items-center gap-2.5"
+					><input
+						type="checkbox"
+						name="symptoms"
+						value={x}
+						bind:group={s.symptoms}
+						class="size-6 accent-(--accent)"
+					/>
+					{SYMPTOM_NAME[x]}</label
+				>
+				{#if s.symptoms.includes(x) && known.includes(x)}<label
+						class="ml-8 flex min-h-12 items-center gap-2.5"
+						><input
+							type="checkbox"
+							name="asUsual"
+							value={x}
+							bind:group={s.usual}
+							class="size-6 accent-(--accent)"
+						/> as usual</label
+					>{/if}
+			</div>
+		{/each}
+	</div>
+	{#each asked as name (name)}<Choice
+			{name}
+			label={SESSION_CHOICES[name].ask}
+			bind:value={s.v[name]}
+			items={orNone(SESSION_CHOICES[name].values, SESSION_CHOICES[name].none)}
+		/>{/each}
+</fieldset>

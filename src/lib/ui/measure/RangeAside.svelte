@@ -1,0 +1,27 @@
+<script lang="ts">
+	/** The movement in focus, drawn at what was typed or read last. */
+	import { RANGES } from '#lib/catalogue/ranges.ts';
+	import type { Side } from '#lib/core/body/axis.ts';
+	import type { RangeId } from '#lib/core/measure/range-kind.ts';
+	import RangeFigure from '../RangeFigure.svelte';
+
+	interface Props {
+		readonly target: string;
+		readonly kind: RangeId;
+		readonly side: Side;
+		readonly degrees: number | undefined;
+		readonly usual: { readonly low: number; readonly high: number } | undefined;
+	}
+	let { target, kind, side, degrees, usual }: Props = $props();
+	const span = $derived(
+		usual === undefined
+			? ''
+			: `; usual ${Math.round(usual.low)}${usual.high === usual.low ? '' : `–${Math.round(usual.high)}`}°`
+	);
+</script>
+
+<div class="sheet p-4 max-2xl:[&_svg]:max-h-32 max-sm:hidden">
+	<h3>{target}</h3>
+	<RangeFigure {kind} {degrees} mirror={side === 'left'} />
+	<p class="label">{degrees === undefined ? RANGES[kind].how : `${Math.round(degrees)}°${span}`}</p>
+</div>
