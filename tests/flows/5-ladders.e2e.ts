@@ -160,7 +160,7 @@ test('the chair is taken: another way of the same purpose, given from its own la
 }) => {
 	await signIn(page);
 	const id = await openClient(page, 'Wren', 'ladder');
-	await card(page).getByText('Another way of the same purpose').click();
+	await card(page).getByRole('tab', { name: 'Another way' }).click();
 	const swaps = page.getByTestId('swaps').getByRole('listitem');
 	await expect(swaps.first()).toContainText('% of its purpose');
 	await card(page).getByLabel('chair', { exact: true }).check();

@@ -6,6 +6,7 @@
 	import type { TechniqueRow, WedgeOption } from '#lib/core/fit/compare-techniques.ts';
 	import type { StepFit } from '#lib/core/fit/fit.ts';
 	import type { FitContext, SolvedSetup } from '#lib/core/movement/context.ts';
+	import { hasTechnique } from '#lib/core/movement/of-step.ts';
 	import type { Band } from '#lib/core/posture/band.ts';
 	import { AXIS_NAME } from '#lib/wording/names.ts';
 	import { reachText } from '#lib/wording/setup.ts';
@@ -104,7 +105,7 @@
 		class="no-print mt-3 flex flex-wrap gap-x-4 border-b"
 		classes={{ content: 'mt-2 bg-transparent p-0 dark:bg-transparent text-base text-ink dark:text-ink' }}
 	>
-		{#if p.techniques.length > 0}<CardTab title="Techniques">
+		{#if hasTechnique(step.posture)}<CardTab title="Techniques">
 				<Techniques techniques={p.techniques} used={card.technique} />
 			</CardTab>{/if}
 		{@render p.swaps()}

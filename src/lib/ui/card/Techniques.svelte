@@ -30,6 +30,9 @@
 		</tr>
 	{/each}
 </Rows>
+{#if techniques.length === 0}<p class="label">
+		Nothing to compare: the main ranges of this step are not measured, or it is taught in one way.
+	</p>{/if}
 <p class="label">
 	Per leg, at this {deep ? 'depth' : 'seat'}; quasi-static and planar, for comparing set-ups only. A hip
 	moment near zero means the load shifts to the knee, never “no hip load”.

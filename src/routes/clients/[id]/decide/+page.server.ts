@@ -1,5 +1,4 @@
 import { answerForm, insteadForm, setupOf } from '#lib/contract/setup-form.ts';
-import { hardestEffort, painAround } from '#lib/core/session/work.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { refusal, refuseField, refuseShape } from '#lib/server/http/respond.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
@@ -8,17 +7,10 @@ import { closeFlag } from '#lib/server/usecase/flags.ts';
 import { fitContextOf } from '#lib/server/record/fit-of.ts';
 import { ownLaddersOf } from '#lib/server/record/facts-of.ts';
 import { slipsByNeed } from '#lib/server/view/slips-by-need.ts';
+import { slipView } from '#lib/server/view/slip-view.ts';
 import { signedDecisions } from '#lib/server/usecase/signed-decisions.ts';
 import { signDecision } from '#lib/server/usecase/sign-decision.ts';
 import { undoDecision } from '#lib/server/usecase/undo-decision.ts';
-import {
-	alternativeText,
-	changeText,
-	decisionSentence,
-	flipText,
-	outlookText,
-	reasonText
-} from '#lib/wording/decision.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, params }) =>
@@ -50,58 +42,11 @@ export const load: PageServerLoad = ({ locals, params }) =>
 									.find((e) => e.id === newest.exerciseId)
 									?.prescriptions.find((p) => p.id === newest.basedOn)?.snapshot.title ?? ''
 						},
-			slips: slipsByNeed(r, ctx.today, true).map(({ exercise: e, trace, chain, hash, input, answered }) => {
-				const before = last.get(e.id);
-				const [id, prescriptionId] = formIds(ctx, 2);
-				return {
-					exerciseId: e.id,
-					region: e.region,
-					hash,
-					basedOn: chain.head.id,
-					state: chain.head.state,
-					ids: { id: id as string, prescriptionId: prescriptionId as string },
-					title: chain.head.snapshot.title,
-					passedOver:
-						chain.head.passedOver.length === 0 || chain.head.reason === null ? null : chain.head.reason,
-					now: { step: chain.head.step, dose: chain.head.dose, setup: chain.head.setup },
-					next: trace.change === null ? null : trace.change.result,
-					decision: trace.decision,
-					mend: trace.change?.kind === 'mend',
-					rule: trace.rule,
-					provisional: trace.provisional,
-					usual: trace.usual,
-					policy: trace.policy,
-					sentence: decisionSentence(trace, ctx.today),
-					change: trace.change === null ? null : changeText(trace.change),
-					flip: trace.nearestFlip === null ? null : flipText(trace.nearestFlip),
-					outlook: outlookText(trace),
-					alternatives: trace.alternatives.map(alternativeText),
-					reasons: trace.reasons.map((x) => ({
-						text: reasonText(x, ctx.today),
-						source: x.source,
-						met: x.met
-					})),
-					considered: trace.considered.map((c) => ({
-						rule: c.rule,
-						fired: c.fired,
-						why: c.why
-							.slice(0, 4)
-							.map((x) => reasonText(x, ctx.today))
-							.join('; ')
-					})),
-					sessions: input.sessions
-						.slice(-5)
-						.reverse()
-						.map((s) => ({
-							date: s.date,
-							counts: s.sinceChange === true,
-							work: `${s.sets.length}×${s.sets[0]?.reps ?? 0}`,
-							effort: hardestEffort(s) ?? null,
-							...painAround(s, e.region, input.mornings),
-							seen: s.observed
-						})),
-					answered: before !== undefined && answered ? { by: before.by, text: before.outcome.text } : null
-				};
+			slips: slipsByNeed(r, ctx.today, true).map((slip) => {
+				const [id, prescriptionId] = formIds(ctx, 2) as [string, string];
+				const before = last.get(slip.exercise.id);
+				const answered = before === undefined ? undefined : { by: before.by, text: before.outcome.text };
+				return slipView(slip, ctx.today, { id, prescriptionId }, answered);
 			})
 		};
 	});
