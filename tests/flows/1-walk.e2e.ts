@@ -195,13 +195,14 @@ test('the work stands in its order beside each name; after a save the next step 
 	await expect(rail.locator('[aria-current=page]')).toContainText('Envelope');
 	// The keys of a screen: said at its foot, listed, off and on again.
 	await page.getByTestId('keys-hint').click();
-	await page.getByLabel('single keys act on this device').uncheck();
+	await page.getByText('single keys act on this device').click();
 	await page.getByRole('button', { name: 'Close' }).click();
 	await page.keyboard.press('5');
 	await page.waitForTimeout(400);
 	expect(page.url()).toMatch(/envelope$/);
 	await page.getByTestId('keys-hint').click();
-	await page.getByLabel('single keys act on this device').check();
+	await page.getByText('single keys act on this device').click();
+	await expect(page.getByLabel('single keys act on this device')).toBeChecked();
 	await page.getByRole('button', { name: 'Close' }).click();
 	await page.keyboard.press('5');
 	await page.waitForURL(/ladders$/);

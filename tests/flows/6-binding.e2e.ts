@@ -148,7 +148,7 @@ test('keys are silent behind a dialog and on controls; what was typed survives a
 	await page.keyboard.press('4');
 	await expect(page).toHaveURL(/ladders$/);
 	await page.keyboard.press('Escape');
-	await page.getByText('Positions the client can be in').focus();
+	await page.getByRole('button', { name: 'Positions the client can be in' }).focus();
 	await page.keyboard.press('Enter');
 	await expect(page.getByRole('button', { name: 'Save positions' })).toBeVisible();
 	await expect(page).toHaveURL(/ladders$/);

@@ -39,8 +39,6 @@ export interface LogInput {
 
 export type LogParsed = { readonly ok: true; readonly value: LogInput } | Unparsed;
 
-const bad = (field: string, message: string): LogParsed => unparsed([{ field, message }]);
-
 /** The most of one set that is believed: a hold of ten minutes, a hundred of anything else. */
 const mostOf = (unit: PrescribedDose['unit'] | undefined): number => (unit === 'sec' ? 600 : 100);
 
@@ -76,92 +74,100 @@ function typedSet(
 	};
 }
 
+type Prescribed = { sets: number; reps: number; loadKg: number; unit?: PrescribedDose['unit'] };
+type Base = z.infer<typeof base>;
+type Issues = FieldIssue[];
+
+/** A set as it was done: as prescribed where nothing else was typed; what cannot be goes to the issues. */
+function setDone(
+	v: Base,
+	i: number,
+	{ reps, effort, clean, other }: TypedSet,
+	prescribed: Prescribed,
+	issues: Issues
+): Session['sets'][number] {
+	const say = (field: string, message: string): void =>
+		void issues.push({ field: `set.${i}.${field}`, message });
+	const done = reps ?? prescribed.reps;
+	const counted = prescribed.unit === 'sec' ? 'seconds' : 'repetitions';
+	if (!Number.isInteger(done)) say('reps', `Set ${i + 1}: whole ${counted} only.`);
+	const cleanReps = clean ?? (v.observed && v.cleanThroughout ? done : undefined);
+	if (cleanReps !== undefined && cleanReps > done)
+		say('clean', `Set ${i + 1}: ${cleanReps} clean of ${done} done is not possible.`);
+	if (other !== undefined && !v.observed)
+		say('other', 'What the other leg did clean counts only when it was seen; tick “seen by me”.');
+	const otherClean = other ?? (v.observed && v.otherSame ? cleanReps : undefined);
+	return present({ reps: done, effort: effort ?? v.effort, cleanReps, otherClean });
+}
+
+/** What was told beyond pain, and what of it is as usual. */
+function symptomsIn(form: FormData, issues: Issues): Pick<Session, 'symptoms' | 'asUsual'> {
+	const told = form.getAll('symptoms').map(String);
+	const unknown = told.find((s) => !(SYMPTOMS as readonly string[]).includes(s));
+	if (unknown !== undefined)
+		issues.push({ field: 'symptoms', message: `${unknown} is not a symptom on the list.` });
+	const usual = form
+		.getAll('asUsual')
+		.map(String)
+		.filter((s) => told.includes(s));
+	return present({ symptoms: told, asUsual: usual.length === 0 ? undefined : usual }) as Pick<
+		Session,
+		'symptoms' | 'asUsual'
+	>;
+}
+
+/** The share of sets in which each fault was seen. */
+function faultsIn(form: FormData, issues: Issues): NonNullable<Session['faults']> {
+	const shares = [...form]
+		.filter(([k, x]) => k.startsWith('fault.') && x !== '')
+		.map(([k, x]) => [k.slice('fault.'.length), Number(x)] as const);
+	for (const [fault, share] of shares)
+		if (!(share >= 0 && share <= 1))
+			issues.push({
+				field: `fault.${fault}`,
+				message: 'A fault is seen in none, some, half or all of the sets.'
+			});
+	return Object.fromEntries(shares.filter(([, share]) => share > 0));
+}
+
+/** Pain of the region worked, and of another where it hurt there too. */
+function painsIn(v: Base, issues: Issues): Session['pains'] {
+	if (v.peak < v.before && v.peak < v.after)
+		issues.push({
+			field: 'peak',
+			message: `Worst pain (${v.peak}) is below both before (${v.before}) and after (${v.after}); the worst is at least one of them.`
+		});
+	const own = { region: v.region, before: v.before, peak: v.peak, after: v.after };
+	if (!v.elseRegion) return [own];
+	if (v.elsePeak === undefined)
+		issues.push({ field: 'elsePeak', message: 'Say how much it hurt there, 0 to 10.' });
+	const there = v.elsePeak ?? 0;
+	return [own, { region: v.elseRegion, peak: there, after: there }];
+}
+
 /** Parses a log form against what was prescribed; everything that is wrong is said at once. */
-export function parseLog(
-	form: FormData,
-	prescribed: { sets: number; reps: number; loadKg: number; unit?: PrescribedDose['unit'] }
-): LogParsed {
+export function parseLog(form: FormData, prescribed: Prescribed): LogParsed {
 	const parsed = base.safeParse(
 		Object.fromEntries([...form].filter(([k]) => k !== 'symptoms' && k !== 'asUsual'))
 	);
-	const most = mostOf(prescribed.unit);
-	const typedSets = Array.from({ length: prescribed.sets }, (_, i) =>
-		typedSet(form, i, most, prescribed.unit)
-	);
+	const { sets: count, reps, loadKg, unit } = prescribed;
+	const typedSets = Array.from({ length: count }, (_, i) => typedSet(form, i, mostOf(unit), unit));
 	const issues = [...(parsed.success ? [] : issuesOf(parsed.error)), ...typedSets.flatMap((t) => t.issues)];
 	if (!parsed.success || issues.length > 0) return unparsed(issues);
 	const v = parsed.data;
-	const sets: { reps: number; effort?: number; cleanReps?: number; otherClean?: number }[] = [];
-	for (const [i, { reps, effort, clean, other }] of typedSets.entries()) {
-		const done = reps ?? prescribed.reps;
-		if (!Number.isInteger(done))
-			return bad(
-				`set.${i}.reps`,
-				`Set ${i + 1}: whole ${prescribed.unit === 'sec' ? 'seconds' : 'repetitions'} only.`
-			);
-		const cleanReps = clean ?? (v.observed && v.cleanThroughout ? done : undefined);
-		if (cleanReps !== undefined && cleanReps > done)
-			return bad(`set.${i}.clean`, `Set ${i + 1}: ${cleanReps} clean of ${done} done is not possible.`);
-		if (other !== undefined && !v.observed)
-			return bad(
-				`set.${i}.other`,
-				'What the other leg did clean counts only when it was seen; tick “seen by me”.'
-			);
-		sets.push(
-			present({
-				reps: done,
-				effort: effort ?? v.effort,
-				cleanReps,
-				otherClean: other ?? (v.observed && v.otherSame ? cleanReps : undefined)
-			})
-		);
-	}
-	const symptoms = form.getAll('symptoms').map(String);
-	const unknown = symptoms.find((s) => !(SYMPTOMS as readonly string[]).includes(s));
-	if (unknown !== undefined) return bad('symptoms', `${unknown} is not a symptom on the list.`);
-	const asUsual = form
-		.getAll('asUsual')
-		.map(String)
-		.filter((s) => symptoms.includes(s)) as NonNullable<Session['asUsual']>;
-	const faults: Record<string, number> = {};
-	for (const [k, x] of form) {
-		if (!k.startsWith('fault.') || x === '') continue;
-		const share = Number(x);
-		if (!(share >= 0 && share <= 1)) return bad(k, 'A fault is seen in none, some, half or all of the sets.');
-		if (share > 0) faults[k.slice(6)] = share;
-	}
-	if (v.peak < v.before && v.peak < v.after)
-		return bad(
-			'peak',
-			`Worst pain (${v.peak}) is below both before (${v.before}) and after (${v.after}); the worst is at least one of them.`
-		);
-	const pains = [
-		{ region: v.region, before: v.before, peak: v.peak, after: v.after },
-		...(v.elseRegion ? [{ region: v.elseRegion, peak: v.elsePeak ?? 0, after: v.elsePeak ?? 0 }] : [])
-	];
-	if (v.elseRegion && v.elsePeak === undefined)
-		return bad('elsePeak', 'Say how much it hurt there, 0 to 10.');
 	const session = present({
 		date: v.day,
 		observed: v.observed === 'on',
-		prescribed: { sets: prescribed.sets, reps: prescribed.reps, loadKg: prescribed.loadKg },
-		sets,
-		pains,
+		prescribed: { sets: count, reps, loadKg },
+		sets: typedSets.map((t, i) => setDone(v, i, t, prescribed, issues)),
+		pains: painsIn(v, issues),
 		...chosenIn(v),
-		symptoms: symptoms as Session['symptoms'],
-		faults,
+		...symptomsIn(form, issues),
+		faults: faultsIn(form, issues),
 		soreness: v.soreness,
-		confidence: v.confidence,
-		asUsual: asUsual.length === 0 ? undefined : asUsual
+		confidence: v.confidence
 	}) as Session;
-	return {
-		ok: true,
-		value: {
-			id: v.id,
-			visitId: v.visitId,
-			exerciseId: v.exerciseId,
-			prescriptionId: v.prescriptionId,
-			session
-		}
-	};
+	if (issues.length > 0) return unparsed(issues);
+	const { id, visitId, exerciseId, prescriptionId } = v;
+	return { ok: true, value: { id, visitId, exerciseId, prescriptionId, session } };
 }

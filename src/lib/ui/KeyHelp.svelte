@@ -32,6 +32,7 @@
 	bind:open
 	title="Keys of this screen"
 	size="xs"
+	transitionParams={{ duration: 0 }}
 	class="rounded-md border border-edge bg-sheet text-ink backdrop:bg-black/40 dark:bg-sheet dark:text-ink"
 	classes={{ header: 'p-4 text-ink dark:text-ink', body: 'p-4 text-base text-ink dark:text-ink' }}
 >

@@ -10,17 +10,11 @@
 		PointElement,
 		Tooltip
 	} from 'chart.js';
-	import { shortDay } from '#lib/wording/days.ts';
+	import { type ChartedSession, painChart, type PolicyLines } from './pain-chart.ts';
 
 	interface Props {
-		readonly sessions: readonly {
-			readonly date: string;
-			readonly before: number | null;
-			readonly peak: number | null;
-			readonly after: number | null;
-			readonly next: number | null;
-		}[];
-		readonly policy: { readonly safeMax: number; readonly acceptableMax: number; readonly stopAt: number };
+		readonly sessions: readonly ChartedSession[];
+		readonly policy: PolicyLines;
 		readonly usual: number;
 	}
 	let { sessions, policy, usual }: Props = $props();
@@ -32,84 +26,7 @@
 		getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 	$effect(() => {
 		if (canvas === undefined) return;
-		const flat = (v: number): number[] => sessions.map(() => v);
-		const line = (label: string, data: (number | null)[], color: string, style: string, extra = {}) => ({
-			label,
-			data,
-			borderColor: color,
-			backgroundColor: color,
-			pointStyle: style,
-			pointRadius: 4.5,
-			borderWidth: 1.5,
-			spanGaps: true,
-			...extra
-		});
-		const rule = (label: string, v: number, color: string) => ({
-			label,
-			data: flat(v),
-			borderColor: color,
-			backgroundColor: color,
-			borderDash: [6, 4],
-			borderWidth: 1.2,
-			pointRadius: 0,
-			pointStyle: 'line'
-		});
-		const chart = new Chart(canvas, {
-			type: 'line',
-			data: {
-				labels: sessions.map((s) => shortDay(s.date).slice(4)),
-				datasets: [
-					line(
-						'before',
-						sessions.map((s) => s.before),
-						ink('--edge'),
-						'circle',
-						{ borderWidth: 0 }
-					),
-					line(
-						'worst',
-						sessions.map((s) => s.peak),
-						ink('--ink'),
-						'triangle'
-					),
-					line(
-						'after',
-						sessions.map((s) => s.after),
-						ink('--edge'),
-						'rect',
-						{ borderWidth: 0 }
-					),
-					line(
-						'next morning',
-						sessions.map((s) => s.next),
-						ink('--accent'),
-						'rectRot'
-					),
-					rule(`safe ${policy.safeMax}`, policy.safeMax, ink('--tolerated')),
-					rule(`acceptable ${policy.acceptableMax}`, policy.acceptableMax, ink('--caution')),
-					rule(`stop ${policy.stopAt}`, policy.stopAt, ink('--stop')),
-					rule(`usual morning ${usual}`, usual, ink('--accent'))
-				]
-			},
-			options: {
-				animation: false,
-				maintainAspectRatio: false,
-				interaction: { mode: 'index', intersect: false },
-				scales: {
-					y: {
-						min: 0,
-						max: 10,
-						ticks: { stepSize: 2, color: ink('--quiet') },
-						grid: { color: ink('--hairline') },
-						title: { display: true, text: 'pain 0–10', color: ink('--quiet') }
-					},
-					x: { ticks: { color: ink('--quiet'), maxRotation: 0, autoSkip: true }, grid: { display: false } }
-				},
-				plugins: {
-					legend: { position: 'bottom', labels: { usePointStyle: true, color: ink('--ink'), boxHeight: 7 } }
-				}
-			}
-		});
+		const chart = new Chart(canvas, painChart(sessions, policy, usual, ink));
 		return () => chart.destroy();
 	});
 </script>

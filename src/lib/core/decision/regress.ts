@@ -4,7 +4,7 @@
  * @source common-practice
  */
 import { dayNumber } from '../base/calendar-day.ts';
-import { doseText, gentlerDose } from '../dose/dose.ts';
+import { doseText, gentlerDose, type PrescribedDose } from '../dose/dose.ts';
 import { lengthIn, type SolvedSetup } from '../movement/context.ts';
 import type { Cause } from '../exercise/family.ts';
 import type { Session } from '../session/record.ts';
@@ -101,7 +101,7 @@ export function wayToRegress(f: Facts, cause: Cause, dial?: string): ProposedCha
 		return setAside(f);
 	const first = dial === undefined ? undefined : WAY_OF_DIAL[dial];
 	for (const way of [...(first === undefined ? [] : [first]), ...WAYS[cause]]) {
-		const change = tryWay(f, way);
+		const change = TRY[way](f);
 		if (change !== null) return change;
 	}
 	return { kind: 'frequency', dial: 'frequency', from: null, to: -1, result: now };
@@ -129,14 +129,7 @@ function backIn(f: Facts): ProposedChange | null {
 		...(dose.sets > 1 ? { ...dose, sets: dose.sets - 1 } : (gentlerDose(dose) ?? dose)),
 		loadKg: lighter
 	};
-	if (doseText(less) === doseText(dose)) return null;
-	return {
-		kind: 'dose',
-		dial: 'dose',
-		from: doseText(dose),
-		to: doseText(less),
-		result: { ...prescribedNow(f), dose: less }
-	};
+	return lessOf(f, doseText(less) === doseText(dose) ? null : less);
 }
 
 /** Regressions within 21 days with no advance between them. */
@@ -147,94 +140,98 @@ function regressionsInARow(f: Facts): number {
 	return recent.reduce((n, c) => (c.kind === 'regress' ? n + 1 : c.kind === 'advance' ? 0 : n), 0);
 }
 
-function tryWay(f: Facts, way: Way): ProposedChange | null {
-	const { exercise } = f.input;
+/** A notch of the gentler ones that the record names: on the step's own length, or on a step before it. */
+function notch(f: Facts, dial: string, kind: 'dial' | 'step'): ProposedChange | null {
+	const option = f.input.exercise.gentler?.find(
+		(o) => (o.step !== undefined) === (kind === 'step') && (dial === '' || o.dial === dial)
+	);
+	if (option === undefined) return null;
 	const now = prescribedNow(f);
-	const { dose } = exercise;
-	const notch = (dial: string, kind: 'dial' | 'step'): ProposedChange | null => {
-		const option = exercise.gentler?.find(
-			(o) =>
-				(kind === 'step' ? o.step !== undefined : o.step === undefined) && (dial === '' || o.dial === dial)
-		);
-		if (option === undefined) return null;
-		const result = {
-			step: option.step ?? now.step,
-			dose,
-			...(option.setup === undefined
-				? now.setup === undefined
-					? {}
-					: { setup: now.setup }
-				: { setup: option.setup })
-		};
-		return {
-			kind,
-			dial: option.dial,
-			from: kind === 'step' ? now.step : lengthOf(now.setup),
-			to: option.to,
-			result
-		};
+	const setup = option.setup ?? now.setup;
+	return {
+		kind,
+		dial: option.dial,
+		from: kind === 'step' ? now.step : lengthOf(now.setup),
+		to: option.to,
+		result: { step: option.step ?? now.step, dose: now.dose, ...(setup === undefined ? {} : { setup }) }
 	};
-	switch (way) {
-		case 'depth':
-			if (exercise.frontOfKneeSore === true && exercise.gentler === undefined) return null;
-			return notch('depth', 'dial') ?? notch('surface', 'dial');
-		case 'wedge':
-			// A higher wedge loads the front of the knee more: never the answer where that is the sore place.
-			return exercise.frontOfKneeSore === true
-				? null
-				: (exercise.gentler ?? []).some((o) => o.setup?.heelWedgeCm !== undefined)
-					? notch('surface', 'dial')
-					: null;
-		case 'support':
-		case 'base':
-			return notch(way, 'dial') ?? notch(way, 'step');
-		case 'load':
-		case 'load-or-support': {
-			if (dose.loadKg <= 0)
-				return way === 'load' ? null : (notch('support', 'dial') ?? notch('support', 'step'));
-			const lighter =
-				[0, ...(exercise.rackKg ?? [])].filter((kg) => kg < dose.loadKg).sort((a, b) => b - a)[0] ?? 0;
-			return {
-				kind: 'dose',
-				dial: 'load',
-				from: dose.loadKg,
-				to: lighter,
-				result: { ...now, dose: { ...dose, loadKg: lighter } }
-			};
-		}
-		case 'dose': {
-			const less = gentlerDose(dose);
-			return less === null
-				? null
-				: {
-						kind: 'dose',
-						dial: 'dose',
-						from: doseText(dose),
-						to: doseText(less),
-						result: { ...now, dose: less }
-					};
-		}
-		case 'clean-reps': {
-			const clean = Math.min(...(f.last?.sets ?? []).map((s) => s.cleanReps ?? Infinity));
-			if (!(clean < dose.reps && clean >= 3)) return null;
-			const less = { ...dose, reps: clean };
-			return {
+}
+
+const eitherNotch = (f: Facts, dial: string): ProposedChange | null =>
+	notch(f, dial, 'dial') ?? notch(f, dial, 'step');
+
+/** A smaller dose of the same step; null where there is none. */
+function lessOf(f: Facts, less: PrescribedDose | null): ProposedChange | null {
+	const now = prescribedNow(f);
+	return less === null
+		? null
+		: {
 				kind: 'dose',
 				dial: 'dose',
-				from: doseText(dose),
+				from: doseText(now.dose),
 				to: doseText(less),
 				result: { ...now, dose: less }
 			};
-		}
-		case 'back-in':
-			return backIn(f);
-		case 'set-aside':
-			return setAside(f);
-		case 'frequency':
-			return { kind: 'frequency', dial: 'frequency', from: null, to: -1, result: now };
-		case 'easier':
-			return notch('', 'step');
-	}
 }
+
+/** The next lighter weight of the rack; null where nothing is carried. */
+function lighter(f: Facts): ProposedChange | null {
+	const now = prescribedNow(f);
+	const { dose } = now;
+	if (dose.loadKg <= 0) return null;
+	const below = [0, ...(f.input.exercise.rackKg ?? [])].filter((kg) => kg < dose.loadKg);
+	const loadKg = Math.max(...below);
+	return {
+		kind: 'dose',
+		dial: 'load',
+		from: dose.loadKg,
+		to: loadKg,
+		result: { ...now, dose: { ...dose, loadKg } }
+	};
+}
+
+const LEAST_CLEAN = 3;
+
+/** As many repetitions as were clean. */
+function cleanOnly(f: Facts): ProposedChange | null {
+	const { dose } = prescribedNow(f);
+	const clean = Math.min(...(f.last?.sets ?? []).map((s) => s.cleanReps ?? Infinity));
+	return lessOf(f, clean < dose.reps && clean >= LEAST_CLEAN ? { ...dose, reps: clean } : null);
+}
+
+/** Shallower, or higher. The front of a sore knee is not answered by it where the record names no notch. */
+function shallower(f: Facts): ProposedChange | null {
+	const { frontOfKneeSore, gentler } = f.input.exercise;
+	if (frontOfKneeSore === true && gentler === undefined) return null;
+	return notch(f, 'depth', 'dial') ?? notch(f, 'surface', 'dial');
+}
+
+/** A higher wedge loads the front of the knee more: never the answer where that is the sore place. */
+function wedge(f: Facts): ProposedChange | null {
+	const { frontOfKneeSore, gentler = [] } = f.input.exercise;
+	const onWedge = gentler.some((o) => o.setup?.heelWedgeCm !== undefined);
+	return frontOfKneeSore === true || !onWedge ? null : notch(f, 'surface', 'dial');
+}
+
+const TRY: Readonly<Record<Way, (f: Facts) => ProposedChange | null>> = {
+	depth: shallower,
+	wedge,
+	support: (f) => eitherNotch(f, 'support'),
+	base: (f) => eitherNotch(f, 'base'),
+	load: lighter,
+	'load-or-support': (f) => lighter(f) ?? eitherNotch(f, 'support'),
+	dose: (f) => lessOf(f, gentlerDose(f.input.exercise.dose)),
+	'clean-reps': cleanOnly,
+	'back-in': backIn,
+	'set-aside': setAside,
+	frequency: (f) => ({
+		kind: 'frequency',
+		dial: 'frequency',
+		from: null,
+		to: -1,
+		result: prescribedNow(f)
+	}),
+	easier: (f) => notch(f, '', 'step')
+};
 
 const lengthOf = (setup: SolvedSetup | undefined): number | null => lengthIn(setup)?.value ?? null;

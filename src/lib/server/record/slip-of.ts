@@ -22,6 +22,68 @@ import { fitContextOf, standingOf, wouldStand } from './fit-of.ts';
 import { nextStepsOf } from './gates-of.ts';
 import type { ClientRecord } from './load.ts';
 
+/** Day on which the last emergency flag was closed. */
+const clearedOn = (r: ClientRecord): Day | undefined =>
+	r.head.flags
+		.filter((f) => f.code.startsWith('emergency') && f.closedOn !== null)
+		.map((f) => f.closedOn as Day)
+		.sort()
+		.pop();
+
+/** What is known of the client, whatever the exercise. */
+function clientOf(r: ClientRecord): DecideInput['client'] {
+	const { screening, flags, arrivals, surgery, setting } = r.head;
+	const cleared = clearedOn(r);
+	return {
+		...(screening === null ? {} : { screening: { date: screening.date, complete: screening.complete } }),
+		flags: flags.map((f) => ({
+			id: f.code,
+			severity: f.severity,
+			...(f.urgency === null ? {} : { urgency: f.urgency }),
+			open: f.open,
+			...(f.region === null ? {} : { region: f.region }),
+			...(f.closedOn === null ? {} : { closedOn: f.closedOn })
+		})),
+		...(operationUnrecorded(r) ? { operationUnrecorded: true } : {}),
+		arrivals: arrivals.map((a) => arrivedDay(a.day, a.openedBecause === null ? a.said : {})),
+		surgery: surgery.map(({ region, date, limitsEntered }) => ({ region, date, limitsEntered })),
+		usual: setting.usual,
+		...(cleared === undefined ? {} : { clearedOn: cleared })
+	};
+}
+
+/** What stands of an exercise, what could be gentler, and whether it holds. */
+function exerciseOf(
+	r: ClientRecord,
+	exercise: Exercise,
+	chain: Effective,
+	today: Day
+): DecideInput['exercise'] {
+	const { head } = chain;
+	const family = r.families[exercise.family];
+	const step = family === undefined ? undefined : stepOf(family, head.step);
+	const ctx = fitContextOf(r, today, exercise.side);
+	const easier = family === undefined || step?.easier == null ? undefined : stepOf(family, step.easier);
+	const { id, family: familyId, region, purpose } = exercise;
+	const capped = step?.tags.some((t) => ctx.eased?.some((e) => e.effect === 'cap' && e.tag === t));
+	return {
+		...{ id, family: familyId, step: head.step, region, purpose, dose: head.dose, state: head.state },
+		...(head.setup === null ? {} : { setup: head.setup }),
+		rackKg: r.room.weightsKg.filter((kg) => kg <= (ctx.highestLoadKg ?? Infinity)),
+		frontOfKneeSore: r.head.setting.frontOfKnee,
+		gentler:
+			step === undefined
+				? []
+				: fittedNotches(r, exercise, today, step, gentlerNotches(head.setup, easier, ctx)),
+		...standingKey(r, exercise, chain, today),
+		...(step === undefined || family === undefined ? {} : { faults: faultsNamed(family, step) }),
+		...(capped === true ? { capped: true } : {}),
+		...(step !== undefined && family !== undefined && servesOf(family, step).includes('relief')
+			? { relief: true }
+			: {})
+	};
+}
+
 /** Everything a decision about one exercise is made from. */
 export function decideInputOf(
 	r: ClientRecord,
@@ -34,61 +96,10 @@ export function decideInputOf(
 	const family = r.families[exercise.family];
 	const step = family === undefined ? undefined : stepOf(family, head.step);
 	const ctx = fitContextOf(r, today, exercise.side);
-	const easier =
-		family === undefined || step === undefined || step.easier === null
-			? undefined
-			: stepOf(family, step.easier);
-	const cleared = r.head.flags
-		.filter((f) => f.code.startsWith('emergency') && f.closedOn !== null)
-		.map((f) => f.closedOn as Day)
-		.sort()
-		.pop();
 	const input: DecideInput = {
 		policy: r.policy,
-		client: {
-			...(r.head.screening === null
-				? {}
-				: { screening: { date: r.head.screening.date, complete: r.head.screening.complete } }),
-			flags: r.head.flags.map((f) => ({
-				id: f.code,
-				severity: f.severity,
-				...(f.urgency === null ? {} : { urgency: f.urgency }),
-				open: f.open,
-				...(f.region === null ? {} : { region: f.region }),
-				...(f.closedOn === null ? {} : { closedOn: f.closedOn })
-			})),
-			...(operationUnrecorded(r) ? { operationUnrecorded: true } : {}),
-			arrivals: r.head.arrivals.map((a) => arrivedDay(a.day, a.openedBecause === null ? a.said : {})),
-			surgery: r.head.surgery.map(({ region, date, limitsEntered }) => ({ region, date, limitsEntered })),
-			usual: r.head.setting.usual,
-			...(cleared === undefined ? {} : { clearedOn: cleared })
-		},
-		exercise: {
-			id: exercise.id,
-			family: exercise.family,
-			step: head.step,
-			region: exercise.region,
-			purpose: exercise.purpose,
-			dose: head.dose,
-			...(head.setup === null ? {} : { setup: head.setup }),
-			state: head.state,
-			rackKg: r.room.weightsKg.filter((kg) => kg <= (ctx.highestLoadKg ?? Infinity)),
-			frontOfKneeSore: r.head.setting.frontOfKnee,
-			gentler:
-				step === undefined
-					? []
-					: fittedNotches(r, exercise, today, step, gentlerNotches(head.setup, easier, ctx)),
-			...standingKey(r, exercise, chain, today),
-			...(step === undefined || family === undefined
-				? {}
-				: {
-						faults: faultsNamed(family, step),
-						...(step.tags.some((t) => ctx.eased?.some((e) => e.effect === 'cap' && e.tag === t))
-							? { capped: true }
-							: {}),
-						...(servesOf(family, step).includes('relief') ? { relief: true } : {})
-					})
-		},
+		client: clientOf(r),
+		exercise: exerciseOf(r, exercise, chain, today),
 		changes: [...chain.changes, ...restartsOf(r, exercise.region)],
 		sessions: r.logs
 			.filter((l) => l.exerciseId === exercise.id)

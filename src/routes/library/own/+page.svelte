@@ -4,7 +4,6 @@
 	import { checkOwn, usable } from '#lib/catalogue/check-own.ts';
 	import { FAMILIES, findStep } from '#lib/catalogue/families.ts';
 	import { readFamilies } from '#lib/contract/own-family.ts';
-	import type { ExerciseFamily, Step } from '#lib/core/exercise/family.ts';
 	import { stepOf } from '#lib/core/exercise/family.ts';
 	import { nobody } from '#lib/core/fit/stands.ts';
 	import Act from '#lib/ui/Act.svelte';
@@ -12,6 +11,8 @@
 	import Field from '#lib/ui/Field.svelte';
 	import Fold from '#lib/ui/Fold.svelte';
 	import Said from '#lib/ui/Said.svelte';
+	import OwnFields from '#lib/ui/own/OwnFields.svelte';
+	import { begunFrom, firstWritten, withField } from '#lib/ui/own/writing.ts';
 	import StepSheet from '#lib/ui/StepSheet.svelte';
 	import { sending } from '#lib/ui/sending.ts';
 
@@ -39,97 +40,29 @@
 	const family = $derived(usable(edited)[0]);
 	const step = $derived(family?.steps[Math.min(at, family.steps.length - 1)]);
 	/** What the fields are filled from: the first family as it is written, held or not, so that a wrong number keeps its field. */
-	const form0 = $derived.by((): ExerciseFamily | null => {
-		try {
-			const value = JSON.parse(content) as unknown;
-			const first = (Array.isArray(value) ? value[0] : value) as ExerciseFamily | null;
-			return first !== null &&
-				typeof first === 'object' &&
-				Array.isArray(first.steps) &&
-				first.steps.every(
-					(s) =>
-						typeof s === 'object' &&
-						s !== null &&
-						typeof s.posture === 'object' &&
-						s.posture !== null &&
-						typeof s.usualDose?.start === 'object' &&
-						typeof s.usualDose.target === 'object'
-				)
-				? first
-				: null;
-		} catch {
-			return null;
-		}
-	});
+	const form0 = $derived(firstWritten(content));
 	const row0 = $derived(form0?.steps[Math.min(at, form0.steps.length - 1)]);
 	const drawable = $derived(
 		family !== undefined && step !== undefined && !faults.some((f) => /figure/.test(f.message))
 	);
 
-	const slug = (s: string): string =>
-		`own-${s
-			.toLowerCase()
-			.normalize('NFD')
-			.replace(/[^a-z0-9]+/g, '-')
-			.replace(/^-|-$/g, '')}`;
 	const write = (f: unknown): void => void (content = JSON.stringify(f, null, 2));
 	/** A new family of one step, begun from a step of the catalogue. */
 	let from = $state('standard-seat');
 	let title = $state('');
 	function begin(): void {
 		const found = findStep(from);
-		if (found === undefined) return;
-		const name = title.trim() === '' ? `Our ${found.step.title.toLowerCase()}` : title.trim();
-		const { gates: _, next: __, easier: ___, ...kept } = found.step;
-		const own: Step = {
-			...kept,
-			id: slug(name),
-			title: name,
-			short: name.slice(0, 16).trim(),
-			gates: [],
-			next: [],
-			easier: null,
-			sources: ['practice-setting']
-		};
-		const { ordinary, ...schools } = found.family.cues;
-		write({
-			id: `${slug(name)}-ladder`,
-			title: `${name}: our ladder`,
-			purposes: found.family.purposes,
-			steps: [own],
-			faults: [],
-			cues: { ordinary, ...schools },
-			cautions: found.family.cautions
-		} satisfies ExerciseFamily);
+		if (found !== undefined) write(begunFrom(found.family, found.step, title));
 		at = 0;
 	}
-	/** A field of the chosen step, written back into the data. */
-	function set(path: readonly (string | number)[], value: unknown): void {
-		if (form0 === null) return;
-		const copy = JSON.parse(content) as Record<string, unknown> | Record<string, unknown>[];
-		let o: Record<string | number, unknown> = (Array.isArray(copy) ? copy[0] : copy) as Record<
-			string,
-			unknown
-		>;
-		for (const key of path.slice(0, -1)) o = o[key] as Record<string, unknown>;
-		o[path[path.length - 1] as string] = value;
-		write(copy);
-	}
-	/** A number where there is one; what was typed otherwise, so that the refusal names it. */
-	const number = (v: string): number | string =>
-		v.trim() === '' || Number.isNaN(Number(v.replace(',', '.'))) ? v : Number(v.replace(',', '.'));
-	const numbersOf = (o: object): readonly (readonly [string, number | string])[] =>
-		Object.entries(o).filter(
-			(e): e is [string, number | string] => typeof e[1] === 'number' || /(Cm|Deg)$/.test(e[0])
-		);
+	const set = (path: readonly (string | number)[], value: unknown): void =>
+		void (content = form0 === null ? content : withField(content, path, value));
 	$effect.pre(() => {
 		if (form && 'content' in form && typeof form.content === 'string' && form.content !== '')
 			content = form.content;
 	});
 	const download = (f: unknown): string =>
 		`data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify(f, null, 2))}`;
-	const rowOf = (s: Step) => numbersOf(s.posture);
-	const depthOf = (s: Step) => ('depth' in s.posture ? numbersOf(s.posture.depth) : []);
 </script>
 
 <svelte:head><title>Own steps</title></svelte:head>
@@ -180,84 +113,7 @@
 				use:enhance={sending((text) => (lost = text))}
 				class="mt-3"
 			>
-				{#if form0 && row0}
-					<div class="flex flex-wrap items-end gap-3">
-						<Field
-							name="family-title"
-							label="Ladder"
-							value={form0.title}
-							onchange={(e: Event) => set(['title'], (e.currentTarget as HTMLInputElement).value)}
-							width="w-64"
-						/>
-						{#if form0.steps.length > 1}<Choice
-								name="which"
-								label="Step"
-								value={String(at)}
-								onchange={(e: Event) => (at = Number((e.currentTarget as HTMLSelectElement).value))}
-								items={form0.steps.map((s, i) => ({ value: String(i), name: s.title }))}
-							/>{/if}
-						<Field
-							name="step-title"
-							label="Step"
-							value={row0.title}
-							onchange={(e: Event) =>
-								set(['steps', at, 'title'], (e.currentTarget as HTMLInputElement).value)}
-							width="w-56"
-						/>
-						<Field
-							name="step-short"
-							label="Short"
-							value={row0.short}
-							onchange={(e: Event) =>
-								set(['steps', at, 'short'], (e.currentTarget as HTMLInputElement).value)}
-							width="w-36"
-						/>
-					</div>
-					<div class="mt-2">
-						<Field
-							name="step-what"
-							label="What is done"
-							value={row0.what}
-							onchange={(e: Event) => set(['steps', at, 'what'], (e.currentTarget as HTMLInputElement).value)}
-							width="w-[38rem] max-w-full"
-						/>
-					</div>
-					<div class="mt-2 flex flex-wrap items-end gap-3" role="group" aria-label="Set-up and dose">
-						{#each depthOf(row0) as [key, value] (key)}<Field
-								name="depth-{key}"
-								label={key.replace(/(Cm|Deg)$/, ' ($1)').toLowerCase()}
-								value={String(value)}
-								oninput={(e: Event) =>
-									set(
-										['steps', at, 'posture', 'depth', key],
-										number((e.currentTarget as HTMLInputElement).value)
-									)}
-								inputmode="decimal"
-								width="w-20"
-							/>{/each}
-						{#each rowOf(row0) as [key, value] (key)}<Field
-								name="posture-{key}"
-								label={key.replace(/(Cm|Deg)$/, ' ($1)').toLowerCase()}
-								value={String(value)}
-								oninput={(e: Event) =>
-									set(['steps', at, 'posture', key], number((e.currentTarget as HTMLInputElement).value))}
-								inputmode="decimal"
-								width="w-20"
-							/>{/each}
-						{#each ['start', 'target'] as const as when (when)}{#each ['sets', 'reps'] as const as what (what)}<Field
-									name="{when}-{what}"
-									label="{when} {what}"
-									value={String(row0.usualDose[when][what])}
-									oninput={(e: Event) =>
-										set(
-											['steps', at, 'usualDose', when, what],
-											number((e.currentTarget as HTMLInputElement).value)
-										)}
-									inputmode="numeric"
-									width="w-16"
-								/>{/each}{/each}
-					</div>
-				{/if}
+				{#if form0 && row0}<OwnFields family={form0} row={row0} bind:at {set} />{/if}
 				{#if shownFaults.length > 0}
 					<ul
 						class="mt-3 border-l-4 border-stop bg-sheet px-3 py-2"

@@ -2,7 +2,7 @@
 import type { Axis } from '../../body/axis.ts';
 import type { Body } from '../../body/body.ts';
 import { betweenPoses, type KeyPose, pointsOfPose } from '../../figure/key-pose.ts';
-import { propsOfPose } from '../../figure/prop.ts';
+import { propsOfPose } from '../../figure/pose-props.ts';
 import { framed, type Picture } from '../drawing/drawn.ts';
 
 /** What is held where a pose names no load, kg. */

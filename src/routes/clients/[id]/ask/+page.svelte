@@ -6,14 +6,13 @@
 	import BodyMap from '#lib/ui/BodyMap.svelte';
 	import Choice from '#lib/ui/Choice.svelte';
 	import Field from '#lib/ui/Field.svelte';
-	import FigureView from '#lib/ui/FigureView.svelte';
 	import GoalRow from '#lib/ui/GoalRow.svelte';
+	import GoalForm from '#lib/ui/ask/GoalForm.svelte';
+	import MomentSlider from '#lib/ui/ask/MomentSlider.svelte';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import Said from '#lib/ui/Said.svelte';
 	import { keepForm } from '#lib/ui/keep-form.ts';
-	import { MOMENTS, movementFigure } from '#lib/ui/movement-figure.ts';
 	import { sending } from '#lib/ui/sending.ts';
-	import { PAIN_AT_NAME } from '#lib/wording/intake.ts';
 	import { regionName } from '#lib/wording/names.ts';
 	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
 
@@ -34,10 +33,6 @@
 				? ''
 				: String(stored);
 	let moved: number | undefined = $state();
-	const moment = $derived(
-		MOMENTS[moved ?? Math.max(0, MOMENTS.indexOf((known?.painAt ?? 'late') as (typeof MOMENTS)[number]))] ??
-			'late'
-	);
 	/** Refusals that stand beside their field; all others stand above. */
 	let lost = $state('');
 	const say = (text: string): void => void (lost = text);
@@ -45,16 +40,6 @@
 		picked = r;
 		moved = undefined;
 	}
-	let activity = $state('');
-	const tied = $derived(data.activities.find((a) => a.id === activity)?.ladder);
-	let tie = $derived(tied ? `${tied.family}:${tied.step}` : '');
-	const points = $derived([
-		{ value: '', name: 'no ladder: range only' },
-		...data.points.map(({ value, name }) => ({ value, name })),
-		...(tied && !data.points.some((p) => p.value === `${tied.family}:${tied.step}`)
-			? [{ value: `${tied.family}:${tied.step}`, name: `step ladder: ${tied.step.replaceAll('-', ' ')}` }]
-			: [])
-	]);
 </script>
 
 <svelte:head><title>Ask · {data.head.name}</title></svelte:head>
@@ -131,35 +116,12 @@
 						width="w-16"
 					/>
 				</div>
-				<div class="grid grid-cols-[13rem_1fr] items-center gap-4 max-sm:grid-cols-1">
-					<FigureView
-						figure={movementFigure(data.ctx.body, moment)}
-						label="The movement, {PAIN_AT_NAME[moment]}"
-						height={150}
-						mirror={region.endsWith('left')}
-						tight
-					/>
-					<div>
-						<label class="label" for="moment"
-							>When in the movement: <strong class="text-ink">{PAIN_AT_NAME[moment]}</strong></label
-						>
-						<input
-							id="moment"
-							type="range"
-							min="0"
-							max={MOMENTS.length - 1}
-							step="1"
-							value={MOMENTS.indexOf(moment)}
-							oninput={(e) => (moved = Number(e.currentTarget.value))}
-							aria-valuetext={PAIN_AT_NAME[moment]}
-							class="block w-full max-w-96 accent-(--accent)"
-						/>
-						<div class="label flex max-w-96 justify-between">
-							<span>early</span><span>middle</span><span>late</span><span>return</span><span>all</span>
-						</div>
-						<input type="hidden" name="painAt" value={moment} />
-					</div>
-				</div>
+				<MomentSlider
+					body={data.ctx.body}
+					known={known?.painAt ?? 'late'}
+					mirror={region.endsWith('left')}
+					bind:moved
+				/>
 				<div class="flex flex-wrap items-end gap-4">
 					<Choice
 						name="loaded"
@@ -214,70 +176,14 @@
 		{#if data.goals.length === 0}<p class="rule label py-2">
 				No goals yet. A goal tied to a ladder has a distance.
 			</p>{/if}
-		{#key data.ids[4]}
-			<form
-				method="POST"
-				action="?/goal"
-				class="rule flex flex-wrap items-end gap-3 pt-3"
-				use:enhance={sending(say, () => (activity = ''))}
-				use:keepForm={'goal'}
-				novalidate
-			>
-				<input type="hidden" name="id" value={data.ids[4]} /><input type="hidden" name="replaces" value="" />
-				<Choice
-					name="activity"
-					label="Activity"
-					bind:value={activity}
-					items={[
-						{ value: '', name: 'choose …' },
-						...data.activities.map((a) => ({ value: a.id, name: a.title }))
-					]}
-				/>
-				<Field
-					name="label"
-					label="In the client’s words"
-					autocomplete="off"
-					wrong={wrong('label')}
-					width="w-52"
-				/>
-				<Choice
-					name="side"
-					label="Side"
-					value=""
-					items={[
-						{ value: '', name: 'both' },
-						{ value: 'left', name: 'left' },
-						{ value: 'right', name: 'right' }
-					]}
-				/>
-				<Field
-					name="score"
-					label="Able, 0–10"
-					inputmode="numeric"
-					wrong={typed.replaces === '' ? wrong('score') : undefined}
-					width="w-16"
-				/>
-				<Field
-					name="confidence"
-					label="Confident, 0–10"
-					inputmode="numeric"
-					wrong={typed.replaces === '' ? wrong('confidence') : undefined}
-					width="w-16"
-				/>
-				<Choice name="tie" label="Point on a ladder" bind:value={tie} items={points} />
-				<Field
-					name="heightCm"
-					label="At height"
-					unit="cm"
-					inputmode="decimal"
-					wrong={wrong('heightCm') ?? wrong('height')}
-					width="w-16"
-				/>
-				<Field name="sets" label="Sets" inputmode="numeric" wrong={wrong('sets')} width="w-14" />
-				<Field name="reps" label="Reps" inputmode="numeric" wrong={wrong('reps')} width="w-14" />
-				<Act kind="quiet">Keep goal</Act>
-			</form>
-		{/key}
+		{#key data.ids[4]}<GoalForm
+				id={data.ids[4] as string}
+				activities={data.activities}
+				points={data.points}
+				{say}
+				{wrong}
+				refusedHere={typed.replaces === ''}
+			/>{/key}
 		{#if wrong('activity')}<p class="mt-1 text-sm text-stop" data-testid="field-wrong">
 				{wrong('activity')}
 			</p>{/if}

@@ -6,7 +6,7 @@
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import Said from '#lib/ui/Said.svelte';
 	import ClosingForm from '#lib/ui/ClosingForm.svelte';
-	import ProtocolForms from '#lib/ui/ProtocolForms.svelte';
+	import ProtocolForms from '#lib/ui/protocol/ProtocolForms.svelte';
 	import KnownSymptoms from '#lib/ui/KnownSymptoms.svelte';
 	import ReferralAids from '#lib/ui/ReferralAids.svelte';
 	import { keepForm } from '#lib/ui/keep-form.ts';

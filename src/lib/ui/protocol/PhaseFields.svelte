@@ -5,11 +5,11 @@
 	import { WEIGHT_BEARING, type Phase } from '#lib/core/client/protocol.ts';
 	import { TAGS } from '#lib/core/exercise/family.ts';
 	import { WEIGHT_NAME, WHEN_NAME } from '#lib/wording/protocol.ts';
-	import Choice from './Choice.svelte';
-	import Field from './Field.svelte';
-	import Fold from './Fold.svelte';
-	import Tick from './Tick.svelte';
-	import type { Wrong } from './wrong.ts';
+	import Choice from '../Choice.svelte';
+	import Field from '../Field.svelte';
+	import Fold from '../Fold.svelte';
+	import Tick from '../Tick.svelte';
+	import type { Wrong } from '../wrong.ts';
 
 	interface Props {
 		/** Counted from 0. */

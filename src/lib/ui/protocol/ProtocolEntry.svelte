@@ -1,0 +1,58 @@
+<script lang="ts">
+	/** A protocol as it is given, in phases; corrected as a whole. */
+	import { enhance } from '$app/forms';
+	import { sideOf } from '#lib/core/body/region-side.ts';
+	import type { Surgery } from '#lib/contract/view.ts';
+	import Act from '../Act.svelte';
+	import DayField from '../DayField.svelte';
+	import Field from '../Field.svelte';
+	import { sending } from '../sending.ts';
+	import type { Wrong } from '../wrong.ts';
+	import PhaseFields from './PhaseFields.svelte';
+
+	interface Props {
+		readonly s: Surgery;
+		readonly id: string;
+		readonly today: string;
+		readonly wrong: Wrong | undefined;
+		readonly say: (text: string) => void;
+	}
+	let { s, id, today, wrong, say }: Props = $props();
+	const at = (field: string): string | undefined => wrong?.all[field];
+	const MOST = 4;
+	/** How many phases are being written. */
+	let more = $state(1);
+	const phases = $derived(Math.max(more, s.protocol?.phases.length ?? 1));
+</script>
+
+<form method="POST" action="?/protocol" class="mt-2 grid gap-2" use:enhance={sending(say)}>
+	<input type="hidden" name="id" value={id} /><input type="hidden" name="surgeryId" value={s.id} />
+	<Field
+		of={s.id}
+		name="source"
+		label="Whose protocol, of which day"
+		value={s.protocol?.source ?? ''}
+		wrong={at('source')}
+		width="w-72"
+	/>
+	<DayField
+		of={s.id}
+		name="reviewOn"
+		label="Review on"
+		value={s.protocol?.reviewOn ?? ''}
+		wrong={at('reviewOn')}
+		width="w-40"
+		{today}
+		ahead
+	/>
+	{#each { length: phases }, i (i)}
+		<PhaseFields n={i} of={s.id} phase={s.protocol?.phases[i]} side={sideOf(s.region) ?? 'right'} {wrong} />
+	{/each}
+	{#if phases < MOST}<div>
+			<Act kind="quiet" type="button" onclick={() => (more = phases + 1)}>Another phase</Act>
+		</div>{/if}
+	<p class="label">Only what the protocol says. Nothing is assumed, and the calendar alone opens nothing.</p>
+	<div>
+		<Act kind="quiet">{s.protocol ? 'Save the corrected protocol' : 'Enter the protocol'}</Act>
+	</div>
+</form>

@@ -1,0 +1,44 @@
+<script lang="ts">
+	/** An operation, recorded in own words. */
+	import { enhance } from '$app/forms';
+	import { REGIONS } from '#lib/core/body/place.ts';
+	import { regionName } from '#lib/wording/names.ts';
+	import Act from '../Act.svelte';
+	import Choice from '../Choice.svelte';
+	import DayField from '../DayField.svelte';
+	import Field from '../Field.svelte';
+	import Fold from '../Fold.svelte';
+	import { sending } from '../sending.ts';
+
+	interface Props {
+		readonly id: string;
+		readonly today: string;
+		readonly at: (field: string) => string | undefined;
+		readonly say: (text: string) => void;
+	}
+	let { id, today, at, say }: Props = $props();
+</script>
+
+<Fold
+	title="Record an operation"
+	needed={at('operatedOn') !== undefined || at('region') !== undefined}
+	class="cursor-pointer text-sm text-accent"
+>
+	<form
+		method="POST"
+		action="?/surgery"
+		class="mt-2 flex flex-wrap items-end gap-2"
+		use:enhance={sending(say)}
+	>
+		<input type="hidden" name="id" value={id} />
+		<Choice
+			name="region"
+			label="Where"
+			items={REGIONS.map((r) => ({ value: r, name: regionName(r) }))}
+			value="knee-right"
+		/>
+		<Field name="operation" label="What, in own words" width="w-44" />
+		<DayField name="operatedOn" label="On" wrong={at('operatedOn')} width="w-40" {today} />
+		<Act kind="quiet">Record</Act>
+	</form>
+</Fold>
