@@ -121,8 +121,8 @@
 	);
 </script>
 
-<section class="sheet p-4" aria-label="Device">
-	<h3>Device</h3>
+<section class="sheet px-4 py-2" aria-label="Device">
+	<h3>Device <span class="label font-normal">for {target}</span></h3>
 	<div class="mt-1 flex flex-wrap items-center gap-2">
 		<select
 			aria-label="Device"
@@ -142,9 +142,6 @@
 			><option value="1">real time</option><option value="5">5×</option><option value="20">20×</option
 			></select
 		>
-	</div>
-	<p class="label mt-1">for {target}</p>
-	<div class="mt-2 flex items-center gap-3">
 		{#if stop === undefined}
 			<button
 				type="button"
@@ -161,6 +158,9 @@
 			>
 			<span class="text-xl font-bold" aria-live="off">{live}</span>
 		{/if}
+		<label class="cursor-pointer text-sm text-accent underline"
+			>Open a recorded CSV<input type="file" accept=".csv,text/csv" onchange={load} class="sr-only" /></label
+		>
 	</div>
 	{#if trace !== ''}<svg viewBox="0 0 260 60" class="mt-2 w-full" aria-hidden="true"
 			><path d="M0 58H260" stroke="var(--hairline)" /><path
@@ -191,7 +191,4 @@
 			</div>
 		{/if}
 	</div>
-	<label class="mt-2 block cursor-pointer text-sm text-accent underline"
-		>Open a recorded CSV<input type="file" accept=".csv,text/csv" onchange={load} class="sr-only" /></label
-	>
 </section>

@@ -2,68 +2,29 @@
  * Standing work refitted: worked examples of the trade. A seat's knee angle comes from the solved linkage; the limits are the test's own.
  */
 import { describe, expect, it } from 'vitest';
+import {
+	both,
+	context,
+	envelope,
+	facts,
+	given,
+	limit,
+	press,
+	range,
+	seat,
+	squat
+} from '../../../../tests/standing.ts';
 import { FAMILIES } from '../../catalogue/families.ts';
-import { bodyOf } from '../body/body.ts';
-import type { Envelope } from '../client/envelope.ts';
 import { stepOf, type ExerciseFamily } from '../exercise/family.ts';
-import type { FitContext } from '../movement/context.ts';
 import { shortAt } from '../fit/fit.ts';
-import { samePurpose } from './same-purpose.ts';
-import { breakKey, standing, type Prescribed, type StandingFacts } from './standing.ts';
-import { closedFor, gateKey } from './closed.ts';
+import type { FitContext } from '../movement/context.ts';
+import { type Break, breakKey, standing, type Prescribed, type StandingFacts } from './standing.ts';
 
-const body = bodyOf({ heightCm: 168, massKg: 70 });
-if (!body.ok) throw new Error('body');
-const range = (tolerable: number, date = '2026-03-01') => ({
-	painFree: tolerable - 5,
-	tolerable,
-	end: tolerable + 5,
-	date,
-	loaded: true
-});
-const both = (v: ReturnType<typeof range>) => ({ left: v, right: v });
-const envelope = (knee = 140, date = '2026-03-01'): Envelope => ({
-	kneeFlexion: both(range(knee, date)),
-	thighTrunkFlexion: both(range(140)),
-	weightBearingDorsiflexion: both(range(42))
-});
-const context = (patch: Partial<FitContext> = {}): FitContext => ({
-	body: body.value,
-	rules: { base: 'tolerable', marginDeg: 5, loadedMarginDeg: 10, staleDays: 28 },
-	today: '2026-03-12',
-	envelope: envelope(),
-	side: 'right',
-	...patch
-});
-
-const squat = FAMILIES.squat as ExerciseFamily;
-const seat = stepOf(squat, 'standard-seat')!;
-const given = (patch: Partial<Prescribed> = {}): Prescribed => ({
-	family: squat,
-	step: seat,
-	setup: { seatCm: 46 },
-	loadKg: 0,
-	since: '2026-03-05',
-	...patch
-});
-/** A press at a sled's place asks one angle of the knee, whatever the shank does. */
-const pressFamily = FAMILIES['leg-press'] as ExerciseFamily;
-const press = (): Prescribed =>
-	given({ family: pressFamily, step: stepOf(pressFamily, 'leg-press')!, setup: { sledCm: 60 } });
-const facts = (ctx: FitContext, clearances: StandingFacts['clearances'] = []): StandingFacts => ({
-	ctx,
-	clearances,
-	substitutes: () => samePurpose(squat, seat, Object.values(FAMILIES), ctx)
-});
 const judged = (
 	p: Prescribed,
 	patch: Partial<FitContext> = {},
 	clearances: StandingFacts['clearances'] = []
 ) => standing(p, facts(context(patch), clearances));
-const limit = (maxDeg: number) => ({
-	protocolLimits: [{ axis: 'kneeFlexion' as const, side: 'right' as const, maxDeg }]
-});
-
 describe('a protocol limit', () => {
 	it('suspends a seat that asks more, measured or not, stale or fresh, seen done or not, and mends with a higher seat', () => {
 		for (const patch of [
@@ -237,33 +198,113 @@ describe('a newer measurement', () => {
 	});
 });
 
-describe('closed before the button', () => {
-	const closed = (
-		patch: Partial<FitContext>,
-		unmet: Parameters<typeof closedFor>[2]['unmet'] = [],
-		treatsBack = false,
-		step = seat,
-		clearances: StandingFacts['clearances'] = []
-	) =>
-		closedFor(given({ step }), false, { ...facts(context(patch), clearances), unmet, treatsBack }).map(
-			(c) => [c.by, c.who]
+describe('what a break is called when it is passed over', () => {
+	it('names this one and no other', () => {
+		const keys = (
+			[
+				{ by: 'protocol', axis: 'kneeFlexion', side: 'left' },
+				{ by: 'protocol', axis: 'kneeFlexion', side: 'right' },
+				{ by: 'protocol', tag: 'impact' },
+				{ by: 'flag', flag: 'osteoporosis', tag: 'impact' },
+				{ by: 'clearance', clearance: 'impact' },
+				{ by: 'tolerated', axis: 'kneeFlexion', side: 'left' },
+				{ by: 'position', position: 'floor-transfer' },
+				{ by: 'equipment', equipment: 'chair/bench' }
+			] satisfies Break[]
+		).map(breakKey);
+		expect(keys).toEqual([
+			'protocol:kneeFlexion-left',
+			'protocol:kneeFlexion-right',
+			'protocol:impact',
+			'flag:osteoporosis:impact',
+			'clearance:impact',
+			'tolerated',
+			'position:floor-transfer',
+			'equipment:chair/bench'
+		]);
+	});
+});
+
+describe('breaks and their mend', () => {
+	const goblet = stepOf(squat, 'goblet-squat')!;
+	const heavy = (loadKg: number, patch: Partial<FitContext>) =>
+		judged(given({ step: goblet, setup: { thighDeg: 60 }, loadKg }), patch);
+	it('the heaviest that is allowed is allowed; a kilogram more is broken once, and mended down to it', () => {
+		expect(heavy(9, { highestLoadKg: 9 }).verdict).toBe('stands');
+		expect(heavy(10, { highestLoadKg: 9 }).breaks).toEqual([
+			{ by: 'protocol', tag: 'over-load', limitDeg: 9 }
+		]);
+		expect(heavy(9, { ...limit(50), highestLoadKg: 9 }).mend?.loadKg).toBeUndefined();
+		expect(heavy(10, limit(50)).mend?.loadKg).toBeUndefined();
+		expect(heavy(10, { ...limit(50), highestLoadKg: 9 }).breaks.map((b) => b.tag ?? b.axis)).toContain(
+			'over-load'
 		);
-	it('a protocol opens to nobody, everything else to a licensed user', () => {
-		expect(closed(limit(70))).toContainEqual(['protocol', 'nobody']);
-		expect(closed({ envelope: {} })).toEqual([['unmeasured', 'licensed']]);
-		expect(closed({}, [{ gate: { kind: 'felt', step: 'x' }, text: 't' }])).toEqual([['gate', 'licensed']]);
-		expect(closed({})).toEqual([]);
 	});
-	it('work that loads the spine waits for a clearance where a back is treated', () => {
-		const goblet = stepOf(squat, 'goblet-squat')!;
-		expect(closed({}, [], true, goblet)).toContainEqual(['loaded-spine', 'licensed']);
-		expect(closed({}, [], true, goblet, ['loaded-spine']).map(([by]) => by)).not.toContain('loaded-spine');
-		expect(closed({}, [], false, goblet).map(([by]) => by)).not.toContain('loaded-spine');
+	it('the worst kind comes first, whatever order they were found in', () => {
+		const { breaks } = judged(press(), {
+			...limit(30),
+			equipment: [],
+			withheld: [{ tag: 'locks-out', because: 'loose-joints' }],
+			envelope: envelope(40, '2026-03-10')
+		});
+		const kinds = breaks.map((b) => b.by);
+		expect(kinds[0]).toBe('protocol');
+		expect(kinds.at(-1)).toBe('equipment');
+		expect(kinds.indexOf('flag')).toBeLessThan(kinds.indexOf('equipment'));
 	});
-	it('gates are told apart by what they ask', () =>
-		expect([
-			gateKey({ kind: 'felt', step: 'a' }),
-			gateKey({ kind: 'clearance', what: 'impact' }),
-			gateKey({ kind: 'technique', technique: 'stacked' })
-		]).toEqual(['gate:felt:a', 'gate:clearance:impact', 'gate:technique:stacked']));
+	it('a position that was not asked about breaks nothing', () => {
+		const bridge = FAMILIES.bridge as ExerciseFamily;
+		const lying = { ...given(), family: bridge, step: stepOf(bridge, 'bridge')!, setup: null };
+		expect(judged(lying, { positions: { 'floor-transfer': 'unknown' } }).verdict).toBe('stands');
+	});
+	it('nothing broken has no mend', () =>
+		expect(judged(given())).toEqual({ verdict: 'stands', breaks: [], mend: null }));
+	it('a step that fits nowhere is mended by the nearest gentler one of its ladder that does, in its own set-up', () => {
+		// Hands on a counter are gone: the free squat’s way down leads past what needs it.
+		const free = stepOf(squat, 'free-squat')!;
+		const held = given({ step: free, setup: { thighDeg: 90 } });
+		const mend = judged(held, {
+			withheld: [{ tag: free.tags[0] ?? 'unsteady', because: 'test' }],
+			noWeight: []
+		}).mend;
+		expect(mend === null || mend.kind !== 'set-up').toBe(true);
+		const tagged = {
+			...squat,
+			steps: squat.steps.map((s) => (s.id === goblet.id ? { ...s, tags: ['impact' as const] } : s))
+		};
+		const own = tagged.steps.find((s) => s.id === goblet.id)!;
+		const off = { withheld: [{ tag: 'impact' as const, because: 'flag' }] };
+		const down = judged(given({ family: tagged, step: own, setup: { thighDeg: 90 } }), off).mend;
+		expect(down).toMatchObject({ kind: 'notch', family: 'squat', step: own.easier });
+		expect(down?.setup).not.toEqual({});
+	});
+	it('a ladder whose way down goes in a ring, or nowhere, ends with another way or none', () => {
+		const ring = { ...seat, id: 'a', easier: 'a', tags: ['impact' as const] };
+		const lost = { ...seat, id: 'b', easier: 'gone', tags: ['impact' as const] };
+		const off = { withheld: [{ tag: 'impact' as const, because: 'flag' }] };
+		for (const step of [ring, lost]) {
+			const family = { ...squat, steps: [step] };
+			const none = standing(given({ family, step }), { ...facts(context(off)), substitutes: () => [] });
+			expect(none).toMatchObject({ verdict: 'suspended', mend: null });
+		}
+	});
+	it('a mend never asks more than what stood: a seat that was raised stays raised', () => {
+		const high = given({ setup: { seatCm: 60 }, loadKg: 10 });
+		expect(judged(high, { highestLoadKg: 5 }).mend).toMatchObject({ kind: 'set-up', setup: { seatCm: 60 } });
+		const low = given({ setup: { seatCm: 40 }, loadKg: 10 });
+		expect(judged(low, { highestLoadKg: 5 }).mend?.setup.seatCm).toBe(46);
+	});
+	it('seen doing another step, or a gentler set-up, answers no newer measurement', () => {
+		const seen = (step: string, setup: object) =>
+			judged(given(), {
+				envelope: envelope(80, '2026-03-08'),
+				observed: [{ step, setup, date: '2026-03-10' }]
+			}).verdict;
+		expect(seen('raised-seat', { seatCm: 46 })).toBe('short');
+		expect([seen('standard-seat', { seatCm: 45 }), seen('standard-seat', { seatCm: 47 })]).toEqual([
+			'watch',
+			'short'
+		]);
+		expect(seen('standard-seat', {})).toBe('watch');
+	});
 });

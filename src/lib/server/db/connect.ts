@@ -4,6 +4,7 @@
  */
 import { Kysely, PostgresDialect } from 'kysely';
 import pg from 'pg';
+import { prepareRepeated } from './prepared.ts';
 import type { Tables } from './tables.ts';
 
 const DATE = 1082;
@@ -33,6 +34,7 @@ export function open(url: string, max = 10): Database {
 		idleTimeoutMillis: 30_000
 	});
 	survive(pool);
+	prepareRepeated(pool);
 	return { pool, db: new Kysely<Tables>({ dialect: new PostgresDialect({ pool }) }) };
 }
 

@@ -109,7 +109,7 @@
 				<Techniques techniques={p.techniques} used={card.technique} />
 			</CardTab>{/if}
 		{@render p.swaps()}
-		<CardTab title="Where the numbers come from">
+		<CardTab title="Numbers">
 			<NumbersFrom {step} {ctx} band={p.band} used={card.technique} />
 		</CardTab>
 	</Tabs>

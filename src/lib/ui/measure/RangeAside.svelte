@@ -20,8 +20,12 @@
 	);
 </script>
 
-<div class="sheet p-4 max-2xl:[&_svg]:max-h-32 max-sm:hidden">
-	<h3>{target}</h3>
+<div
+	class="sheet px-4 py-2 max-sm:hidden max-2xl:grid max-2xl:grid-cols-[9rem_1fr] max-2xl:items-center max-2xl:gap-x-4 max-2xl:[&_svg]:max-h-24"
+>
 	<RangeFigure {kind} {degrees} mirror={side === 'left'} />
-	<p class="label">{degrees === undefined ? RANGES[kind].how : `${Math.round(degrees)}°${span}`}</p>
+	<div>
+		<h3>{target}</h3>
+		<p class="label">{degrees === undefined ? RANGES[kind].how : `${Math.round(degrees)}°${span}`}</p>
+	</div>
 </div>

@@ -106,8 +106,17 @@
 		['0 … 9', 'other pages of this client']
 	]}
 />
-<main class="page grid grid-cols-[1fr_18.5rem] gap-6 max-2xl:grid-cols-1">
-	<form method="POST" action="?/sheet" use:enhance={saved} use:keepForm={'sheet'} novalidate>
+<main
+	class="page grid grid-cols-[1fr_18.5rem] grid-rows-[auto_1fr] gap-x-6 gap-y-4 max-2xl:grid-cols-1 max-2xl:grid-rows-none"
+>
+	<form
+		method="POST"
+		action="?/sheet"
+		class="2xl:row-span-2"
+		use:enhance={saved}
+		use:keepForm={'sheet'}
+		novalidate
+	>
 		<div class="mb-1 flex flex-wrap items-end gap-x-5 gap-y-1">
 			<h2>Ranges</h2>
 			<DayField
@@ -154,7 +163,8 @@
 		</div>
 	</form>
 	<aside
-		class="grid content-start gap-5 self-start max-2xl:order-first max-sm:order-last 2xl:sticky 2xl:top-4 max-2xl:grid-cols-2 max-sm:grid-cols-1"
+		aria-label="The value in focus"
+		class="grid content-start gap-4 max-2xl:order-first max-2xl:grid-cols-2 max-sm:order-last max-sm:grid-cols-1 2xl:sticky 2xl:top-4"
 	>
 		{#if 'kind' in focused}<RangeAside
 				{target}
@@ -173,6 +183,11 @@
 			put={(o) => putOutcome(values, focused, o)}
 			putSeconds={(s) => putValue(values, focused, s.toFixed(1))}
 		/>
+	</aside>
+	<aside
+		aria-label="Body and way of working"
+		class="grid content-start gap-2 max-2xl:grid-cols-2 max-sm:grid-cols-1"
+	>
 		<Fold
 			title="Body and shoes"
 			needed={wrong !== undefined && wrong.field in data.setting && wrong.field.match(/Cm$|Kg$/) !== null}

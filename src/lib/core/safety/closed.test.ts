@@ -1,0 +1,88 @@
+/** What closes a step before its button: who may open it, and what is not asked again. Common practice; gates and clearances by safety rules of this catalogue. */
+import { describe, expect, it } from 'vitest';
+import { context, envelope, facts, given, limit, press, seat, squat } from '../../../../tests/standing.ts';
+import { stepOf } from '../exercise/family.ts';
+import type { FitContext } from '../movement/context.ts';
+import { asksGates, closedFor, gateKey } from './closed.ts';
+import type { Prescribed, StandingFacts } from './standing.ts';
+
+describe('closed before the button', () => {
+	const closed = (
+		patch: Partial<FitContext>,
+		unmet: Parameters<typeof closedFor>[2]['unmet'] = [],
+		treatsBack = false,
+		step = seat,
+		clearances: StandingFacts['clearances'] = []
+	) =>
+		closedFor(given({ step }), false, { ...facts(context(patch), clearances), unmet, treatsBack }).map(
+			(c) => [c.by, c.who]
+		);
+	it('a protocol opens to nobody, everything else to a licensed user', () => {
+		expect(closed(limit(70))).toContainEqual(['protocol', 'nobody']);
+		expect(closed({ envelope: {} })).toEqual([['unmeasured', 'licensed']]);
+		expect(closed({}, [{ gate: { kind: 'felt', step: 'x' }, text: 't' }])).toEqual([['gate', 'licensed']]);
+		expect(closed({})).toEqual([]);
+	});
+	it('work that loads the spine waits for a clearance where a back is treated', () => {
+		const goblet = stepOf(squat, 'goblet-squat')!;
+		expect(closed({}, [], true, goblet)).toContainEqual(['loaded-spine', 'licensed']);
+		expect(closed({}, [], true, goblet, ['loaded-spine']).map(([by]) => by)).not.toContain('loaded-spine');
+		expect(closed({}, [], false, goblet).map(([by]) => by)).not.toContain('loaded-spine');
+	});
+	it('gates are told apart by what they ask', () =>
+		expect([
+			gateKey({ kind: 'felt', step: 'a' }),
+			gateKey({ kind: 'clearance', what: 'impact' }),
+			gateKey({ kind: 'technique', technique: 'stacked' })
+		]).toEqual(['gate:felt:a', 'gate:clearance:impact', 'gate:technique:stacked']));
+});
+
+describe('beyond what is usable', () => {
+	const by = (p: Prescribed, chosen: boolean, patch: Partial<FitContext>) =>
+		closedFor(p, chosen, { ...facts(context(patch)), unmet: [], treatsBack: false }).map((c) => c.by);
+	const stiff = (knee: number) => ({ envelope: envelope(knee) });
+	it('a set-up that was chosen is judged for itself: past the range it is closed, solved inside it is open', () => {
+		expect(by(given({ setup: { seatCm: 40 } }), true, stiff(90))).toEqual(['range']);
+		expect(by(given({ setup: { seatCm: 60 } }), true, stiff(90))).toEqual([]);
+	});
+	it('a set-up that was solved is closed only where nothing helps', () => {
+		expect(by(given(), false, stiff(90))).toEqual([]);
+		expect(by(given(), false, stiff(20))).toEqual(['range']);
+	});
+	it('seen doing it opens it, whatever was measured', () => {
+		const seen = (knee: number) => ({
+			...stiff(knee),
+			observed: [{ step: 'leg-press', setup: { sledCm: 40 }, date: '2026-03-10' }]
+		});
+		expect(by(press(), true, stiff(30))).toEqual(['range']);
+		expect(by(press(), true, seen(30))).toEqual([]);
+	});
+	it('what holds comes alone: a range or a missing measurement is not said beside a protocol', () => {
+		expect(by(given(), false, { ...stiff(20), ...limit(40) })).not.toContain('range');
+		expect(by(given(), false, { envelope: {}, ...limit(40) })).not.toContain('unmeasured');
+	});
+	it('what was passed over once is closed again when it is given anew', () => {
+		const off = { withheld: [{ tag: 'unsteady' as const, because: 'falls' }] };
+		const step = { ...seat, tags: ['unsteady' as const] };
+		const key = closedFor(given({ step }), false, { ...facts(context(off)), unmet: [], treatsBack: false })[0]
+			?.key;
+		expect(key).toBe('flag:falls:unsteady');
+		expect(by(given({ step, passedOver: [key ?? ''] }), false, off)).toContain('flag');
+	});
+	it('a clearance is said once: not as a gate besides', () => {
+		const unmet = [{ gate: { kind: 'clearance' as const, what: 'impact' as const }, text: 'cleared' }];
+		expect(
+			closedFor(given(), false, { ...facts(context()), unmet, treatsBack: false }).map((c) => c.by)
+		).toEqual([]);
+	});
+});
+
+describe('gates of a step', () => {
+	it('are asked only of what lies farther on the ladder than what was reached', () => {
+		const [first, second, third] = squat.steps.map((s) => s.id) as [string, string, string];
+		expect(asksGates(squat, second, first)).toBe(true);
+		expect(asksGates(squat, second, second)).toBe(false);
+		expect(asksGates(squat, second, third)).toBe(false);
+		expect(asksGates(squat, first, undefined)).toBe(true);
+	});
+});
