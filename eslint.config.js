@@ -25,6 +25,11 @@ export default ts.config(
 		}
 	},
 	{
+		files: ['src/**/*.ts', 'demo/**/*.ts', 'src/**/*.svelte'],
+		ignores: ['**/*.test.ts', '**/migrations/**'],
+		rules: { 'max-lines-per-function': ['error', { max: 80 }], complexity: ['error', 32] }
+	},
+	{
 		files: ['**/*.svelte', '**/*.svelte.ts'],
 		languageOptions: { parserOptions: { parser: ts.parser, extraFileExtensions: ['.svelte'] } }
 	},

@@ -98,6 +98,13 @@ counted('unit, property and database tests', tests.status, unit, (r) => ({
 		r.testResults.filter((f) => f.status === 'failed' && f.assertionResults.length === 0).length
 }));
 
+if (!fast)
+	await single('forty planted faults are noticed', process.execPath, [
+		'--import',
+		'tsx',
+		join(root, 'scripts/mutants.mjs')
+	]);
+
 if (!fast) {
 	const flows = join(out, 'flows.json');
 	const e2e = run('playwright', ['test'], { PLAYWRIGHT_JSON_OUTPUT_NAME: flows });

@@ -63,8 +63,8 @@ const PAGES = [
 	'decide',
 	'trend'
 ] as const;
-/** Requests a form: enough to turn every field once and many twice. */
-const EACH = 45;
+/** Requests a form: enough to turn every field once and many twice; `npm run fuzz` sends about ten thousand in all. */
+const EACH = Number(process.env.FUZZ_EACH ?? 45);
 
 interface Found {
 	readonly action: string;
@@ -140,6 +140,7 @@ test('every form of a client, with fields that no hand types', async ({ page }) 
 	const faults: string[] = [];
 	const answers = new Map<number, number>();
 	let sent = 0;
+	test.setTimeout(60_000 + 4000 * EACH);
 	for (const at of ['/clients/new', '/library/own', ...PAGES.map((p) => `/clients/${id}/${p}`)]) {
 		await visit(page, at);
 		for (const f of await formsOf(page)) {
@@ -174,6 +175,12 @@ test('every form of a client, with fields that no hand types', async ({ page }) 
 	expect(sent).toBeGreaterThan(500);
 	// Some get through and some are refused, or the check would reach nothing.
 	console.log(`forms of any shape: ${sent} sent, answered ${JSON.stringify(Object.fromEntries(answers))}`);
+	const share = (...codes: number[]): number =>
+		1 - codes.reduce((n, c) => n + (answers.get(c) ?? 0), 0) / sent;
+	console.log(
+		`past sign-in ${share(303, 401).toFixed(2)}, past what a field may be ${share(303, 401, 422).toFixed(2)}`
+	);
+	expect(share(303, 401)).toBeGreaterThan(0.5);
 	expect(answers.get(200) ?? 0).toBeGreaterThan(30);
 	expect(answers.get(422) ?? 0).toBeGreaterThan(200);
 	expect(faults.slice(0, 20)).toEqual([]);

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { partOf, SPOTS } from '#lib/core/body/place.ts';
 import { SIDES } from '#lib/core/body/axis.ts';
 import { PAIN_AT } from '#lib/core/session/record.ts';
-import { region, text, typed, uuid } from './basics.ts';
+import { region, text, typed, typedWhole, uuid } from './basics.ts';
 
 const needed = (label: string) =>
 	typed(label, 0, 10).transform((v, ctx) => {
@@ -34,7 +34,7 @@ export const complaintForm = z
 		usualMorning: needed('Usual morning'),
 		worst: needed('Worst'),
 		easing: text(200),
-		stiffnessMin: typed('Stiffness', 0, 600, 'min'),
+		stiffnessMin: typedWhole('Stiffness', 0, 600, 'min'),
 		painAt: z.union([z.literal(''), z.enum(PAIN_AT)]),
 		loaded: answer('Only under load'),
 		position: z.union([z.literal(''), z.enum(POSITIONS)])
@@ -68,12 +68,13 @@ export const goalForm = z.object({
 		z.string().regex(/^[a-z][a-z0-9-]{0,59}:[a-z][a-z0-9-]{0,59}$/, 'Choose a point from the list.')
 	]),
 	heightCm: typed('Height', 5, 80, 'cm'),
-	sets: typed('Sets', 1, 20).optional(),
-	reps: typed('Repetitions', 1, 100).optional()
+	sets: typedWhole('Sets', 1, 20).optional(),
+	reps: typedWhole('Repetitions', 1, 100).optional()
 });
 
 const later = (label: string) => z.union([z.literal(''), answer(label)]).default('');
-const pressure = (label: string, low: number, high: number) => typed(label, low, high, 'mmHg').optional();
+const pressure = (label: string, low: number, high: number) =>
+	typedWhole(label, low, high, 'mmHg').optional();
 
 /** The arrival card; what is asked after a fall or of new swelling comes only where it was asked. */
 export const arriveForm = z.object({

@@ -10,7 +10,10 @@ export const text = (max: number) =>
 		.max(max, `At most ${max} characters.`)
 		.refine((s) => !s.includes('\0'), 'Text may not hold a NUL character.');
 
-export const day = z.string().refine(isDay, 'A calendar day, YYYY-MM-DD, that exists.');
+/** Nobody here was born before the first year, and nothing is planned past the last. */
+const YEARS = ['1900', '2199'] as const;
+const isNear = (s: string): boolean => isDay(s) && s.slice(0, 4) >= YEARS[0] && s.slice(0, 4) <= YEARS[1];
+export const day = z.string().refine(isNear, 'A calendar day, YYYY-MM-DD, that exists.');
 export const score = z.number().min(0, '0 to 10.').max(10, '0 to 10.');
 export const uuid = z.uuid('An id is missing or not a UUID; reload the page.');
 export const region = z
@@ -43,6 +46,13 @@ export function typed(label: string, low: number, high: number, unit = '') {
 			return n;
 		});
 }
+
+/** A whole number typed into a form: minutes, scores, counts. */
+export const typedWhole = (label: string, low: number, high: number, unit = '') =>
+	typed(label, low, high, unit).refine(
+		(n) => n === undefined || Number.isInteger(n),
+		`${label}: give a whole number, ${low} to ${high}${unit === '' ? '' : ` ${unit}`}.`
+	);
 
 /** One field and what is wrong with it; without a name, of the form as a whole. */
 export interface FieldIssue {

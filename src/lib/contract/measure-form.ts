@@ -13,7 +13,7 @@ import { METHOD_IDS, RANGE_IDS, type RangeId, type RangeKind } from '#lib/core/m
 import { dorsiflexionFromWall } from '#lib/core/posture/lunge-test.ts';
 import { POLICY_IDS, type PolicyId } from '#lib/catalogue/policies.ts';
 import { TECHNIQUES } from '#lib/core/posture/problem.ts';
-import { day, text, typed, uuid, unparsed, type FieldIssue, type Unparsed } from './basics.ts';
+import { day, text, typed, typedWhole, uuid, unparsed, type FieldIssue, type Unparsed } from './basics.ts';
 
 export const FIELDS = [...RANGE_FIELDS, 'pain'] as const;
 export type SheetField = (typeof FIELDS)[number];
@@ -125,7 +125,7 @@ function parseRange(
 		if (!d.ok) return no(at(field), `${side} ${field}: ${d.refusal}`);
 		if (d.value !== undefined) range[field] = d.value;
 	}
-	const pain = typed(`${kind.name} ${side} pain`, 0, 10).safeParse(form.get(at('pain')) ?? '');
+	const pain = typedWhole(`${kind.name} ${side} pain`, 0, 10).safeParse(form.get(at('pain')) ?? '');
 	if (!pain.success) return no(at('pain'), pain.error.issues[0]?.message ?? '');
 	if (pain.data !== undefined) range.pain = pain.data;
 	if (RANGE_FIELDS.every((f) => range[f] === undefined))

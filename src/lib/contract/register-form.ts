@@ -1,6 +1,6 @@
 /** Registering as a form: in either unit system, adults, consents as ticks. */
 import { z } from 'zod';
-import { day, text, typed, uuid } from './basics.ts';
+import { day, text, typed, typedWhole, uuid } from './basics.ts';
 
 export const HOME_KIT = [
 	'chair',
@@ -59,5 +59,5 @@ export const registerForm = z.object({
 	occupation: text(120),
 	units: z.enum(['metric', 'imperial']),
 	language: z.enum(LANGUAGES),
-	minutes: typed('Minutes a day', 5, 180, 'min')
+	minutes: typedWhole('Minutes a day', 5, 180, 'min')
 });

@@ -4,7 +4,7 @@
  */
 import { z } from 'zod';
 import { INCOMPLETE, PAIN_AT, type Session } from '#lib/core/session/record.ts';
-import { present, typed } from './basics.ts';
+import { present, typedWhole } from './basics.ts';
 
 /** Where work can be felt that should be felt in the muscle. */
 export const JOINTS = ['none', 'knee', 'hip', 'back', 'ankle', 'foot', 'other'] as const;
@@ -101,11 +101,11 @@ export const SESSION_CHOICES = {
 export type SessionChoice = keyof typeof SESSION_CHOICES;
 const CHOICE_NAMES = Object.keys(SESSION_CHOICES) as readonly SessionChoice[];
 
-const scored = (label: string) => typed(label, 0, 10).optional();
+const scored = (label: string) => typedWhole(label, 0, 10).optional();
 const needed = (label: string) =>
 	z
 		.string(`${label}: choose 0 to 10.`)
-		.pipe(typed(label, 0, 10))
+		.pipe(typedWhole(label, 0, 10))
 		.refine((v) => v !== undefined, `${label}: choose 0 to 10.`)
 		.transform((v) => v as number);
 const chosen = <T extends readonly [string, ...string[]]>(values: T, label: string) =>

@@ -32,6 +32,9 @@ describe('pressure at rest binds its day', () => {
 			clean: false
 		});
 		expect(closedToday(undefined, HELD)).toEqual([]);
+		// A reading that is told but raised nothing closes nothing.
+		const told = { reasons: [{ code: 'pressure' as const, value: 150 }], easyOnly: false };
+		expect(closedToday(told, HELD)).toEqual([]);
 	});
 	it('without a number, the lower pressure alone is enough', () => {
 		expect(withPressure(undefined, { diastolic: 115 })?.reasons).toEqual([{ code: 'pressure' }]);

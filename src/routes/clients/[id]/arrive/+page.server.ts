@@ -1,7 +1,7 @@
 import { lighterDose } from '#lib/core/decision/arrival.ts';
 import { closedToday } from '#lib/core/decision/closed-today.ts';
 import { stepAnywhere } from '#lib/core/exercise/family.ts';
-import { issuesOf, text, typed, uuid } from '#lib/contract/basics.ts';
+import { issuesOf, text, typedWhole, uuid } from '#lib/contract/basics.ts';
 import { arrivalOf, arriveForm } from '#lib/contract/ask-form.ts';
 import { z } from 'zod';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
@@ -64,7 +64,7 @@ export const actions: Actions = {
 		const issues = parsed.success ? [] : [...issuesOf(parsed.error)];
 		for (const [key, value] of form) {
 			if (!key.startsWith('pain.')) continue;
-			const pain = typed('Pain now', 0, 10).safeParse(String(value));
+			const pain = typedWhole('Pain now', 0, 10).safeParse(String(value));
 			if (!pain.success) issues.push({ field: key, message: pain.error.issues[0]?.message ?? '' });
 			else if (pain.data !== undefined) pains[key.slice(5)] = pain.data;
 		}

@@ -2,11 +2,10 @@
 	import { FAMILIES } from '#lib/catalogue/families.ts';
 	import type { Axis, Side } from '#lib/core/body/axis.ts';
 	import { sideOf } from '#lib/core/body/region-side.ts';
-	import { stepOf, type Equipment, type ExerciseFamily } from '#lib/core/exercise/family.ts';
+	import { stepOf, type ExerciseFamily } from '#lib/core/exercise/family.ts';
 	import { fitFamily, fitStep } from '#lib/core/fit/fit.ts';
 	import { setupFor } from '#lib/core/fit/gentler.ts';
 	import { candidatesOf } from '#lib/core/fit/open.ts';
-	import { substitutes, type Avoid } from '#lib/core/fit/substitutes.ts';
 	import { axisLimit } from '#lib/core/movement/limits.ts';
 	import { errorOf } from '#lib/core/movement/of-step.ts';
 	import { asksGates, closedFor, type Closed } from '#lib/core/safety/closed.ts';
@@ -14,13 +13,12 @@
 	import Note from '#lib/ui/Note.svelte';
 	import Stroke from '#lib/ui/Stroke.svelte';
 	import Waterline from '#lib/ui/Waterline.svelte';
-	import CardTab from '#lib/ui/card/CardTab.svelte';
 	import SetupCard from '#lib/ui/card/SetupCard.svelte';
 	import { onKeys } from '#lib/ui/keys.ts';
 	import Edges from '#lib/ui/ladder/Edges.svelte';
 	import LadderHead from '#lib/ui/ladder/LadderHead.svelte';
 	import PrescribeForm from '#lib/ui/ladder/PrescribeForm.svelte';
-	import Swaps from '#lib/ui/ladder/Swaps.svelte';
+	import SwapTab from '#lib/ui/ladder/SwapTab.svelte';
 	import TryRange from '#lib/ui/ladder/TryRange.svelte';
 	import UsableLine from '#lib/ui/ladder/UsableLine.svelte';
 	import {
@@ -145,17 +143,6 @@
 		m: () => void (flipped = !flipped),
 		p: () => document.querySelector<HTMLButtonElement>('[data-prescribe] button')?.focus()
 	});
-	let busy = $state<Equipment[]>([]);
-	let swapping = $state(false);
-	const soreJoint = $derived(sore.split('-')[0] as NonNullable<Avoid['sore']>);
-	/** Worked out when it is looked at: it fits every family. */
-	const swapList = $derived.by(() => {
-		if (!swapping || step === undefined || fit === undefined) return [];
-		const candidates = Object.values(families).flatMap((f) =>
-			candidatesOf(f, f.id === family.id ? fits : fitFamily(f, ctx), data.nowBy[f.id]?.step, gatesMet)
-		);
-		return substitutes({ family, step, fit, open: true }, candidates, ctx, { busy, sore: soreJoint });
-	});
 </script>
 
 <svelte:head><title>Ladder · {data.head.name}</title></svelte:head>
@@ -260,9 +247,17 @@
 						licensed={data.head.licensed}
 						{trying}
 					/>{/snippet}
-				{#snippet swaps()}<CardTab title="Another way" bind:open={swapping}>
-						<Swaps clientId={data.head.id} {step} swaps={swapList} {soreJoint} bind:busy />
-					</CardTab>{/snippet}
+				{#snippet swaps()}<SwapTab
+						clientId={data.head.id}
+						{family}
+						families={Object.values(families)}
+						{step}
+						{fit}
+						{ctx}
+						now={data.nowBy}
+						{gatesMet}
+						{sore}
+					/>{/snippet}
 			</SetupCard>
 		{/if}
 	</aside>
