@@ -25,8 +25,8 @@ const VIEWS = [
 	['screen', 'Saskia', 'screen', 'desk'],
 	['ask', 'Wren', 'ask', 'desk'],
 	['measure', 'Wren', 'measure', 'desk'],
-	['measure-tests', 'Bertil', 'measure', 'desk'],
 	['envelope', 'Wren', 'envelope', 'desk'],
+	['plan', 'Bertil', 'plan', 'desk'],
 	['ladders', 'Wren', 'ladders', 'desk'],
 	['ladder', 'Wren', 'ladder', 'desk'],
 	['ladder-lunge', 'Tamsin', 'ladder?family=lunge&step=reverse-lunge', 'desk'],
@@ -67,7 +67,6 @@ for (const kind of ['desk', 'phone', 'dark']) {
 			await page.goto(`${base}${href.replace(/[a-z]+$/, view)}`);
 		}
 		// The lower half of the sheet, with something in it.
-		if (name === 'measure-tests') {
 			for (const [label, value] of [
 				['30-second chair stand, reps', '9'],
 				['Timed up and go, s', '12.6'],

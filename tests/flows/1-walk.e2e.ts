@@ -22,6 +22,31 @@ test('today lists the clients by need, each with its reason in words', async ({ 
 	await expect(page.getByTestId('sentence')).toContainText('Regress');
 });
 
+test('a client opens on the plan: what stands with its figure and what it waits for; one key leads back to it', async ({
+	page
+}) => {
+	await signIn(page);
+	const id = await openClient(page, 'Bertil', 'plan');
+	await page.goto(`/clients/${id}`);
+	await expect(page).toHaveURL(/plan$/);
+	const planned = page.getByTestId('planned');
+	await expect(planned).toHaveCount(3);
+	await expect(planned.first()).toContainText(/since .* · last done/);
+	await expect(planned.getByRole('img')).toHaveCount(3);
+	await planned.first().getByRole('button', { name: 'Tried before' }).click();
+	await expect(planned.first().getByRole('table', { name: 'Tried before' })).toContainText('went on from it');
+	await accessible(page);
+	await planned
+		.first()
+		.getByRole('link', { name: /Raised seat|Standard seat/ })
+		.first()
+		.click();
+	await page.waitForURL(/ladder\?family/);
+	await page.getByRole('heading', { level: 1 }).click();
+	await page.keyboard.press('h');
+	await page.waitForURL(/plan$/);
+});
+
 test('a sore knee from a measured range to a prescribed, solved seat', async ({ page }) => {
 	await signIn(page);
 	const id = await openClient(page, 'Wren', 'ladder');
@@ -191,7 +216,7 @@ test('the work stands in its order beside each name; after a save the next step 
 	await openClient(page, 'Wren', 'envelope');
 	const rail = page.getByRole('navigation', { name: 'Work on this client', exact: true });
 	await expect(rail.getByRole('heading')).toHaveText(['know', 'plan', 'do', 'judge']);
-	await expect(rail.getByRole('link')).toHaveCount(10);
+	await expect(rail.getByRole('link')).toHaveCount(11);
 	await expect(rail.locator('[aria-current=page]')).toContainText('Envelope');
 	// The keys of a screen: said at its foot, listed, off and on again.
 	await page.getByTestId('keys-hint').click();

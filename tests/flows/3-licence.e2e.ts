@@ -203,6 +203,7 @@ test.describe('dark', () => {
 		'measure',
 		'envelope',
 		'arrive',
+		'plan',
 		'ladders',
 		'ladder',
 		'log',

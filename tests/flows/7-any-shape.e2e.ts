@@ -55,6 +55,7 @@ const PAGES = [
 	'ask',
 	'measure',
 	'envelope',
+	'plan',
 	'ladders',
 	'ladder',
 	'arrive',

@@ -33,7 +33,17 @@ export interface Surgery {
 }
 
 export type WorkPlace =
-	'screen' | 'ask' | 'measure' | 'envelope' | 'ladders' | 'arrive' | 'log' | 'morning' | 'decide' | 'trend';
+	| 'screen'
+	| 'ask'
+	| 'measure'
+	| 'envelope'
+	| 'plan'
+	| 'ladders'
+	| 'arrive'
+	| 'log'
+	| 'morning'
+	| 'decide'
+	| 'trend';
 export const WORK_GROUPS = ['know', 'plan', 'do', 'judge'] as const;
 export type WorkGroup = (typeof WORK_GROUPS)[number];
 

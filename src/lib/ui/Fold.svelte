@@ -28,7 +28,7 @@
 	headingTag="div"
 	transitionType="none"
 	classes={{
-		button: `flex min-h-9 w-auto cursor-pointer items-center gap-1.5 border-0 bg-transparent p-0 text-left text-base font-normal hover:underline focus:ring-0 dark:bg-transparent ${dress}`,
+		button: `flex min-h-9 w-auto cursor-pointer items-center gap-1.5 border-0 border-t-0 group-first:border-t-0 group-first:rounded-none bg-transparent p-0 text-left text-base font-normal hover:underline focus:ring-0 dark:bg-transparent ${dress}`,
 		active: 'text-inherit',
 		inactive: 'text-inherit',
 		content: 'border-0 p-0 dark:bg-transparent text-ink dark:text-ink'

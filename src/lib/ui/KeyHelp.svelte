@@ -11,6 +11,10 @@
 		readonly keys: readonly (readonly [string, string])[];
 	}
 	let { keys }: Props = $props();
+	/** On a client's pages one key leads home. */
+	const ofClient = $derived(
+		keys.some(([k]) => k === '0 … 9') ? ([['h', 'the plan of this client']] as const) : []
+	);
 	let open = $state(false);
 	let on = $state(true);
 	onMount(() => void (on = keysAreOn()));
@@ -37,7 +41,7 @@
 	classes={{ header: 'p-4 text-ink dark:text-ink', body: 'p-4 text-base text-ink dark:text-ink' }}
 >
 	<Rows heads={[]} aria-label="Keys">
-		{#each [...keys, ['?', 'this list'] as const] as [k, what] (k)}
+		{#each [...keys, ...ofClient, ['?', 'this list'] as const] as [k, what] (k)}
 			<tr
 				><td class="pr-6"
 					><Kbd class="border-edge bg-paper px-2 py-0.5 font-mono text-ink dark:bg-paper dark:text-ink"

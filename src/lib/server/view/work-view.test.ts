@@ -131,7 +131,7 @@ describe('each place says where it stands', () => {
 				}
 			]
 		});
-		expect(state(held, 'ladders')).toEqual(['1 held', 'stop']);
+		expect(state(held, 'plan')).toEqual(['1 held', 'stop']);
 		expect(view(held).next).toMatchObject({
 			to: expect.stringMatching(/^decide\?exercise=/) as string,
 			text: expect.stringMatching(/^Sign the mend for /) as string
@@ -153,8 +153,8 @@ describe('one thing is next', () => {
 	});
 	it('every place is named once, in four groups that follow each other, with a key of its own', () => {
 		const { entries } = view(whole());
-		expect(new Set(entries.map((e) => e.to)).size).toBe(10);
-		expect(new Set(entries.map((e) => e.key)).size).toBe(10);
+		expect(new Set(entries.map((e) => e.to)).size).toBe(11);
+		expect(new Set(entries.map((e) => e.key)).size).toBe(11);
 		expect([...new Set(entries.map((e) => e.group))]).toEqual(['know', 'plan', 'do', 'judge']);
 	});
 });

@@ -57,7 +57,7 @@ function measureState(s: Standing): State {
 	return old > 0 ? due(`${old} due`) : plain(shortDay(last.day));
 }
 
-function laddersState({ r, held }: Standing): State {
+function planState({ r, held }: Standing): State {
 	if (held.length > 0) return stop(`${held.length} held`);
 	return r.exercises.length === 0 ? plain('') : plain(counted(r.exercises.length, 'exercise'));
 }
@@ -103,7 +103,8 @@ const PLACES = [
 	['ask', 'Ask', '2', 'know', askState],
 	['measure', 'Measure', '3', 'know', measureState],
 	['envelope', 'Envelope', '4', 'know', () => plain('')],
-	['ladders', 'Ladders', '5', 'plan', laddersState],
+	['plan', 'Plan', 'h', 'plan', planState],
+	['ladders', 'Ladders', '5', 'plan', () => plain('')],
 	['arrive', 'Arrive', '6', 'do', arriveState],
 	['log', 'Log', '7', 'do', logState],
 	['morning', 'Morning', '8', 'do', morningState],

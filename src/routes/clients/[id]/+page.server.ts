@@ -1,4 +1,4 @@
 import { redirect } from '@sveltejs/kit';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = ({ params }) => redirect(303, `/clients/${params.id}/ladder`);
+export const load: PageServerLoad = ({ params }) => redirect(303, `/clients/${params.id}/plan`);

@@ -1,0 +1,83 @@
+/** The plan of a client, from the record: no second store of what stands. */
+import { stepAnywhere } from '#lib/core/exercise/family.ts';
+import type { Day } from '#lib/core/base/calendar-day.ts';
+import { doseText } from '#lib/core/dose/dose.ts';
+import { moreUprightDeg } from '#lib/core/fit/more-upright.ts';
+import type { PlannedWork, PlanView, Tried } from '#lib/contract/plan-view.ts';
+import { decisionSentence } from '#lib/wording/decision.ts';
+import { handout } from '#lib/wording/intake.ts';
+import { ENDED_BY } from '#lib/wording/plan.ts';
+import { standingSentence } from '#lib/wording/safety.ts';
+import { setupText, uprightText } from '#lib/wording/setup.ts';
+import type { Effective } from '../record/effective-chain.ts';
+import { fitContextOf, standingOf } from '../record/fit-of.ts';
+import type { ClientRecord } from '../record/load.ts';
+import type { NeededSlip } from './slips-by-need.ts';
+
+const TRIED_SHOWN = 6;
+
+/** What was given before, latest first; the title is the one it was given under. */
+const triedOf = ({ changes }: Effective, titleOf: (step: string) => string): readonly Tried[] =>
+	changes
+		.flatMap(({ date, kind, from }): Tried[] =>
+			from === undefined
+				? []
+				: [
+						{
+							title: titleOf(from.step),
+							dose: doseText(from.dose),
+							setup: setupText(from.setup),
+							until: date,
+							ended: ENDED_BY[kind]
+						}
+					]
+		)
+		.reverse()
+		.slice(0, TRIED_SHOWN);
+
+function lastOf(r: ClientRecord, exerciseId: string, region: string): PlannedWork['last'] {
+	const log = r.logs.filter((l) => l.exerciseId === exerciseId).pop();
+	if (log === undefined) return null;
+	const { date, pains } = log.session;
+	return { day: date, worst: pains.find((p) => p.region === region)?.peak ?? null };
+}
+
+function plannedOf(r: ClientRecord, slip: NeededSlip, today: Day): PlannedWork {
+	const { exercise: e, chain, trace, answered } = slip;
+	const { head } = chain;
+	const step = stepAnywhere(r.families, head.step);
+	const stands = head.state === 'active' ? standingOf(r, e, today) : null;
+	const held = stands?.verdict === 'suspended' ? standingSentence(stands) : null;
+	const titles = new Map(e.prescriptions.map((p) => [p.step, p.snapshot.title]));
+	return {
+		exerciseId: e.id,
+		family: e.family,
+		region: e.region,
+		title: head.snapshot.title,
+		given: { step: head.step, dose: head.dose, setup: head.setup },
+		since: chain.changes.at(-1)?.date ?? head.day,
+		state: head.state === 'active' ? (held === null ? 'stands' : 'held') : head.state,
+		heldBy: held,
+		passedOver: head.passedOver.length === 0 ? null : head.reason,
+		upright:
+			step === undefined ? '' : uprightText(moreUprightDeg(step, fitContextOf(r, today, e.side), head.setup)),
+		decision: trace.decision,
+		sentence: decisionSentence(trace, today),
+		answered,
+		last: lastOf(r, e.id, e.region),
+		tried: triedOf(chain, (id) => titles.get(id) ?? id)
+	};
+}
+
+const ORDER: readonly PlannedWork['state'][] = ['held', 'stands', 'stopped', 'set-aside'];
+
+/** What is held comes first, then what stands, the most pressing first, then what has ended. */
+export function planView(r: ClientRecord, slips: readonly NeededSlip[], today: Day): PlanView {
+	const work = slips.map((s) => plannedOf(r, s, today));
+	const told = handout(r.head.setting.language);
+	return {
+		work: [...work].sort((a, b) => ORDER.indexOf(a.state) - ORDER.indexOf(b.state)),
+		stop: told?.stop ?? '',
+		call: told?.call ?? ''
+	};
+}

@@ -1,0 +1,73 @@
+<script lang="ts">
+	/** What stands now, what is held and by which limit, what has ended; on paper, the client's own sheet. */
+	import { FAMILIES } from '#lib/catalogue/families.ts';
+	import type { PlannedWork } from '#lib/contract/plan-view.ts';
+	import { stepAnywhere } from '#lib/core/exercise/family.ts';
+	import Act from '#lib/ui/Act.svelte';
+	import KeyHelp from '#lib/ui/KeyHelp.svelte';
+	import PlannedCard from '#lib/ui/plan/PlannedCard.svelte';
+	import { figureOfStep } from '#lib/ui/scene.ts';
+	import { shortDay } from '#lib/wording/days.ts';
+
+	let { data } = $props();
+	const families = $derived({ ...FAMILIES, ...Object.fromEntries(data.own.map((f) => [f.id, f])) });
+	const figureOf = (w: PlannedWork) => {
+		const step = stepAnywhere(families, w.given.step);
+		return step === undefined ? null : figureOfStep(step, data.ctx, w.given.setup ?? null);
+	};
+	const { work, stop, call } = $derived(data.plan);
+	const counts = $derived(
+		(
+			[
+				['stands', 'in use'],
+				['held', 'held'],
+				['stopped', 'stopped'],
+				['set-aside', 'set aside']
+			] as const
+		)
+			.map(([state, word]) => [work.filter((w) => w.state === state).length, word] as const)
+			.filter(([n]) => n > 0)
+			.map(([n, word]) => `${n} ${word}`)
+			.join(' · ')
+	);
+	/** On paper only what is done. */
+	const done = $derived(work.filter((w) => w.state === 'stands'));
+</script>
+
+<svelte:head><title>Plan · {data.head.name}</title></svelte:head>
+<KeyHelp keys={[['0 … 9', 'other pages of this client']]} />
+<main class="page max-w-4xl">
+	<div class="flex flex-wrap items-baseline gap-x-4">
+		<h2>Plan</h2>
+		<span class="label">{counts}</span>
+		<span class="ml-auto hidden text-sm print:inline">{data.practice}, {shortDay(data.head.today)}</span>
+	</div>
+	{#if work.length === 0}
+		<p class="rule mt-2 py-3">
+			Nothing is prescribed yet. What fits this client stands on <a href="/clients/{data.head.id}/ladders"
+				>every ladder</a
+			>; a first plan starts at each ladder’s entry.
+		</p>
+	{:else}
+		<ul class="mt-2" aria-label="Exercises">
+			{#each work as w (w.exerciseId)}<PlannedCard
+					clientId={data.head.id}
+					{w}
+					figure={figureOf(w)}
+					today={data.head.today}
+				/>{/each}
+		</ul>
+		<div class="no-print rule flex flex-wrap items-center gap-4 pt-3">
+			{#if done.length > 0}<a
+					class="rounded-md bg-accent px-4 py-2 font-semibold text-accent-ink no-underline"
+					href="/clients/{data.head.id}/log">Log today’s session</a
+				>{/if}
+			<a href="/clients/{data.head.id}/ladders">Another exercise</a>
+			<Act kind="quiet" type="button" onclick={() => print()}>Print the plan</Act>
+		</div>
+		<div class="mt-4 hidden border-l-4 border-caution pl-3 text-sm print:block">
+			<p>{stop}</p>
+			<p>{call}</p>
+		</div>
+	{/if}
+</main>
