@@ -69,7 +69,13 @@
 			? 'equal'
 			: `${d.less} ${Math.round(Math.abs(d.degrees))}° less${d.beyondError ? '' : ', inside error'}`;
 	});
-	const swapped = $derived(wrong?.all[`${kind.id}.swap`] !== undefined);
+	const asked = $derived(
+		wrong?.all[`${kind.id}.swap`] !== undefined
+			? 'left and right are as entered'
+			: wrong?.all[`${kind.id}.far`] !== undefined
+				? 'it is as entered'
+				: ''
+	);
 	const troubles = $derived([...new Set(SIDES.flatMap((s) => sides[s].trouble ?? []))]);
 	const refused = $derived(wrongUnder(wrong, `${kind.id}.`));
 	/** What was read last stands faintly in the empty field; knee to wall was kept as degrees, and as the cm of its end. */
@@ -141,8 +147,7 @@
 	{#if refused}<p class="col-span-full text-sm text-stop" data-testid="field-wrong">
 			{refused}
 		</p>{:else}{#each troubles as t (t)}<p class="col-span-full text-sm text-caution">{t}</p>{/each}{/if}
-	{#if swapped}<label class="col-span-full flex items-center gap-2 text-sm"
-			><input type="checkbox" name="confirm.{kind.id}" class="size-4.5 accent-(--accent)" />left and right are
-			as entered</label
+	{#if asked}<label class="col-span-full flex items-center gap-2 text-sm"
+			><input type="checkbox" name="confirm.{kind.id}" class="size-4.5 accent-(--accent)" />{asked}</label
 		>{/if}
 </fieldset>

@@ -5,7 +5,7 @@ import { METHODS, methodOf, RANGES } from '../../catalogue/ranges.ts';
 import { bodyOf } from '../body/body.ts';
 import { addDays, ageOn, dayNumber, daysBetween, isDay, weekday } from '../base/calendar-day.ts';
 import { uuid7, uuidv7 } from '../base/uuid.ts';
-import { looksSwapped, measuredRange } from './range.ts';
+import { farFromAll, looksSwapped, measuredRange } from './range.ts';
 import { RANGE_IDS, sideDifference, usualFor, usualSpan } from './range-kind.ts';
 
 describe('a measured range', () => {
@@ -181,5 +181,18 @@ describe('age', () => {
 	it('counts the birthday itself, and 29 February in common years on 1 March', () => {
 		expect([ageOn('1953-03-12', '2026-03-11'), ageOn('1953-03-12', '2026-03-12')]).toEqual([72, 73]);
 		expect([ageOn('2008-02-29', '2026-02-28'), ageOn('2008-02-29', '2026-03-01')]).toEqual([17, 18]);
+	});
+});
+
+describe('far from all others', () => {
+	it('is asked about past thirty degrees from the nearest, either way', () => {
+		const far = [104, 105, 165, 166].map((n) => farFromAll(n, [135], []));
+		expect(far).toEqual([true, false, false, true]);
+		expect(farFromAll(14, [135, 20], [])).toBe(false);
+		expect(farFromAll(14, [135], [20])).toBe(false);
+	});
+	it('of a side that was never read only past sixty from the other; the first reading is far from nothing', () => {
+		expect([farFromAll(75, [], [135]), farFromAll(74, [], [135])]).toEqual([false, true]);
+		expect(farFromAll(14, [], [])).toBe(false);
 	});
 });

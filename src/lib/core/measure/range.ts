@@ -86,6 +86,18 @@ export function measuredRange(
 const looksLikeRadians = (v: number, high: number): boolean =>
 	high >= 60 && v > 0 && v <= RADIANS && !Number.isInteger(v);
 
+/** Farther than this from every other reading of a movement is asked about: a digit left out, another unit, another joint. @source common-practice */
+const FAR_DEG = 30;
+/** A side that was never read may well be that far from the other: a sore knee beside a sound one. @source common-practice */
+const FAR_FROM_OTHER_SIDE_DEG = 60;
+
+/** Is a reading far from all others of its movement: those of its own side, of any day, and those of the other? Degrees. */
+export function farFromAll(now: number, own: readonly number[], other: readonly number[]): boolean {
+	const all = [...own, ...other];
+	const line = own.length > 0 ? FAR_DEG : FAR_FROM_OTHER_SIDE_DEG;
+	return all.length > 0 && all.every((o) => Math.abs(now - o) > line);
+}
+
 export interface Sides {
 	readonly left: number;
 	readonly right: number;

@@ -1,6 +1,6 @@
 /**
  * Saves a measure sheet: ranges, function tests and totals, all of it or nothing; the same sheet twice is one. What looks wrong but
- * could be right (sides swapped against the last sheet) is asked about once and saved when confirmed.
+ * could be right (a range far from all others, sides swapped against the last sheet) is asked about once and saved when confirmed.
  */
 import type { Sheet, SheetRange, SheetTest } from '#lib/contract/measure-form.ts';
 import { testSpec } from '#lib/catalogue/function-tests.ts';
@@ -12,7 +12,7 @@ import type { Side } from '#lib/core/body/axis.ts';
 import { walkGate } from '#lib/core/client/acute.ts';
 import type { TestSpec } from '#lib/core/measure/function-test.ts';
 import { acceptTotal } from '#lib/core/measure/questionnaire.ts';
-import { looksSwapped, measuredRange, type MeasuredRange } from '#lib/core/measure/range.ts';
+import { farFromAll, looksSwapped, measuredRange, type MeasuredRange } from '#lib/core/measure/range.ts';
 import { RANGE_IDS, type RangeId } from '#lib/core/measure/range-kind.ts';
 import { append } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
@@ -42,7 +42,15 @@ const saved = command<{ readonly clientId: string; readonly sheet: NewSheet }, n
 	check: ({ sheet }, ctx) => sheetTrouble(sheet, ctx),
 	run: async ({ clientId, sheet }, { t, recordedAt }) => {
 		const ranges = sheet.ranges.map((v) => ({ v, r: rangeOf(v) }));
-		const swapped = await swappedKind(t, clientId, ranges, sheet.confirmed ?? []);
+		const last = await measurements(t, clientId);
+		const confirmed = sheet.confirmed ?? [];
+		const far = farRange(last, ranges, confirmed);
+		if (far !== undefined)
+			return invalid(
+				`${far.v.axis}.far`,
+				`${RANGES[far.v.axis].name}, ${far.v.side}: far from every other reading. Sure? ${Math.round(far.r.end)}°. Correct it, or tick that it is as entered.`
+			);
+		const swapped = swappedKind(last, ranges, confirmed);
 		if (swapped !== undefined)
 			return invalid(
 				`${swapped}.swap`,
@@ -137,13 +145,34 @@ function gateTrouble(spec: TestSpec, { extras }: SheetTest, field: string): [str
 			];
 }
 
-async function swappedKind(
-	t: PracticeTransaction,
-	clientId: string,
-	ranges: readonly { v: SheetRange; r: MeasuredRange }[],
+interface Entered {
+	readonly v: SheetRange;
+	readonly r: MeasuredRange;
+}
+type Kept = Awaited<ReturnType<typeof measurements>>;
+
+/** A reading that is far from all others of its movement, and was not confirmed. */
+function farRange(
+	last: Kept,
+	ranges: readonly Entered[],
 	confirmed: readonly RangeId[]
-): Promise<RangeId | undefined> {
-	const last = await measurements(t, clientId);
+): Entered | undefined {
+	return ranges.find((x) => {
+		if (confirmed.includes(x.v.axis)) return false;
+		const kept = last.filter((m) => m.axis === x.v.axis && m.id !== x.v.id);
+		const own = kept.filter((m) => m.side === x.v.side).map((m) => m.end);
+		const other = kept.filter((m) => m.side !== x.v.side).map((m) => m.end);
+		const beside = ranges.filter((o) => o !== x && o.v.axis === x.v.axis).map((o) => o.r.end);
+		return farFromAll(x.r.end, own, [...other, ...beside]);
+	});
+}
+
+/** A movement whose sides look swapped against the last sheet, and were not confirmed. */
+function swappedKind(
+	last: Kept,
+	ranges: readonly Entered[],
+	confirmed: readonly RangeId[]
+): RangeId | undefined {
 	const known = new Set(last.map((m) => m.id));
 	return RANGE_IDS.find((id) => {
 		if (confirmed.includes(id)) return false;
@@ -151,17 +180,9 @@ async function swappedKind(
 		const before = (side: Side): number | undefined =>
 			last.filter((m) => m.axis === id && m.side === side).pop()?.tolerable;
 		const [l, r, bl, br] = [now('left'), now('right'), before('left'), before('right')];
-		return (
-			l !== undefined &&
-			r !== undefined &&
-			bl !== undefined &&
-			br !== undefined &&
-			looksSwapped(
-				{ left: l.r.tolerable, right: r.r.tolerable },
-				{ left: bl, right: br },
-				methodOf(l.v.method).errorDeg
-			)
-		);
+		if (l === undefined || r === undefined || bl === undefined || br === undefined) return false;
+		const { errorDeg } = methodOf(l.v.method);
+		return looksSwapped({ left: l.r.tolerable, right: r.r.tolerable }, { left: bl, right: br }, errorDeg);
 	});
 }
 

@@ -591,6 +591,32 @@ describe('the measure sheet', () => {
 		});
 		expect(await kept(id)).toEqual([0, 0, 1]);
 	});
+	it('a range far from all others of its movement is asked about by its number, and kept when confirmed; the first ever is not', async () => {
+		const id = await newcomer();
+		const only = (side: 'left' | 'right', deg: number) =>
+			sheet({ ranges: [range('kneeFlexion', side, deg)], tests: [], totals: [] });
+		value(await saveSheet(trainer, id, only('left', 135)));
+		const mistyped = only('left', 14);
+		const asked = await saveSheet(trainer, id, mistyped);
+		expect(asked).toMatchObject({ ok: false, refusal: { field: 'kneeFlexion.far' } });
+		expect(asked.ok ? '' : asked.refusal.message).toContain('Sure? 14°');
+		expect(value(await saveSheet(trainer, id, { ...mistyped, confirmed: ['kneeFlexion'] }))).toBe(1);
+		// Confirmed once, it is one of the others.
+		expect(value(await saveSheet(trainer, id, only('left', 20)))).toBe(1);
+		// The other side's reading of the same sheet is one of the others too.
+		const fresh = await newcomer();
+		expect(
+			await saveSheet(
+				trainer,
+				fresh,
+				sheet({
+					ranges: [range('kneeFlexion', 'left', 130), range('kneeFlexion', 'right', 13)],
+					tests: [],
+					totals: []
+				})
+			)
+		).toMatchObject({ ok: false, refusal: { field: 'kneeFlexion.far' } });
+	});
 	it('sides swapped against the last sheet are asked about, and kept when confirmed', async () => {
 		const id = await newcomer();
 		value(await saveSheet(trainer, id, sheet()));
