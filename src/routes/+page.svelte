@@ -1,7 +1,9 @@
 <script lang="ts">
 	import { goto, invalidateAll } from '$app/navigation';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
+	import { todayAddress } from '#lib/contract/today-form.ts';
 	import Stroke from '#lib/ui/Stroke.svelte';
+	import TodayChoice from '#lib/ui/TodayChoice.svelte';
 	import { onKeys } from '#lib/ui/keys.ts';
 	import { ago } from '#lib/wording/days.ts';
 	import { DECISION_WORD } from '#lib/wording/names.ts';
@@ -31,8 +33,9 @@
 		return () => clearTimeout(timer);
 	});
 	const last = $derived(Math.max(1, Math.ceil(data.found / data.pages)));
-	const pageLink = (n: number): string =>
-		`?${new URLSearchParams({ ...(data.search === '' ? {} : { name: data.search }), ...(n === 1 ? {} : { page: String(n) }) })}`;
+	const pageLink = (page: number): string =>
+		todayAddress({ search: data.search, show: data.show, part: data.part, order: data.order, page });
+	const chosen = $derived(data.search !== '' || data.show !== '' || data.part !== '');
 	const word = (d: (typeof data.rows)[number]['decision']): string =>
 		d === 'quiet' ? 'Start' : DECISION_WORD[d];
 	const rest = (sentence: string): string =>
@@ -54,18 +57,7 @@
 			{data.all} clients by need; {data.waiting}
 			{data.waiting === 1 ? 'waits' : 'wait'} for an answer
 		</p>
-		<form method="GET" role="search" class="ml-auto flex items-baseline gap-2">
-			<label class="label" for="name">Find a client</label>
-			<input
-				id="name"
-				name="name"
-				type="search"
-				value={data.search}
-				maxlength="60"
-				autocomplete="off"
-				class="min-h-9 w-44 rounded-md border border-edge bg-sheet px-2"
-			/>
-		</form>
+		<TodayChoice search={data.search} show={data.show} part={data.part} order={data.order} />
 		<a href="/clients/new">Register a client</a>
 	</div>
 	{#if data.judging > 0}<p
@@ -79,7 +71,10 @@
 	{#if data.all === 0}
 		<p class="rule py-6">No clients yet. <a href="/clients/new">Register the first one.</a></p>
 	{:else if data.found === 0}
-		<p class="rule py-6">Nobody here is called “{data.search}”. <a href="/">All clients</a></p>
+		<p class="rule py-6">
+			{data.show === '' && data.part === '' ? `Nobody here is called “${data.search}”.` : 'Nobody here now.'}
+			<a href="/">All clients</a>
+		</p>
 	{/if}
 	<ol data-testid="today">
 		{#each data.rows as row, i (row.clientId)}
@@ -125,10 +120,9 @@
 		<nav aria-label="Pages" class="rule flex items-baseline gap-4 py-3">
 			{#if data.page > 1}<a href={pageLink(data.page - 1)} rel="prev">More pressing</a>{/if}
 			<span class="text-quiet"
-				>{(data.page - 1) * data.pages + 1}–{Math.min(data.found, data.page * data.pages)} of {data.found}{data.search ===
-				''
-					? ''
-					: ` called “${data.search}”`}</span
+				>{(data.page - 1) * data.pages + 1}–{Math.min(data.found, data.page * data.pages)} of {data.found}{chosen
+					? ' chosen'
+					: ''}</span
 			>
 			{#if data.page < last}<a href={pageLink(data.page + 1)} rel="next">Less pressing</a>{/if}
 		</nav>

@@ -22,6 +22,25 @@ test('today lists the clients by need, each with its reason in words', async ({ 
 	await expect(page.getByTestId('sentence')).toContainText('Regress');
 });
 
+test('Today shows what is chosen, and what is chosen stays in the address', async ({ page }) => {
+	await signIn(page);
+	const rows = page.getByTestId('today').getByRole('listitem');
+	const all = await rows.count();
+	await page.getByLabel('Show', { exact: true }).selectOption('hold');
+	await page.waitForURL(/show=hold/);
+	await expect(rows.first()).toContainText('Hold');
+	expect(await rows.count()).toBeLessThan(all);
+	await page.getByLabel('Order', { exact: true }).selectOption('name');
+	await page.waitForURL(/show=hold.*order=name/);
+	await page.reload();
+	await expect(page.getByLabel('Show', { exact: true })).toHaveValue('hold');
+	await accessible(page);
+	await page.getByLabel('Find a client').fill('nobody of this name');
+	await page.keyboard.press('Enter');
+	await page.getByRole('link', { name: 'All clients' }).click();
+	await expect(rows).toHaveCount(all);
+});
+
 test('a client opens on the plan: what stands with its figure and what it waits for; one key leads back to it', async ({
 	page
 }) => {

@@ -1,5 +1,6 @@
 /** Where each client stands on Today, as it was judged last. Rows are kept beside the record and can be thrown away. */
 import { sql } from 'kysely';
+import type { Order } from '#lib/contract/today-form.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 
@@ -67,39 +68,57 @@ export interface KeptRow {
 	readonly old: boolean;
 }
 
-export interface Asked {
+/** Which clients are shown: empty says all. */
+export interface Chosen {
+	/** Part of a name. */
+	readonly search: string;
+	/** A decision, `quiet`, or `waiting` for those that wait for an answer. */
+	readonly show: string;
+	/** A part of the body, as the row says it. */
+	readonly part: string;
+}
+
+export interface Asked extends Chosen {
 	readonly today: Day;
 	readonly judgedBy: string;
-	/** Part of a name; empty for all. */
-	readonly search: string;
+	readonly order: Order;
 	readonly from: number;
 	readonly size: number;
 }
 
+/** Most pressing first; by name; the longest without a session first. */
+const BY: Readonly<Record<Order, ReturnType<typeof sql.raw>>> = {
+	need: sql.raw('s.rank, p.name, c.id'),
+	name: sql.raw('lower(p.name), c.id'),
+	silent: sql.raw("s.today_row->>'lastSession' nulls first, p.name, c.id")
+};
+
 /** A page of Today by need, and how many there are: all, found, and waiting for an answer. One query each. */
 export async function keptRows(
 	t: PracticeTransaction,
-	{ today, judgedBy, search, from, size }: Asked
+	{ today, judgedBy, order, from, size, ...chosen }: Asked
 ): Promise<readonly KeptRow[]> {
 	const { rows } = await sql<{ id: string; name: string; today_row: unknown; old: boolean }>`
 		select c.id, p.name, s.today_row, (s.valid_until is null or s.valid_until <= ${today} or s.as_of > ${today} or s.judged_by is distinct from ${judgedBy}) as old
 		from standing s join client c on c.practice_id = s.practice_id and c.id = s.id join person p on p.practice_id = c.practice_id and p.client_id = c.id
-		where c.status = 'active' and s.today_row is not null and ${named(search)}
-		order by s.rank, p.name, c.id limit ${size} offset ${from}`.execute(t.trx);
+		where c.status = 'active' and s.today_row is not null and ${among(chosen)}
+		order by ${BY[order]} limit ${size} offset ${from}`.execute(t.trx);
 	return rows.map((r) => ({ clientId: r.id, name: r.name, row: r.today_row, old: r.old }));
 }
 
 export async function counted(
 	t: PracticeTransaction,
-	search: string
+	chosen: Chosen
 ): Promise<{ readonly all: number; readonly found: number; readonly waiting: number }> {
 	const { rows } = await sql<{ all: number; found: number; waiting: number }>`
-		select count(*) as "all", count(*) filter (where ${named(search)}) as found, count(*) filter (where s.waiting) as waiting
+		select count(*) as "all", count(*) filter (where ${among(chosen)}) as found, count(*) filter (where s.waiting) as waiting
 		from client c join person p on p.practice_id = c.practice_id and p.client_id = c.id left join standing s on s.practice_id = c.practice_id and s.id = c.id
 		where c.status = 'active'`.execute(t.trx);
 	return rows[0] ?? { all: 0, found: 0, waiting: 0 };
 }
 
-/** A part of a name, as it was typed: nothing of it is a pattern. */
-const named = (search: string) =>
-	search === '' ? sql<boolean>`true` : sql<boolean>`position(lower(${search}) in lower(p.name)) > 0`;
+/** Parts of what a row says, as they were chosen: nothing of them is a pattern. */
+const among = ({ search, show, part }: Chosen) => sql<boolean>`(
+	(${search}::text = '' or position(lower(${search}) in lower(p.name)) > 0)
+	and (${show}::text = '' or (${show} = 'waiting' and s.waiting) or s.today_row->>'decision' = ${show})
+	and (${part}::text = '' or position(${part} in s.today_row->>'regions') > 0))`;

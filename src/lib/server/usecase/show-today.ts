@@ -1,6 +1,7 @@
 /** Today: the practice's clients by need, each with its reason in words. Read from what is kept; what is old is judged anew first. */
 import { ok } from '#lib/core/base/result.ts';
-import { counted, keptRows, unjudged } from '../repo/standing-repo.ts';
+import type { Order } from '#lib/contract/today-form.ts';
+import { type Chosen, counted, keptRows, unjudged } from '../repo/standing-repo.ts';
 import { readRow, type TodayRow } from '../view/today-row.ts';
 import { allow, type Context, type Outcome } from './actor.ts';
 import { judgeAnew, JUDGED_BY } from './judge-anew.ts';
@@ -29,22 +30,30 @@ const WHILE_WAITING = 12;
 
 export async function showToday(
 	ctx: Context,
-	asked: { readonly search?: string; readonly from?: number } = {}
+	asked: Partial<Chosen> & { readonly order?: Order; readonly from?: number } = {}
 ): Promise<Outcome<Today>> {
 	const may = allow(ctx.actor, 'show today');
 	if (!may.ok) return may;
-	const { search = '', from = 0 } = asked;
+	const { search = '', show = '', part = '', order = 'need', from = 0 } = asked;
+	const chosen: Chosen = { search, show, part };
 	const old = await ctx.inPractice((t) => unjudged(t, ctx.today, JUDGED_BY));
 	const aside = old.length > WHILE_WAITING && judgeAside(ctx.actor.practiceId, ctx.actor.memberId, ctx.today);
 	if (!aside) await judgeAnew(ctx.inPractice, old, ctx.today);
 	return ctx.inPractice(async (t) => {
-		const kept = await keptRows(t, { today: ctx.today, judgedBy: JUDGED_BY, search, from, size: TODAY_SIZE });
+		const kept = await keptRows(t, {
+			...chosen,
+			today: ctx.today,
+			judgedBy: JUDGED_BY,
+			order,
+			from,
+			size: TODAY_SIZE
+		});
 		const rows = kept.map(({ clientId, name, row, old: stale }): TodayClient => ({
 			...readRow(row as TodayRow, ctx.today),
 			clientId,
 			name,
 			old: stale
 		}));
-		return ok({ rows, ...(await counted(t, search)), judging: aside ? old.length : 0 });
+		return ok({ rows, ...(await counted(t, chosen)), judging: aside ? old.length : 0 });
 	});
 }

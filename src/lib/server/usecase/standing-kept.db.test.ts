@@ -237,3 +237,29 @@ describe('reading', () => {
 		expect(stranger).toBe(0);
 	});
 });
+
+describe('chosen from what is kept', () => {
+	const chosen = async (asked: Parameters<typeof showToday>[1]) => value(await showToday(physio, asked));
+	it('by what is to be done, by what waits, by part and by name: each a part of the whole, counted as it is shown', async () => {
+		const all = await chosen({});
+		for (const show of new Set(all.rows.map((r) => r.decision))) {
+			const some = await chosen({ show });
+			expect(some.rows).toEqual(all.rows.filter((r) => r.decision === show));
+			expect([some.found, some.all]).toEqual([some.rows.length, all.all]);
+		}
+		const waits = await chosen({ show: 'waiting' });
+		expect(waits.found).toBe(all.waiting);
+		const knees = await chosen({ part: 'knee' });
+		expect(knees.rows).toEqual(all.rows.filter((r) => r.regions.includes('knee')));
+		expect(knees.rows.length).toBeGreaterThan(0);
+		expect(knees.rows.length).toBeLessThan(all.rows.length);
+		expect((await chosen({ part: 'knee', search: 'wren' })).rows.map((r) => r.name)).toEqual(['Wren Hollis']);
+		expect((await chosen({ search: '%' })).found).toBe(0);
+	});
+	it('in the order that is asked: by name, or the longest without a session first', async () => {
+		const names = (await chosen({ order: 'name' })).rows.map((r) => r.name);
+		expect(names).toEqual([...names].sort((a, b) => (a.toLowerCase() < b.toLowerCase() ? -1 : 1)));
+		const days = (await chosen({ order: 'silent' })).rows.map((r) => r.lastSession ?? '');
+		expect(days).toEqual([...days].sort());
+	});
+});

@@ -44,11 +44,13 @@
 		>
 		<span class="min-w-0">
 			<span class="flex items-baseline gap-2"
-				><strong class="shrink-0">{row.family.title}</strong><span
-					class="truncate text-sm {row.isNow ? 'font-semibold' : 'text-quiet'}"
-					>{row.isNow ? 'now' : 'start'}: {shown.step.title}{setup}{dose}</span
-				></span
+				><strong class="shrink-0">{row.family.title}</strong>{#if !row.isNow}<span
+						class="truncate text-sm text-quiet">start: {shown.step.title}{setup}</span
+					>{/if}</span
 			>
+			{#if row.isNow}<span class="block truncate text-sm font-semibold"
+					>now: {shown.step.title}{setup}{dose}</span
+				>{/if}
 			<span
 				class="flex flex-wrap items-center gap-x-[2px] text-[12.5px] leading-none"
 				aria-label={marksText}
