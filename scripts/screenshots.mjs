@@ -66,15 +66,6 @@ for (const kind of ['desk', 'phone', 'dark']) {
 			const href = await page.getAttribute(`a:has-text("${who}")`, 'href');
 			await page.goto(`${base}${href.replace(/[a-z]+$/, view)}`);
 		}
-		// The lower half of the sheet, with something in it.
-			for (const [label, value] of [
-				['30-second chair stand, reps', '9'],
-				['Timed up and go, s', '12.6'],
-				['Four-stage balance, s', '9.2']
-			])
-				await page.getByLabel(label, { exact: true }).fill(value);
-			await page.getByRole('heading', { name: 'Function tests' }).evaluate((e) => e.scrollIntoView());
-		}
 		if (
 			name === 'slip-suspended' &&
 			(await page.getByTestId('sentence').textContent())?.startsWith('Stop: right knee bend') !== true
