@@ -14,6 +14,9 @@ export interface Tried {
 
 export interface PlannedWork {
 	readonly exerciseId: string;
+	/** What stands now, and the id of a form that changes it. */
+	readonly basedOn: string;
+	readonly formId: string;
 	readonly family: string;
 	readonly region: string;
 	readonly title: string;
@@ -24,6 +27,8 @@ export interface PlannedWork {
 	/** Why it is held; why a licensed user gave it past what closes it. */
 	readonly heldBy: string | null;
 	readonly passedOver: string | null;
+	/** Why it was set aside. */
+	readonly because: string | null;
 	/** How much more upright the shins stand than taught; empty where they stand as taught. */
 	readonly upright: string;
 	readonly decision: Decision;

@@ -42,7 +42,7 @@ function lastOf(r: ClientRecord, exerciseId: string, region: string): PlannedWor
 	return { day: date, worst: pains.find((p) => p.region === region)?.peak ?? null };
 }
 
-function plannedOf(r: ClientRecord, slip: NeededSlip, today: Day): PlannedWork {
+function plannedOf(r: ClientRecord, slip: NeededSlip, today: Day, formId: string): PlannedWork {
 	const { exercise: e, chain, trace, answered } = slip;
 	const { head } = chain;
 	const step = stepAnywhere(r.families, head.step);
@@ -51,6 +51,8 @@ function plannedOf(r: ClientRecord, slip: NeededSlip, today: Day): PlannedWork {
 	const titles = new Map(e.prescriptions.map((p) => [p.step, p.snapshot.title]));
 	return {
 		exerciseId: e.id,
+		basedOn: head.id,
+		formId,
 		family: e.family,
 		region: e.region,
 		title: head.snapshot.title,
@@ -59,6 +61,7 @@ function plannedOf(r: ClientRecord, slip: NeededSlip, today: Day): PlannedWork {
 		state: head.state === 'active' ? (held === null ? 'stands' : 'held') : head.state,
 		heldBy: held,
 		passedOver: head.passedOver.length === 0 ? null : head.reason,
+		because: head.state === 'set-aside' ? head.reason : null,
 		upright:
 			step === undefined ? '' : uprightText(moreUprightDeg(step, fitContextOf(r, today, e.side), head.setup)),
 		decision: trace.decision,
@@ -72,8 +75,13 @@ function plannedOf(r: ClientRecord, slip: NeededSlip, today: Day): PlannedWork {
 const ORDER: readonly PlannedWork['state'][] = ['held', 'stands', 'stopped', 'set-aside'];
 
 /** What is held comes first, then what stands, the most pressing first, then what has ended. */
-export function planView(r: ClientRecord, slips: readonly NeededSlip[], today: Day): PlanView {
-	const work = slips.map((s) => plannedOf(r, s, today));
+export function planView(
+	r: ClientRecord,
+	slips: readonly NeededSlip[],
+	today: Day,
+	formIds: readonly string[]
+): PlanView {
+	const work = slips.map((s, i) => plannedOf(r, s, today, formIds[i] ?? ''));
 	const told = handout(r.head.setting.language);
 	return {
 		work: [...work].sort((a, b) => ORDER.indexOf(a.state) - ORDER.indexOf(b.state)),

@@ -11,16 +11,19 @@
 	import Note from '../Note.svelte';
 	import Rows from '../Rows.svelte';
 	import Stroke from '../Stroke.svelte';
+	import PauseForm from './PauseForm.svelte';
 
 	interface Props {
 		readonly clientId: string;
 		readonly w: PlannedWork;
 		readonly figure: Figure | null;
 		readonly today: string;
+		readonly wrong: string | undefined;
+		readonly say: (text: string) => void;
 	}
-	let { clientId, w, figure, today }: Props = $props();
+	let { clientId, w, figure, today, wrong, say }: Props = $props();
 	const setup = $derived(setupText(w.given.setup));
-	const ENDED = { stopped: 'Stopped until a licensed user clears it.', 'set-aside': 'Set aside.' } as const;
+	const ENDED = { stopped: 'Stopped until a licensed user clears it.', 'set-aside': 'Set aside' } as const;
 	const ended = $derived(w.state === 'stopped' || w.state === 'set-aside' ? ENDED[w.state] : '');
 	const last = $derived(
 		w.last === null
@@ -59,7 +62,9 @@
 				>{w.heldBy}
 				<a class="underline" href="/clients/{clientId}/decide?exercise={w.exerciseId}">Sign the mend</a></Note
 			>
-		{:else if ended}<p class="mt-1 font-semibold text-stop">{ended}</p>{/if}
+		{:else if ended}<p class="mt-1 font-semibold text-stop">
+				{ended}{w.because === null ? '' : `: ${w.because}`}
+			</p>{/if}
 		{#if w.passedOver}<p class="text-sm text-caution">
 				Prescribed past what closes it, by a licensed user: {w.passedOver}
 			</p>{/if}
@@ -69,6 +74,9 @@
 				><Stroke decision={w.decision} size={18} /><span>{w.sentence}{w.answered ? ' Answered.' : ''}</span
 				></a
 			>{/if}
+		{#if w.state === 'stands' || w.state === 'set-aside'}<div class="no-print">
+				<PauseForm {w} {wrong} {say} />
+			</div>{/if}
 		{#if w.tried.length > 0}<div class="no-print">
 				<Fold title="Tried before" class="text-sm text-accent">
 					<Rows heads={['until', 'what', 'dose', 'set-up', 'how it ended']} aria-label="Tried before">

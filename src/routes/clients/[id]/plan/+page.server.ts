@@ -1,14 +1,37 @@
-import { clientPage } from '#lib/server/http/client-page.ts';
+import { pauseForm } from '#lib/contract/plan-form.ts';
+import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
+import { formOf } from '#lib/server/http/form-of.ts';
+import { refusal, refuseShape } from '#lib/server/http/respond.ts';
 import { fitContextOf } from '#lib/server/record/fit-of.ts';
 import { ownLaddersOf } from '#lib/server/record/facts-of.ts';
+import { pauseExercise } from '#lib/server/usecase/pause-exercise.ts';
 import { planView } from '#lib/server/view/plan-view.ts';
 import { slipsByNeed } from '#lib/server/view/slips-by-need.ts';
-import type { PageServerLoad } from './$types';
+import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, params }) =>
-	clientPage(locals, params.id, 'plan', (r, _, ctx) => ({
-		plan: planView(r, slipsByNeed(r, ctx.today, false), ctx.today),
-		ctx: fitContextOf(r, ctx.today),
-		own: ownLaddersOf(r),
-		practice: ctx.actor.practice
-	}));
+	clientPage(locals, params.id, 'plan', (r, _, ctx) => {
+		const slips = slipsByNeed(r, ctx.today, false);
+		return {
+			plan: planView(r, slips, ctx.today, formIds(ctx, slips.length)),
+			ctx: fitContextOf(r, ctx.today),
+			own: ownLaddersOf(r),
+			practice: ctx.actor.practice
+		};
+	});
+
+export const actions: Actions = {
+	pause: async ({ request, locals, params }) => {
+		const form = await formOf(request);
+		const parsed = pauseForm.safeParse(Object.fromEntries(form));
+		if (!parsed.success) return refuseShape(form, parsed.error);
+		const done = await pauseExercise(contextIn(locals), { ...parsed.data, clientId: params.id });
+		if (!done.ok) return refusal(form, done.refusal);
+		return {
+			done:
+				done.value === 'active'
+					? 'Taken up again where it was left; its streak begins anew.'
+					: 'Set aside, with your reason.'
+		};
+	}
+};

@@ -5,11 +5,17 @@
 	import { stepAnywhere } from '#lib/core/exercise/family.ts';
 	import Act from '#lib/ui/Act.svelte';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
+	import Said from '#lib/ui/Said.svelte';
 	import PlannedCard from '#lib/ui/plan/PlannedCard.svelte';
 	import { figureOfStep } from '#lib/ui/scene.ts';
+	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
 	import { shortDay } from '#lib/wording/days.ts';
 
-	let { data } = $props();
+	let { data, form } = $props();
+	let lost = $state('');
+	const wrong = $derived(wrongAt(form));
+	/** The refusal belongs to the exercise it was sent for. */
+	const sentFor = $derived(form && 'typed' in form ? form.typed.exerciseId : undefined);
 	const families = $derived({ ...FAMILIES, ...Object.fromEntries(data.own.map((f) => [f.id, f])) });
 	const figureOf = (w: PlannedWork) => {
 		const step = stepAnywhere(families, w.given.step);
@@ -37,6 +43,7 @@
 <svelte:head><title>Plan · {data.head.name}</title></svelte:head>
 <KeyHelp keys={[['0 … 9', 'other pages of this client']]} />
 <main class="page max-w-4xl">
+	<Said done={form && 'done' in form ? form.done : undefined} refused={lost || refusedText(form)} />
 	<div class="flex flex-wrap items-baseline gap-x-4">
 		<h2>Plan</h2>
 		<span class="label">{counts}</span>
@@ -55,6 +62,8 @@
 					{w}
 					figure={figureOf(w)}
 					today={data.head.today}
+					wrong={sentFor === w.exerciseId ? wrong('reason') : undefined}
+					say={(text) => (lost = text)}
 				/>{/each}
 		</ul>
 		<div class="no-print rule flex flex-wrap items-center gap-4 pt-3">

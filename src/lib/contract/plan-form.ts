@@ -1,0 +1,14 @@
+/** Setting an exercise aside, or taking it up again, as a form. */
+import { z } from 'zod';
+import { text, uuid } from './basics.ts';
+
+const LEAST_REASON = 5;
+
+export const pauseForm = z.object({
+	id: uuid,
+	exerciseId: uuid,
+	basedOn: uuid,
+	to: z.enum(['active', 'set-aside'], 'Set it aside or take it up again.'),
+	reason: text(300).refine((s) => s.length >= LEAST_REASON, 'Give the reason in a few words.')
+});
+export type Pause = z.infer<typeof pauseForm>;
