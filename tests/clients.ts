@@ -323,3 +323,17 @@ export function clientOf(s: Spec): ClientRecord {
 		}))
 	};
 }
+
+/** A client with nothing in the way: free ranges, no limit, no caution, no bad day. */
+export const PLAIN: Spec = {
+	...(fc.sample(specs, { seed: 3, numRuns: 1 })[0] as Spec),
+	step: 0,
+	limits: [],
+	phase: null,
+	cautions: [],
+	lacks: [],
+	off: 0,
+	bad: 'none',
+	measured: [true, true, true, true, true, true],
+	ranges: { knee: 140, fold: 140, ankle: 40, raise: 80, back: 15, toe: 65 }
+};

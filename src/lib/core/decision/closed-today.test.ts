@@ -1,7 +1,7 @@
 /** What a day closes, by its card and by pressure at rest. @source acsm-2015 180/110 and 200/110 (from memory): past them, not at them */
 import { describe, expect, it } from 'vitest';
 import { FAMILIES } from '../../catalogue/families.ts';
-import { closedToday, HEAVY_OR_HELD, withPressure } from './closed-today.ts';
+import { answerOf, closedToday, HEAVY_OR_HELD, withPressure } from './closed-today.ts';
 
 const ANY = { region: 'knee-right', tags: [] };
 const HELD = { region: 'knee-right', tags: ['long-hold'] as const };
@@ -43,5 +43,19 @@ describe('pressure at rest binds its day', () => {
 	it('what is heavy or held is on steps of the catalogue', () => {
 		const steps = Object.values(FAMILIES).flatMap((f) => f.steps);
 		for (const tag of HEAVY_OR_HELD) expect(steps.some((s) => s.tags.includes(tag))).toBe(true);
+	});
+});
+
+describe('a day in one word', () => {
+	it('nothing where every region is closed, less where one is, or the work is lighter or only easy', () => {
+		const two = ['back', 'knee-right'];
+		expect(answerOf({ closes: 'day' }, two)).toBe('not-today');
+		expect(answerOf({ closes: two }, two)).toBe('not-today');
+		expect(answerOf({ closes: ['back'] }, two)).toBe('lighter');
+		expect(answerOf({ closes: [], setsShare: 0.6 }, two)).toBe('lighter');
+		expect(answerOf({ closes: [], easyOnly: true }, two)).toBe('lighter');
+		expect(answerOf({ closes: [], setsShare: 1, easyOnly: false }, two)).toBeUndefined();
+		expect(answerOf({ closes: [] }, [])).toBeUndefined();
+		expect(answerOf(undefined, two)).toBeUndefined();
 	});
 });

@@ -54,3 +54,15 @@ export function closedToday(
 		return reasons.filter((r) => r.code === 'pressure');
 	return [];
 }
+
+/** What binds of a day in one word: nothing is done, or less; undefined where it is a day as any other. */
+export function answerOf(
+	kept: Partial<ArrivalKept> | undefined,
+	regions: readonly Region[]
+): 'not-today' | 'lighter' | undefined {
+	if (kept === undefined) return undefined;
+	const { closes = [], setsShare = 1, easyOnly = false } = kept;
+	if (closes === 'day') return 'not-today';
+	if (closes.length > 0) return regions.every((x) => closes.includes(x)) ? 'not-today' : 'lighter';
+	return setsShare < 1 || easyOnly ? 'lighter' : undefined;
+}

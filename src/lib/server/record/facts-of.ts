@@ -4,7 +4,7 @@ import { type Day, dayNumber, daysBetween } from '#lib/core/base/calendar-day.ts
 import { MAIN_AXES, SIDES } from '#lib/core/body/axis.ts';
 import { type RestingSigns, signsOf } from '#lib/core/client/acute.ts';
 import type { Policy } from '#lib/core/decision/policy.ts';
-import { withPressure } from '#lib/core/decision/closed-today.ts';
+import { answerOf, withPressure } from '#lib/core/decision/closed-today.ts';
 import { ENGINE_VERSION } from '#lib/core/decision/trace.ts';
 import { morningSeries } from '#lib/core/decision/usual.ts';
 import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
@@ -57,15 +57,11 @@ export function boundOn(r: ClientRecord, day: Day): ArrivalSaid | undefined {
 }
 
 /** The answer of a day in one word, as far as it binds. */
-export const answerOn = (r: ClientRecord, day: Day): 'not-today' | 'lighter' | undefined => {
-	const bound = boundOn(r, day);
-	if (bound === undefined) return undefined;
+export function answerOn(r: ClientRecord, day: Day): ReturnType<typeof answerOf> {
 	const card = cardOn(r, day);
 	if (card?.openedBecause === null && card.answer === 'not-today') return 'not-today';
-	const { closes = [], setsShare = 1, easyOnly = false } = bound;
-	const all = closes === 'day' || (closes.length > 0 && regionsOf(r).every((x) => closes.includes(x)));
-	return all ? 'not-today' : closes.length > 0 || setsShare < 1 || easyOnly ? 'lighter' : undefined;
-};
+	return answerOf(boundOn(r, day), regionsOf(r));
+}
 
 /** The screening says there was an operation, and none stands recorded. */
 export const operationUnrecorded = (r: ClientRecord): boolean =>

@@ -132,4 +132,33 @@ describe('taken up again', () => {
 			}
 		);
 	});
+	it('what was stopped is cleared on its slip; what a signed slip set aside is a licensed user’s to give back', async () => {
+		const r = await client(physio, 'Wren');
+		/** As if a slip had been signed for it: the state, and the decision it came from. */
+		const become = async (state: 'stopped' | 'set-aside') => {
+			value(await pauseExercise(physio, asked(await reloaded(physio, r.head.id), 'set-aside')));
+			await d.owner.query('alter table prescription disable trigger user');
+			await d.owner.query(
+				`update prescription set state = $1, decision_id = (select id from decision where client_id = $2 limit 1) where id = $3`,
+				[state, r.head.id, headOf(await reloaded(physio, r.head.id)).id]
+			);
+			return reloaded(physio, r.head.id);
+		};
+		const aside = await become('set-aside');
+		expect(headOf(aside).decisionId).not.toBeNull();
+		expect(await pauseExercise(trainer, asked(aside, 'active'))).toMatchObject({
+			ok: false,
+			refusal: { why: 'not-allowed', message: expect.stringContaining('signed slip') as string }
+		});
+		expect(value(await pauseExercise(physio, asked(aside, 'active')))).toBe('active');
+		const stopped = await become('stopped');
+		expect(await pauseExercise(physio, asked(stopped, 'active'))).toMatchObject({
+			ok: false,
+			refusal: { why: 'not-allowed', message: expect.stringContaining('cleared on its slip') as string }
+		});
+	});
+	it('a trainer who is delegated takes up what was set aside by hand', async () => {
+		const r = await setAside();
+		expect(value(await pauseExercise(trainer, asked(r, 'active')))).toBe('active');
+	});
 });

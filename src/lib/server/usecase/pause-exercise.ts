@@ -1,6 +1,6 @@
 /**
  * Setting an exercise aside, and taking it up again where it was left, each with a reason. What was stopped for a symptom or a limit is not taken up
- * here: that is its slip's, and a licensed user's. What no longer holds is not taken up either; its step is chosen anew.
+ * here: that is its slip's, and a licensed user's. What a signed slip set aside is given back by a licensed user. What no longer holds is not taken up either; its step is chosen anew.
  */
 import type { Pause } from '#lib/contract/plan-form.ts';
 import { ok } from '#lib/core/base/result.ts';
@@ -10,7 +10,7 @@ import { effectiveChain } from '../record/effective-chain.ts';
 import { breaksIn } from '../record/fit-of.ts';
 import { loadRecords, type ClientRecord } from '../record/load.ts';
 import type { Exercise, Prescription } from '../repo/exercise-repo.ts';
-import { conflict, invalid, notFound, refuseFor, type Outcome } from './actor.ts';
+import { conflict, invalid, notFound, refuseFor, type Context, type Outcome } from './actor.ts';
 import { command } from './command.ts';
 import { delegated, heldBy } from './prescribe.ts';
 
@@ -32,7 +32,7 @@ export const pauseExercise = command<PauseOf, Prescription['state']>({
 			return refuseFor('Changing this exercise is not delegated to you; ask a licensed user.');
 		const { head } = effectiveChain(exercise.prescriptions);
 		if (head.id !== p.basedOn) return conflict(CHANGED);
-		const refused = p.to === 'active' ? resumeTrouble(r, exercise, head, ctx.today) : asideTrouble(head);
+		const refused = p.to === 'active' ? resumeTrouble(r, exercise, head, ctx) : asideTrouble(head);
 		if (refused !== undefined) return refused;
 		const row = {
 			id: p.id,
@@ -62,11 +62,13 @@ function resumeTrouble(
 	r: ClientRecord,
 	exercise: Exercise,
 	head: Prescription,
-	today: string
+	{ actor, today }: Context
 ): Outcome<never> | undefined {
 	if (head.state === 'active') return conflict('This exercise is in use already.');
 	if (head.state === 'stopped')
 		return refuseFor('What was stopped is cleared on its slip, by a licensed user.', 'reason');
+	if (head.decisionId !== null && !actor.licensed)
+		return refuseFor('What a signed slip set aside is taken up again by a licensed user.', 'reason');
 	const held = heldBy(r, exercise.region);
 	if (held !== undefined) return invalid('reason', held);
 	const { setup, ...given } = head;

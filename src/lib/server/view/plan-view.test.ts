@@ -1,25 +1,12 @@
 /** The plan as it is read off the record: what is held first, what was tried and how it ended, what an undo took away not at all. */
-import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { clientOf, specs, TODAY, type Spec } from '../../../../tests/clients.ts';
+import { clientOf, PLAIN, TODAY } from '../../../../tests/clients.ts';
 import type { Exercise, Prescription } from '../repo/exercise-repo.ts';
 import type { ClientRecord } from '../record/load.ts';
 import { planView } from './plan-view.ts';
 import { slipsByNeed } from './slips-by-need.ts';
 
-const spec: Spec = {
-	...(fc.sample(specs, { seed: 3, numRuns: 1 })[0] as Spec),
-	step: 0,
-	limits: [],
-	phase: null,
-	cautions: [],
-	lacks: [],
-	off: 0,
-	bad: 'none',
-	measured: [true, true, true, true, true, true],
-	ranges: { knee: 140, fold: 140, ankle: 40, raise: 80, back: 15, toe: 65 }
-};
-const base = clientOf(spec);
+const base = clientOf(PLAIN);
 const own = base.exercises[0] as Exercise;
 const head = own.prescriptions.at(-1) as Prescription;
 const given = (id: string, patch: Partial<Prescription>): Prescription => ({ ...head, id, ...patch });

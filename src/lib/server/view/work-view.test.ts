@@ -1,28 +1,15 @@
 /** The work on a client in its order: what each place says of itself, and the one thing that is next. Common practice: what holds back comes first. */
 import { describe, expect, it } from 'vitest';
-import fc from 'fast-check';
 import { SCREENING } from '#lib/catalogue/screening.ts';
-import { clientOf, specs, TODAY, type Spec } from '../../../../tests/clients.ts';
+import { clientOf, PLAIN, TODAY } from '../../../../tests/clients.ts';
 import type { ClientRecord } from '../record/load.ts';
 import { heldWork } from './held-work.ts';
 import { slipsByNeed } from './slips-by-need.ts';
 import { workView } from './work-view.ts';
 
-const spec: Spec = {
-	...(fc.sample(specs, { seed: 3, numRuns: 1 })[0] as Spec),
-	step: 0,
-	limits: [],
-	phase: null,
-	cautions: [],
-	lacks: [],
-	off: 0,
-	bad: 'none',
-	measured: [true, true, true, true, true, true],
-	ranges: { knee: 140, fold: 140, ankle: 40, raise: 80, back: 15, toe: 65 }
-};
 const answers = Object.fromEntries(SCREENING.map((c) => [c.id, 'no' as const]));
 const whole = (): ClientRecord => {
-	const r = clientOf(spec);
+	const r = clientOf(PLAIN);
 	return { ...r, head: { ...r.head, screening: { date: '2026-03-01', complete: true, answers } } };
 };
 const view = (r: ClientRecord) => workView(r, TODAY, heldWork(r, TODAY), slipsByNeed(r, TODAY, false));
@@ -122,7 +109,7 @@ describe('each place says where it stands', () => {
 				{
 					id: '1',
 					axis: 'kneeFlexion',
-					side: spec.side,
+					side: PLAIN.side,
 					maxDeg: 30,
 					when: 'always',
 					source: 'letter',
