@@ -60,7 +60,7 @@ try {
 	const ids = await ctx.inPractice(async (t) => (await loadRecords(t)).map((r) => r.head.id));
 	const page = async (id: string): Promise<void> => {
 		const got = await showClient(ctx, id, 'bench', (_, r) =>
-			r.exercises.map((e) => slipOf(r, e, today, advancesToday(r, today), false))
+			r.exercises.map((e) => slipOf(r, e, today, advancesToday(r, today)))
 		);
 		if (!got.ok) throw new Error('refused');
 		headView(got.value.record, true, today);

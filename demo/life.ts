@@ -10,7 +10,7 @@ import { prescribe } from '#lib/server/usecase/prescribe.ts';
 import { advancesToday } from '#lib/server/record/facts-of.ts';
 import { fitContextOf } from '#lib/server/record/fit-of.ts';
 import { loadRecords } from '#lib/server/record/load.ts';
-import { slipOf } from '#lib/server/record/slip-of.ts';
+import { hashOf, slipOf } from '#lib/server/record/slip-of.ts';
 import { SCREENING } from '#lib/catalogue/screening.ts';
 import { CONSENT_PURPOSES, registerClient } from '#lib/server/usecase/register-client.ts';
 import { openFlag } from '#lib/server/usecase/flags.ts';
@@ -505,7 +505,7 @@ export class Life {
 		const r = await this.record(day);
 		const exercise = r.exercises.find((e) => e.id === this.exerciseId);
 		if (exercise === undefined) return;
-		const slip = slipOf(r, exercise, day, advancesToday(r, day), true);
+		const slip = slipOf(r, exercise, day, advancesToday(r, day));
 		if (slip.trace.decision === 'wait' || slip.trace.change?.kind === 'set-aside') return;
 		must(
 			await signDecision(
@@ -515,7 +515,7 @@ export class Life {
 					prescriptionId: w.id(day),
 					clientId: this.clientId,
 					exerciseId: exercise.id,
-					hash: slip.hash,
+					hash: hashOf(slip),
 					basedOn: slip.chain.head.id,
 					answer: 'accepted'
 				},

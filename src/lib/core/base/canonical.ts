@@ -5,8 +5,11 @@
 export function canonical(value: unknown): string {
 	if (value === null || typeof value !== 'object') return JSON.stringify(value) ?? 'null';
 	if (Array.isArray(value)) return `[${value.map(canonical).join(',')}]`;
-	const entries = Object.entries(value as Record<string, unknown>)
-		.filter(([, v]) => v !== undefined)
-		.sort(([a], [b]) => (a < b ? -1 : 1));
-	return `{${entries.map(([k, v]) => `${JSON.stringify(k)}:${canonical(v)}`).join(',')}}`;
+	const of = value as Readonly<Record<string, unknown>>;
+	let text = '';
+	for (const key of Object.keys(of).sort()) {
+		const v = of[key];
+		if (v !== undefined) text += `${text === '' ? '' : ','}${JSON.stringify(key)}:${canonical(v)}`;
+	}
+	return `{${text}}`;
 }

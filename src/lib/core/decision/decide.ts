@@ -9,8 +9,10 @@ import type { DecideInput } from './input.ts';
 import { AMBITION, type Decision, type Flip, type Trace } from './trace.ts';
 
 /** `judge` with the nearest flip, and for a missing morning the answer each value would give. */
-export function decide(input: DecideInput): Trace {
-	const trace = judge(input);
+export const decide = (input: DecideInput): Trace => withFlips(input, judge(input));
+
+/** What `judge` answered, with what would change it. */
+export function withFlips(input: DecideInput, trace: Trace): Trace {
 	const last = lastSession(input);
 	const outlook = trace.rule === 'wait.morning' && last !== undefined ? outlookOf(input, last) : [];
 	return {

@@ -109,7 +109,8 @@ function findFlares(
 			continue;
 		}
 		const before = valueAt(n - 1);
-		if (before === undefined) continue;
+		// Usual is never below 0: two calm mornings begin no flare, whatever it is.
+		if (before === undefined || Math.min(before, v) < FLARE_RISE) continue;
 		const u = usual(n - 1);
 		if (before >= u.value + FLARE_RISE && v >= u.value + FLARE_RISE) {
 			open = { from: n - 1, usual: u, calm: 0 };

@@ -34,7 +34,7 @@ function held(
 	).breaks;
 }
 
-const slip = (r: ClientRecord) => slipOf(r, r.exercises[0]!, TODAY, 0, false);
+const slip = (r: ClientRecord) => slipOf(r, r.exercises[0]!, TODAY, 0);
 const DAY_TODAY = { day: 0 } as const;
 const rank = (r: ClientRecord): number => {
 	const s = standingOf(r, r.exercises[0]!, TODAY);

@@ -4,7 +4,7 @@ import { RANGES } from '#lib/catalogue/ranges.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import { canonical } from '#lib/core/base/canonical.ts';
 import { arrivedDay } from '#lib/core/decision/arrival.ts';
-import { decide } from '#lib/core/decision/decide.ts';
+import { withFlips } from '#lib/core/decision/decide.ts';
 import type { Change, DecideInput } from '#lib/core/decision/input.ts';
 import { judge } from '#lib/core/decision/judge.ts';
 import { demandOn } from '#lib/core/decision/range-evidence.ts';
@@ -242,7 +242,7 @@ function othersOf(r: ClientRecord, exercise: Exercise): DecideInput['others'] {
 }
 
 /** Hash of what a slip rests on: the record without the day it is read on, and the rule that fired. */
-export function slipHash(input: DecideInput, rule: string): string {
+function slipHash(input: DecideInput, rule: string): string {
 	const { today: _, ...rest } = input;
 	return createHash('sha256').update(canonical({ rest, rule })).digest('hex').slice(0, 32);
 }
@@ -252,18 +252,34 @@ export interface Slip {
 	readonly chain: Effective;
 	readonly input: DecideInput;
 	readonly trace: Trace;
-	readonly hash: string;
 }
 
-/** The slip of one exercise; `withFlip` also looks for the nearest flip. */
-export function slipOf(
-	r: ClientRecord,
-	exercise: Exercise,
-	today: Day,
-	advancesUsed: number,
-	withFlip: boolean
-): Slip {
-	const { input, chain } = decideInputOf(r, exercise, today, advancesUsed);
-	const trace = withFlip ? decide(input) : judge(input);
-	return { exercise, chain, input, trace, hash: slipHash(input, trace.rule) };
+/** Worked out once a record: header, table and page ask for the same slips. */
+const slips = new WeakMap<ClientRecord, Map<string, Slip>>();
+const hashes = new WeakMap<DecideInput, string>();
+
+/** What a slip rests on, as a text to compare. */
+export function hashOf({ input, trace }: Slip): string {
+	const hash = hashes.get(input) ?? slipHash(input, trace.rule);
+	hashes.set(input, hash);
+	return hash;
 }
+
+/** The slip of one exercise, without what would change it. */
+export function slipOf(r: ClientRecord, exercise: Exercise, today: Day, advancesUsed: number): Slip {
+	const known = slips.get(r) ?? new Map<string, Slip>();
+	slips.set(r, known);
+	const key = `${exercise.id}|${today}|${advancesUsed}`;
+	const found = known.get(key);
+	if (found !== undefined) return found;
+	const { input, chain } = decideInputOf(r, exercise, today, advancesUsed);
+	const slip = { exercise, chain, input, trace: judge(input) };
+	known.set(key, slip);
+	return slip;
+}
+
+/** With the nearest flip and the outlook: for the slip that lies open. */
+export const flipped = <S extends Slip>(slip: S): S => ({
+	...slip,
+	trace: withFlips(slip.input, slip.trace)
+});

@@ -6,7 +6,7 @@ import { headOf, logOf as loggedOn } from '../../../../tests/log-of.ts';
 import type { Session } from '#lib/core/session/record.ts';
 import { standingOf } from '../record/fit-of.ts';
 import type { ClientRecord } from '../record/load.ts';
-import { slipOf } from '../record/slip-of.ts';
+import { hashOf, slipOf } from '../record/slip-of.ts';
 import type { Context, Outcome } from './actor.ts';
 import { arrive, openDay, type NewArrival } from './arrive.ts';
 import { dropGoal, saveComplaint, saveGoal } from './ask.ts';
@@ -30,7 +30,7 @@ let trainer: Context;
 demoForEach((made) => ({ d, physio, trainer } = made));
 
 const logOf = (r: ClientRecord, patch: Partial<Session> = {}) => loggedOn(r, TODAY, patch);
-const slip = (r: ClientRecord, at = 0) => slipOf(r, r.exercises[at]!, TODAY, 0, false);
+const slip = (r: ClientRecord, at = 0) => slipOf(r, r.exercises[at]!, TODAY, 0);
 const sign = async (ctx: Context, r: ClientRecord, at = 0) => {
 	const s = slip(r, at);
 	const id = randomUUID();
@@ -41,7 +41,7 @@ const sign = async (ctx: Context, r: ClientRecord, at = 0) => {
 			prescriptionId: randomUUID(),
 			clientId: r.head.id,
 			exerciseId: s.exercise.id,
-			hash: s.hash,
+			hash: hashOf(s),
 			basedOn: s.chain.head.id,
 			answer: 'accepted'
 		})
@@ -244,7 +244,7 @@ describe('who may', () => {
 	it('a trainer takes back their own regression of today, not a colleague’s', async () => {
 		const bertil = await client(physio, 'Bertil');
 		const regress = bertil.exercises.findIndex(
-			(e) => slipOf(bertil, e, TODAY, 0, false).trace.decision === 'regress'
+			(e) => slipOf(bertil, e, TODAY, 0).trace.decision === 'regress'
 		);
 		const own = await sign(trainer, bertil, regress);
 		value(own.outcome);
@@ -392,7 +392,7 @@ describe('what is known binds the next command', () => {
 			prescriptionId: randomUUID(),
 			clientId: r.head.id,
 			exerciseId: s.exercise.id,
-			hash: s.hash,
+			hash: hashOf(s),
 			basedOn: s.chain.head.id,
 			answer: 'overridden' as const,
 			instead: { step, sets: dose.sets, reps: dose.reps, loadKg: 0, ...(setup === null ? {} : { setup }) },

@@ -129,9 +129,7 @@ describe('screening comes first', () => {
 				?.name ?? '';
 		const r = await client(physio, name);
 		const e = r.exercises[0];
-		return e === undefined
-			? 'none'
-			: slipOf(r, e, '2026-03-12', advancesToday(r, '2026-03-12'), false).trace.rule;
+		return e === undefined ? 'none' : slipOf(r, e, '2026-03-12', advancesToday(r, '2026-03-12')).trace.rule;
 	};
 	it('nothing is prescribed before the screening, with a red flag open, or before an operation’s protocol', async () => {
 		const id = await newcomer();

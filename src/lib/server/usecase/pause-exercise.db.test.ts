@@ -37,7 +37,7 @@ describe('set aside', () => {
 	it('it is no longer in use, with its reason on the plan; what is done all the same is against advice', async () => {
 		const r = await setAside();
 		expect(headOf(r)).toMatchObject({ state: 'set-aside', kind: 'set-aside', reason: 'away for two weeks' });
-		const [w] = planView(r, slipsByNeed(r, TODAY, false), TODAY, ['f']).work;
+		const [w] = planView(r, slipsByNeed(r, TODAY), TODAY, ['f']).work;
 		expect(w).toMatchObject({ state: 'set-aside', because: 'away for two weeks' });
 		expect(value(await logVisit(physio, logOf(r, TODAY))).againstAdvice).toBe(true);
 	});
@@ -90,7 +90,7 @@ describe('taken up again', () => {
 			dose: before.dose,
 			setup: before.setup
 		});
-		const [slip] = slipsByNeed(again, TODAY, false);
+		const [slip] = slipsByNeed(again, TODAY);
 		expect(slip?.trace.decision).not.toBe('advance');
 		expect(await pauseExercise(physio, asked(again, 'active'))).toMatchObject({
 			ok: false,

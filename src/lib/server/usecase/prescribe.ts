@@ -209,7 +209,7 @@ function bolderRefusal(
 	{ family, step, setup, p, existing }: Wanted
 ): Outcome<never> | undefined {
 	if (existing === undefined) return undefined;
-	const slip = slipOf(r, existing, ctx.today, advancesToday(r, ctx.today), false);
+	const slip = slipOf(r, existing, ctx.today, advancesToday(r, ctx.today));
 	const { head } = slip.chain;
 	const proposed = slip.trace.change?.result ?? {
 		step: head.step,

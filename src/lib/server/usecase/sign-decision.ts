@@ -25,7 +25,7 @@ import { delegated, heldBy, unitOf, writePrescription } from './prescribe.ts';
 import { advancesToday, versions } from '../record/facts-of.ts';
 import { breaksIn, fitContextOf } from '../record/fit-of.ts';
 import { loadRecords, type ClientRecord } from '../record/load.ts';
-import { slipOf, type Slip } from '../record/slip-of.ts';
+import { flipped, hashOf, slipOf, type Slip } from '../record/slip-of.ts';
 
 export interface Answer {
 	readonly id: string;
@@ -66,7 +66,7 @@ export const signDecision = command<Answer, Signed>({
 		const [r] = await loadRecords(t, a.clientId);
 		const exercise = r?.exercises.find((e) => e.id === a.exerciseId);
 		if (r === undefined || exercise === undefined) return notFound;
-		const slip = slipOf(r, exercise, ctx.today, advancesToday(r, ctx.today), true);
+		const slip = flipped(slipOf(r, exercise, ctx.today, advancesToday(r, ctx.today)));
 		const stale = await staleness(t, a, slip);
 		if (stale !== undefined) return stale;
 		if (!delegated(ctx.actor, r, exercise.family, ctx.today))
@@ -103,7 +103,7 @@ async function staleness(t: PracticeTransaction, a: Answer, slip: Slip): Promise
 	const other = (await answeredSlips(t, a.clientId)).get(a.exerciseId);
 	if (other !== undefined && other.hash === a.hash)
 		return conflict(`${other.by} answered this slip already. Reload to see what stands.`);
-	if (slip.hash === a.hash && slip.chain.head.id === a.basedOn) return undefined;
+	if (hashOf(slip) === a.hash && slip.chain.head.id === a.basedOn) return undefined;
 	return conflict(
 		other !== undefined && slip.chain.head.id !== a.basedOn
 			? `${other.by} signed a decision on this exercise meanwhile. Reload to see what stands.`
@@ -223,7 +223,7 @@ async function write(
 		local_day: ctx.today,
 		based_on: slip.chain.head.id,
 		inputs: JSON.stringify(input),
-		inputs_hash: slip.hash,
+		inputs_hash: hashOf(slip),
 		versions: JSON.stringify(versions(r.policy)),
 		proposal: JSON.stringify(trace),
 		answer: a.answer,

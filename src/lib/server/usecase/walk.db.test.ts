@@ -12,7 +12,7 @@ import { prescribe } from './prescribe.ts';
 import { decisions } from '../repo/decision-repo.ts';
 import { advancesToday } from '../record/facts-of.ts';
 import { loadRecords, type ClientRecord } from '../record/load.ts';
-import { slipOf, type Slip } from '../record/slip-of.ts';
+import { flipped, hashOf, slipOf, type Slip } from '../record/slip-of.ts';
 import { replay } from './replay-decision.ts';
 import { closeFlag } from './flags.ts';
 import { saveMeasurements } from './save-sheet.ts';
@@ -30,7 +30,7 @@ demoForEach((made) => ({ d, physio, trainer } = made));
 function slip(r: ClientRecord): Slip {
 	const exercise = r.exercises[0];
 	if (exercise === undefined) throw new Error('no exercise');
-	return slipOf(r, exercise, '2026-03-12', advancesToday(r, '2026-03-12'), true);
+	return flipped(slipOf(r, exercise, '2026-03-12', advancesToday(r, '2026-03-12')));
 }
 
 const answerTo = (r: ClientRecord, s: Slip, patch: Partial<Answer> = {}): Answer => ({
@@ -38,7 +38,7 @@ const answerTo = (r: ClientRecord, s: Slip, patch: Partial<Answer> = {}): Answer
 	prescriptionId: randomUUID(),
 	clientId: r.head.id,
 	exerciseId: s.exercise.id,
-	hash: s.hash,
+	hash: hashOf(s),
 	basedOn: s.chain.head.id,
 	answer: 'accepted',
 	...patch

@@ -39,7 +39,7 @@ export function headView(r: ClientRecord, licensed: boolean, today: Day): HeadVi
 		})),
 		operations: head.surgery.map((s) => operationView(s, today)),
 		held,
-		work: workView(r, today, held, slipsByNeed(r, today, false)),
+		work: workView(r, today, held, slipsByNeed(r, today)),
 		limitingJoint: limitingJoint(r, today),
 		screening:
 			head.screening === null

@@ -14,7 +14,7 @@ const withChain = (prescriptions: readonly Prescription[], more: readonly Exerci
 	...base,
 	exercises: [{ ...own, prescriptions }, ...more]
 });
-const plan = (r: ClientRecord) => planView(r, slipsByNeed(r, TODAY, false), TODAY, ['f1', 'f2']);
+const plan = (r: ClientRecord) => planView(r, slipsByNeed(r, TODAY), TODAY, ['f1', 'f2']);
 
 describe('the plan', () => {
 	it('has what stands with the day it has stood since, and what it waits for', () => {

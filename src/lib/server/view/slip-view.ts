@@ -10,6 +10,7 @@ import {
 	outlookText,
 	reasonText
 } from '#lib/wording/decision.ts';
+import { hashOf } from '../record/slip-of.ts';
 import type { NeededSlip } from './slips-by-need.ts';
 
 const SESSIONS_SHOWN = 5;
@@ -35,13 +36,13 @@ export function slipView(
 	ids: SlipView['ids'],
 	last: SlipView['answered'] | undefined
 ): SlipView {
-	const { exercise, trace, chain, hash } = slip;
+	const { exercise, trace, chain } = slip;
 	const { head } = chain;
 	const { decision, rule, provisional, usual, policy, change } = trace;
 	return {
 		exerciseId: exercise.id,
 		region: exercise.region,
-		hash,
+		hash: hashOf(slip),
 		basedOn: head.id,
 		state: head.state,
 		ids,

@@ -2,7 +2,7 @@
 import { daysBetween, type Day } from '#lib/core/base/calendar-day.ts';
 import type { Decision } from '#lib/core/decision/trace.ts';
 import { advancesToday, lastSessionDay } from '../record/facts-of.ts';
-import { slipOf, type Slip } from '../record/slip-of.ts';
+import { hashOf, slipOf, type Slip } from '../record/slip-of.ts';
 import type { ClientRecord } from '../record/load.ts';
 
 export interface NeededSlip extends Slip {
@@ -41,14 +41,13 @@ function rankOf({ rule, decision }: Slip['trace'], silent: boolean): number {
 	return silent ? Math.min(SILENT_RANK, RANK[decision]) : RANK[decision];
 }
 
-/** `withFlip` also looks for the nearest flips. */
-export function slipsByNeed(r: ClientRecord, today: Day, withFlip: boolean): readonly NeededSlip[] {
+export function slipsByNeed(r: ClientRecord, today: Day): readonly NeededSlip[] {
 	const used = advancesToday(r, today);
 	const silent = silentDays(r, today) > SILENT_DAYS;
 	return r.exercises
 		.map((e): NeededSlip => {
-			const slip = slipOf(r, e, today, used, withFlip);
-			const done = e.answered === slip.hash;
+			const slip = slipOf(r, e, today, used);
+			const done = e.answered !== undefined && e.answered === hashOf(slip);
 			const own = rankOf(slip.trace, silent);
 			return {
 				...slip,

@@ -72,7 +72,7 @@ export function todayRow(r: ClientRecord, today: Day): RankedRow {
 		...notesOf(r, today)
 	];
 	const base = { lastSession: lastSessionDay(r) ?? null, notes };
-	const [first, ...others] = slipsByNeed(r, today, false);
+	const [first, ...others] = slipsByNeed(r, today);
 	if (first === undefined) {
 		const red = r.head.flags.some((f) => f.open && f.severity === 'red');
 		return {

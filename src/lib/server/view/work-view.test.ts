@@ -2,6 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import { SCREENING } from '#lib/catalogue/screening.ts';
 import { clientOf, PLAIN, TODAY } from '../../../../tests/clients.ts';
+import { hashOf } from '../record/slip-of.ts';
 import type { ClientRecord } from '../record/load.ts';
 import { heldWork } from './held-work.ts';
 import { slipsByNeed } from './slips-by-need.ts';
@@ -12,7 +13,7 @@ const whole = (): ClientRecord => {
 	const r = clientOf(PLAIN);
 	return { ...r, head: { ...r.head, screening: { date: '2026-03-01', complete: true, answers } } };
 };
-const view = (r: ClientRecord) => workView(r, TODAY, heldWork(r, TODAY), slipsByNeed(r, TODAY, false));
+const view = (r: ClientRecord) => workView(r, TODAY, heldWork(r, TODAY), slipsByNeed(r, TODAY));
 const state = (r: ClientRecord, to: string) => {
 	const e = view(r).entries.find((x) => x.to === to);
 	return [e?.state, e?.tone];
@@ -83,12 +84,12 @@ describe('each place says where it stands', () => {
 		expect(state({ ...whole(), logs }, 'morning')).toEqual(['in', 'plain']);
 	});
 	it('a slip waits to be signed until it is answered', () => {
-		const [slip] = slipsByNeed(whole(), TODAY, false);
+		const [slip] = slipsByNeed(whole(), TODAY);
 		expect(['advance', 'hold', 'regress']).toContain(slip?.trace.decision);
 		expect(state(whole(), 'decide')).toEqual(['1 to sign', 'act']);
 		const answered = {
 			...whole(),
-			exercises: whole().exercises.map((e) => ({ ...e, answered: slip?.hash ?? '' }))
+			exercises: whole().exercises.map((e) => ({ ...e, answered: slip === undefined ? '' : hashOf(slip) }))
 		};
 		expect(state(answered, 'decide')).toEqual(['', 'plain']);
 		expect(view(answered).next?.to ?? '').not.toMatch(/^decide/);
@@ -99,7 +100,7 @@ describe('each place says where it stands', () => {
 			i < 2 ? l : { ...l, session: { ...l.session, date: '2026-03-19' } }
 		);
 		const r = { ...whole(), mornings, logs };
-		expect(slipsByNeed(r, TODAY, false)[0]?.trace.decision).toBe('wait');
+		expect(slipsByNeed(r, TODAY)[0]?.trace.decision).toBe('wait');
 		expect(state(r, 'decide')).toEqual(['', 'plain']);
 		expect(view(r).next?.to).toBe('morning');
 	});

@@ -6,6 +6,7 @@ import { uuid } from '#lib/contract/basics.ts';
 import { closeFlag } from '#lib/server/usecase/flags.ts';
 import { fitContextOf } from '#lib/server/record/fit-of.ts';
 import { ownLaddersOf } from '#lib/server/record/facts-of.ts';
+import { flipped } from '#lib/server/record/slip-of.ts';
 import { slipsByNeed } from '#lib/server/view/slips-by-need.ts';
 import { slipView } from '#lib/server/view/slip-view.ts';
 import { signedDecisions } from '#lib/server/usecase/signed-decisions.ts';
@@ -13,7 +14,7 @@ import { signDecision } from '#lib/server/usecase/sign-decision.ts';
 import { undoDecision } from '#lib/server/usecase/undo-decision.ts';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = ({ locals, params }) =>
+export const load: PageServerLoad = ({ locals, params, url }) =>
 	clientPage(locals, params.id, 'decide', async (r, t, ctx) => {
 		const signed = await signedDecisions(t, params.id);
 		// Newest first, so the newest is what stays.
@@ -23,6 +24,9 @@ export const load: PageServerLoad = ({ locals, params }) =>
 				.reverse()
 				.map((d) => [d.exerciseId, d])
 		);
+		const slips = slipsByNeed(r, ctx.today);
+		// What would change the answer is looked for where the slip lies open.
+		const open = slips.find((s) => s.exercise.id === url.searchParams.get('exercise')) ?? slips[0];
 		const newest = signed.find((d) => !d.undone);
 		return {
 			ctx: fitContextOf(r, ctx.today),
@@ -42,11 +46,11 @@ export const load: PageServerLoad = ({ locals, params }) =>
 									.find((e) => e.id === newest.exerciseId)
 									?.prescriptions.find((p) => p.id === newest.basedOn)?.snapshot.title ?? ''
 						},
-			slips: slipsByNeed(r, ctx.today, true).map((slip) => {
+			slips: slips.map((slip) => {
 				const [id, prescriptionId] = formIds(ctx, 2) as [string, string];
 				const before = last.get(slip.exercise.id);
 				const answered = before === undefined ? undefined : { by: before.by, text: before.outcome.text };
-				return slipView(slip, ctx.today, { id, prescriptionId }, answered);
+				return slipView(slip === open ? flipped(slip) : slip, ctx.today, { id, prescriptionId }, answered);
 			})
 		};
 	});

@@ -22,8 +22,7 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 				: asked;
 		const now = view.now[family] ?? null;
 		const exercise = now === null ? undefined : r.exercises.find((e) => e.id === now.exerciseId);
-		const slip =
-			exercise === undefined ? null : slipOf(r, exercise, ctx.today, advancesToday(r, ctx.today), false);
+		const slip = exercise === undefined ? null : slipOf(r, exercise, ctx.today, advancesToday(r, ctx.today));
 		const [id, exerciseId] = formIds(ctx, 2);
 		return {
 			...view,

@@ -51,7 +51,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 				const stands = standingOf(r, e, ctx.today);
 				const closed = closedToday(bound, { region: e.region, tags: step?.tags ?? [] });
 				const share = closed.length === 0 ? (bound?.setsShare ?? 1) : 1;
-				const needs = slipOf(r, e, ctx.today, advancesToday(r, ctx.today), false).trace.considered.find(
+				const needs = slipOf(r, e, ctx.today, advancesToday(r, ctx.today)).trace.considered.find(
 					(c) => c.rule === 'advance'
 				);
 				const known = r.head.known

@@ -11,7 +11,7 @@ import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, params }) =>
 	clientPage(locals, params.id, 'plan', (r, _, ctx) => {
-		const slips = slipsByNeed(r, ctx.today, false);
+		const slips = slipsByNeed(r, ctx.today);
 		return {
 			plan: planView(r, slips, ctx.today, formIds(ctx, slips.length)),
 			ctx: fitContextOf(r, ctx.today),
