@@ -236,6 +236,7 @@ export function clientOf(s: Spec): ClientRecord {
 		policy: POLICIES['pain-monitored'],
 		measurements,
 		exercises: [],
+		everGiven: [],
 		logs: [],
 		tests: [],
 		mornings: Array.from({ length: 14 }, (_, i) => ({
@@ -248,6 +249,7 @@ export function clientOf(s: Spec): ClientRecord {
 		events: [],
 		room: {
 			furniture: { seats: [40, 45, 50], pads: [{ cm: 3, count: 2 }], wedges: [2, 4] },
+			weights: [2, 4, 8, 16].map((kg) => ({ kg, count: 1 })),
 			weightsKg: [2, 4, 8, 16],
 			equipment: EQUIPMENT.filter((e) => !s.lacks.includes(e)),
 			delegations: [],
@@ -285,7 +287,8 @@ export function clientOf(s: Spec): ClientRecord {
 		restores: null,
 		decisionId: null,
 		passedOver: [],
-		reason: null
+		reason: null,
+		particulars: {}
 	};
 	const exercise: Exercise = {
 		id: ID(300),
@@ -312,6 +315,7 @@ export function clientOf(s: Spec): ClientRecord {
 	return {
 		...base,
 		exercises: [exercise],
+		everGiven: [exercise],
 		logs: ['2026-03-14', '2026-03-16', '2026-03-18'].map((day, i) => ({
 			id: ID(200 + i),
 			clientId: ID(1),

@@ -1,4 +1,4 @@
-/** Setting an exercise aside, or taking it up again, as a form. */
+/** Setting an exercise aside, ending it, or taking it up again, as a form. */
 import { z } from 'zod';
 import { text, uuid } from './basics.ts';
 
@@ -8,7 +8,7 @@ export const pauseForm = z.object({
 	id: uuid,
 	exerciseId: uuid,
 	basedOn: uuid,
-	to: z.enum(['active', 'set-aside'], 'Set it aside or take it up again.'),
+	to: z.enum(['active', 'set-aside', 'ended'], 'Set it aside, end it or take it up again.'),
 	reason: text(300).refine((s) => s.length >= LEAST_REASON, 'Give the reason in a few words.')
 });
 export type Pause = z.infer<typeof pauseForm>;

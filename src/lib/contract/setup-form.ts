@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { findStep } from '#lib/catalogue/families.ts';
 import { type Length, lengthKind } from '#lib/core/movement/set-up-length.ts';
 import { present, text, typed, uuid } from './basics.ts';
+import { particularFields } from './particulars.ts';
 
 const needed = (label: string, low: number, high: number, unit = '') =>
 	typed(label, low, high, unit)
@@ -55,6 +56,10 @@ export const prescribeForm = z
 		region: text(40).min(1, 'Choose the region it is for.'),
 		...doseFields,
 		...setupFields,
+		...particularFields,
+		/** The exercise it takes the place of; empty for a further one. */
+		inPlaceOf: z.union([z.literal(''), uuid]).default(''),
+		endId: uuid.optional(),
 		reason: text(300).optional()
 	})
 	.superRefine(countedRight);

@@ -1,5 +1,7 @@
-/** How what was given before came to its end. */
+/** A plan in words: how what was given before came to its end, and how an exercise is done. */
 import type { Change } from '#lib/core/decision/input.ts';
+import type { Band } from '#lib/core/dose/band.ts';
+import type { Particulars } from '#lib/core/dose/particulars.ts';
 
 export const ENDED_BY: Readonly<Record<Change['kind'], string>> = {
 	start: 'given anew',
@@ -13,3 +15,30 @@ export const ENDED_BY: Readonly<Record<Change['kind'], string>> = {
 	injection: 'an injection came',
 	'flag-closed': 'a flag was closed'
 };
+
+export const BAND_NAME: Readonly<Record<Band, string>> = {
+	'extra-light': 'extra light',
+	light: 'light',
+	medium: 'medium',
+	heavy: 'heavy',
+	'extra-heavy': 'extra heavy'
+};
+
+export const WHERE_NAME: Readonly<Record<NonNullable<Particulars['where']>, string>> = {
+	practice: 'here',
+	home: 'at home',
+	both: 'here and at home'
+};
+
+/** "hold 5 s", "tempo 3-1-2-0", … in the order in which it is read out; the note apart. */
+export const particularsText = (p: Particulars): readonly string[] =>
+	[
+		p.band === undefined ? '' : `${BAND_NAME[p.band]} band`,
+		p.holdSec === undefined ? '' : `hold ${p.holdSec} s`,
+		p.tempo === undefined ? '' : `tempo ${p.tempo}`,
+		p.restSec === undefined ? '' : `rest ${p.restSec} s`,
+		p.effort === undefined ? '' : `effort ${p.effort} of 10`,
+		p.daysPerWeek === undefined ? '' : `${p.daysPerWeek} ${p.daysPerWeek === 1 ? 'day' : 'days'} a week`,
+		p.where === undefined ? '' : WHERE_NAME[p.where],
+		p.painPerSide === true ? 'pain asked for each side' : ''
+	].filter((x) => x !== '');

@@ -40,6 +40,10 @@ export function asksGates(family: ExerciseFamily, step: string, reached: string 
 	return at(step) > at(reached);
 }
 
+/** The farthest of some steps of a ladder; undefined of none. */
+export const farthestOn = (family: ExerciseFamily, steps: readonly string[]): string | undefined =>
+	family.steps.filter((s) => steps.includes(s.id)).pop()?.id;
+
 /** Beyond what is usable, not seen done: as solved nothing helps, or the set-up that was chosen goes past it. */
 function rangeClosed(
 	step: Step,

@@ -164,7 +164,9 @@ export interface Tables {
 		restores_id: string | null;
 		decision_id: string | null;
 		passed_over?: Json;
+		particulars?: Json;
 	};
+	plan_order: Appended & { client_id: string; groups: Json };
 	visit: Appended & { client_id: string; local_day: Days; tz: string; started_at: Date; observed: boolean };
 	exercise_log: Appended & {
 		visit_id: string;

@@ -35,8 +35,11 @@ export function effectiveChain(prescriptions: readonly Prescription[]): Effectiv
 	};
 }
 
+/** To the rules only a change by hand. */
+const BY_HAND: ReadonlySet<Prescription['kind']> = new Set(['stop', 'resume', 'undo', 'end']);
+
 function changeOf(p: Prescription, before: Prescription | undefined): Change {
-	const kind = p.kind === 'stop' || p.kind === 'resume' || p.kind === 'undo' ? 'alter' : p.kind;
+	const kind = BY_HAND.has(p.kind) ? 'alter' : (p.kind as Change['kind']);
 	if (before === undefined) return { date: p.day, kind };
 	return {
 		date: p.day,

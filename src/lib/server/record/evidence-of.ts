@@ -14,7 +14,7 @@ export function prescriptionOf(
 	r: ClientRecord,
 	l: Logged
 ): { exercise: Exercise; prescription: Prescription } | undefined {
-	const exercise = r.exercises.find((e) => e.id === l.exerciseId);
+	const exercise = r.everGiven.find((e) => e.id === l.exerciseId);
 	const prescription = exercise?.prescriptions.find((p) => p.id === l.prescriptionId);
 	return exercise === undefined || prescription === undefined ? undefined : { exercise, prescription };
 }

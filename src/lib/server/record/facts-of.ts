@@ -4,6 +4,7 @@ import { type Day, dayNumber, daysBetween } from '#lib/core/base/calendar-day.ts
 import { MAIN_AXES, SIDES } from '#lib/core/body/axis.ts';
 import { type RestingSigns, signsOf } from '#lib/core/client/acute.ts';
 import type { Policy } from '#lib/core/decision/policy.ts';
+import type { Racks } from '#lib/core/dose/racks.ts';
 import { answerOf, withPressure } from '#lib/core/decision/closed-today.ts';
 import { ENGINE_VERSION } from '#lib/core/decision/trace.ts';
 import { morningSeries } from '#lib/core/decision/usual.ts';
@@ -12,6 +13,7 @@ import { flagReaches } from '#lib/core/safety/alarm.ts';
 import type { Arrived, ArrivalSaid, Flag } from '../repo/client-repo.ts';
 import type { Prescription } from '../repo/exercise-repo.ts';
 import type { Measurement } from '../repo/sheet-repo.ts';
+import { atHand } from './context-of.ts';
 import { effectiveChain } from './effective-chain.ts';
 import type { ClientRecord } from './load.ts';
 
@@ -69,7 +71,7 @@ export const operationUnrecorded = (r: ClientRecord): boolean =>
 
 /** Advances already given in today's review of this client. */
 export const advancesToday = (r: ClientRecord, today: Day): number =>
-	r.exercises.reduce(
+	r.everGiven.reduce(
 		(n, e) =>
 			n +
 			effectiveChain(e.prescriptions).changes.filter((c) => c.kind === 'advance' && c.date === today).length,
@@ -114,6 +116,18 @@ export const regionsOf = (r: ClientRecord): readonly string[] =>
 	Object.entries(r.head.setting.usual)
 		.sort(([a, x], [b, y]) => (y.intake ?? 0) - (x.intake ?? 0) || (a < b ? -1 : 1))
 		.map(([region]) => region);
+
+/** The steps that stand on a ladder for a region, in use or not. */
+export const stepsOn = (r: ClientRecord, family: string, region: string): readonly string[] =>
+	r.exercises
+		.filter((e) => e.family === family && e.region === region)
+		.map((e) => effectiveChain(e.prescriptions).head.step);
+
+/** Weights of the practice, and whether something at home is filled to weigh. */
+export const racksOf = (r: ClientRecord): Racks => ({
+	items: r.room.weights,
+	household: atHand(r, 'home').includes('household-weight')
+});
 
 /** What is prescribed and active now, whether or not it holds. */
 export const activeWork = (r: ClientRecord): readonly Prescription[] =>

@@ -21,7 +21,10 @@ export interface ClientRecord {
 	readonly body: Body;
 	readonly policy: Policy;
 	readonly measurements: readonly Measurement[];
+	/** What is in the plan: in use, stopped or set aside. */
 	readonly exercises: readonly Exercise[];
+	/** With what has ended. */
+	readonly everGiven: readonly Exercise[];
 	readonly logs: readonly Logged[];
 	readonly tests: readonly TestResult[];
 	readonly mornings: readonly Morning[];
@@ -50,12 +53,14 @@ export async function loadRecords(t: PracticeTransaction, whose?: Whose): Promis
 	const tests = byClient(measured.tests);
 	return heads.map((head): ClientRecord => {
 		const ownDays = dayRecords(head.id);
+		const given = prescribed(head.id).filter((e) => e.prescriptions.length > 0);
 		return {
 			head,
 			body: bodyFor(head),
 			policy: POLICIES[head.setting.policyId],
 			measurements: ranges(head.id),
-			exercises: prescribed(head.id).filter((e) => e.prescriptions.length > 0),
+			exercises: given.filter((e) => e.prescriptions.at(-1)?.state !== 'ended'),
+			everGiven: given,
 			logs: logged(head.id),
 			tests: tests(head.id),
 			mornings: ownDays.flatMap((d) => (d.morning === null ? [] : [d.morning])),

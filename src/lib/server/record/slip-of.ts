@@ -67,7 +67,9 @@ function exerciseOf(
 	const { id, family: familyId, region, purpose } = exercise;
 	const capped = step?.tags.some((t) => ctx.eased?.some((e) => e.effect === 'cap' && e.tag === t));
 	return {
-		...{ id, family: familyId, step: head.step, region, purpose, dose: head.dose, state: head.state },
+		...{ id, family: familyId, step: head.step, region, purpose, dose: head.dose },
+		// What has ended is not judged.
+		state: head.state === 'ended' ? 'set-aside' : head.state,
 		...(head.setup === null ? {} : { setup: head.setup }),
 		rackKg: r.room.weightsKg.filter((kg) => kg <= (ctx.highestLoadKg ?? Infinity)),
 		frontOfKneeSore: r.head.setting.frontOfKnee,

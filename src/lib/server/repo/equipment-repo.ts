@@ -1,6 +1,7 @@
 /** What the practice owns: seats, pads, wedges, weights; with this member's delegations and the practice's own families, in one query. */
 import { sql } from 'kysely';
 import type { Day } from '#lib/core/base/calendar-day.ts';
+import type { RackItem } from '#lib/core/dose/racks.ts';
 import type { Furniture } from '#lib/core/movement/furniture.ts';
 import { EQUIPMENT, type Equipment, type ExerciseFamily } from '#lib/core/exercise/family.ts';
 import { isHead } from '../db/heads.ts';
@@ -9,6 +10,7 @@ import type { PracticeTransaction } from '../db/in-practice.ts';
 export interface Room {
 	readonly furniture: Furniture;
 	readonly weightsKg: readonly number[];
+	readonly weights: readonly RackItem[];
 	/** What is in the practice, by kind. */
 	readonly equipment: readonly Equipment[];
 	readonly delegations: readonly Delegation[];
@@ -41,6 +43,10 @@ export async function room(t: PracticeTransaction): Promise<Room> {
 			.filter((e) => e.kind === kind)
 			.map((e) => (e.mm ?? 0) / 10)
 			.sort((a, b) => a - b);
+	const weights = equipment
+		.filter((e) => e.kind === 'weight')
+		.map((e) => ({ kg: (e.g ?? 0) / 1000, count: e.count }))
+		.sort((a, b) => a.kg - b.kg);
 	return {
 		furniture: {
 			seats: cm('seat'),
@@ -51,10 +57,8 @@ export async function room(t: PracticeTransaction): Promise<Room> {
 			wedges: cm('wedge'),
 			steps: cm('step')
 		},
-		weightsKg: equipment
-			.filter((e) => e.kind === 'weight')
-			.map((e) => (e.g ?? 0) / 1000)
-			.sort((a, b) => a - b),
+		weights,
+		weightsKg: weights.map((w) => w.kg),
 		equipment: equipmentOf(equipment.map((e) => e.kind)),
 		delegations: delegations.map((d) => ({
 			clientId: d.client_id,

@@ -3,12 +3,16 @@ import { sql } from 'kysely';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { Side } from '#lib/core/body/axis.ts';
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
+import type { Particulars } from '#lib/core/dose/particulars.ts';
 import type { SolvedSetup } from '#lib/core/movement/context.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { ofClient, type Whose } from '../db/heads.ts';
 
 export type PrescriptionKind =
-	'start' | 'advance' | 'regress' | 'retry' | 'alter' | 'set-aside' | 'stop' | 'resume' | 'undo';
+	'start' | 'advance' | 'regress' | 'retry' | 'alter' | 'set-aside' | 'stop' | 'resume' | 'undo' | 'end';
+
+/** In use; stopped until somebody licensed clears it; set aside for a while; ended for good. */
+export type PrescriptionState = 'active' | 'stopped' | 'set-aside' | 'ended';
 
 /** What a prescription showed when it was written, so that a retired step still renders. */
 export interface Snapshot {
@@ -27,7 +31,7 @@ export interface Prescription {
 	readonly dose: PrescribedDose;
 	readonly setup: SolvedSetup | null;
 	readonly snapshot: Snapshot;
-	readonly state: 'active' | 'stopped' | 'set-aside';
+	readonly state: PrescriptionState;
 	readonly kind: PrescriptionKind;
 	readonly replaces: string | null;
 	readonly restores: string | null;
@@ -35,6 +39,7 @@ export interface Prescription {
 	/** What a licensed user passed over with the reason, by the keys of breaks and gates. */
 	readonly passedOver: readonly string[];
 	readonly reason: string | null;
+	readonly particulars: Particulars;
 }
 
 export interface Exercise {
@@ -72,6 +77,7 @@ interface Row {
 		decision_id: string | null;
 		passed_over: readonly string[];
 		reason: string | null;
+		particulars: Particulars;
 	}[];
 }
 
@@ -104,7 +110,8 @@ export async function exercises(t: PracticeTransaction, whose?: Whose): Promise<
 				restores: p.restores_id,
 				decisionId: p.decision_id,
 				passedOver: p.passed_over,
-				reason: p.reason
+				reason: p.reason,
+				particulars: p.particulars
 			}))
 		)
 	}));

@@ -295,7 +295,7 @@ describe('who may', () => {
 		const give = (ctx: Context, step: string, sets: number, reason?: string) =>
 			prescribe(ctx, {
 				id: randomUUID(),
-				exerciseId: randomUUID(),
+				exerciseId: r.exercises[0]!.id,
 				clientId: r.head.id,
 				family: 'squat',
 				step,

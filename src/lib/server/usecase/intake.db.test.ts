@@ -6,7 +6,8 @@ import { as, client, cloneOf, type TestDatabase } from '../../../../tests/databa
 import { append } from '../db/append.ts';
 import type { Context } from './actor.ts';
 import { logVisit } from './log-visit.ts';
-import { delegated, prescribe } from './prescribe.ts';
+import { delegated } from './delegated.ts';
+import { prescribe } from './prescribe.ts';
 import { advancesToday } from '../record/facts-of.ts';
 import { envelopeOf, evidenceOf } from '../record/evidence-of.ts';
 import { slipOf } from '../record/slip-of.ts';

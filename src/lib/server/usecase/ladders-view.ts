@@ -1,9 +1,9 @@
 /** What the ladders of a client are drawn from: fit context, gates in words, what is prescribed where, what is at hand. */
 import type { Day } from '#lib/core/base/calendar-day.ts';
-import type { PrescribedDose } from '#lib/core/dose/dose.ts';
 import type { Brace, Clearance, Equipment, ExerciseFamily, Gate } from '#lib/core/exercise/family.ts';
-import type { FitContext, SolvedSetup } from '#lib/core/movement/context.ts';
+import type { FitContext } from '#lib/core/movement/context.ts';
 import { gateAsks, gateText } from '#lib/wording/gates.ts';
+import type { NowView } from '#lib/contract/plan-view.ts';
 import { effectiveChain } from '../record/effective-chain.ts';
 import { atHand, PLACES, type Place } from '../record/context-of.ts';
 import { standingSentence } from '#lib/wording/safety.ts';
@@ -11,19 +11,8 @@ import type { Exercise } from '../repo/exercise-repo.ts';
 import { fitContextOf, standingOf } from '../record/fit-of.ts';
 import { gatesOf, shownOf } from '../record/gates-of.ts';
 import { ownLaddersOf, regionsOf, treatsBack } from '../record/facts-of.ts';
-import { heldBy } from './prescribe.ts';
+import { heldBy } from '../record/held-by.ts';
 import type { ClientRecord } from '../record/load.ts';
-
-export interface NowView {
-	readonly exerciseId: string;
-	readonly step: string;
-	readonly region: string;
-	readonly dose: PrescribedDose;
-	readonly setup: SolvedSetup | null;
-	readonly state: 'active' | 'stopped' | 'set-aside';
-	/** Why it is held now, with its mend; null where it stands. */
-	readonly held: string | null;
-}
 
 /** A gate in words: what it asks, and the same with what was shown so far. */
 export interface GateView {
@@ -37,7 +26,9 @@ export interface LaddersView {
 	readonly ctx: FitContext;
 	readonly regions: readonly string[];
 	readonly gates: Readonly<Record<string, readonly GateView[]>>;
-	/** What is prescribed, by family; the first region's where a family has more. */
+	/** What is in the plan, in the order it was given. */
+	readonly inPlan: readonly NowView[];
+	/** What is prescribed, by family: the sorest region's, and of several of a region the farthest. */
 	readonly now: Readonly<Record<string, NowView>>;
 	readonly kit: Readonly<Record<Place, readonly Equipment[]>>;
 	readonly frontOfKnee: boolean;
@@ -52,11 +43,13 @@ export interface LaddersView {
 
 export function laddersView(r: ClientRecord, today: Day): LaddersView {
 	const shown = shownOf(r);
-	const now: Record<string, NowView> = {};
-	for (const e of r.exercises) {
+	const inPlan = r.exercises.map((e): NowView => {
 		const { head } = effectiveChain(e.prescriptions);
-		now[e.family] ??= {
+		return {
 			exerciseId: e.id,
+			family: e.family,
+			title: head.snapshot.title,
+			particulars: head.particulars,
 			step: head.step,
 			region: e.region,
 			dose: head.dose,
@@ -64,7 +57,7 @@ export function laddersView(r: ClientRecord, today: Day): LaddersView {
 			state: head.state,
 			held: heldText(r, e, today)
 		};
-	}
+	});
 	return {
 		ctx: fitContextOf(r, today),
 		regions: regionsOf(r),
@@ -83,7 +76,8 @@ export function laddersView(r: ClientRecord, today: Day): LaddersView {
 					])
 			)
 		),
-		now,
+		inPlan,
+		now: farthestByFamily(r, inPlan),
 		kit: Object.fromEntries(PLACES.map((p) => [p, atHand(r, p)])) as unknown as LaddersView['kit'],
 		frontOfKnee: r.head.setting.frontOfKnee,
 		brace: r.head.setting.brace,
@@ -92,6 +86,20 @@ export function laddersView(r: ClientRecord, today: Day): LaddersView {
 		treatsBack: treatsBack(r),
 		holds: Object.fromEntries(regionsOf(r).map((region) => [region, heldBy(r, region) ?? null]))
 	};
+}
+
+/** One a family: of the sorest region, the farthest on the ladder. */
+function farthestByFamily(r: ClientRecord, inPlan: readonly NowView[]): LaddersView['now'] {
+	const regions = regionsOf(r);
+	const out: Record<string, NowView> = {};
+	for (const { id, steps } of Object.values(r.families)) {
+		const at = (n: NowView): number => steps.findIndex((s) => s.id === n.step);
+		const [first] = inPlan
+			.filter((n) => n.family === id)
+			.sort((a, b) => regions.indexOf(a.region) - regions.indexOf(b.region) || at(b) - at(a));
+		if (first !== undefined) out[id] = first;
+	}
+	return out;
 }
 
 function heldText(r: ClientRecord, e: Exercise, today: Day): string | null {

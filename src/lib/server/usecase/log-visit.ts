@@ -46,7 +46,7 @@ export const logVisit = command<NewLog, LogAnswer>({
 	run: async (log, run) => {
 		const { t, ctx, recordedAt } = run;
 		const [r] = await loadRecords(t, log.clientId);
-		const exercise = r?.exercises.find((e) => e.id === log.exerciseId);
+		const exercise = r?.everGiven.find((e) => e.id === log.exerciseId);
 		const given = exercise?.prescriptions.find((p) => p.id === log.prescriptionId);
 		if (r === undefined || exercise === undefined || given === undefined) return notFound;
 		const session = asKept(r, exercise, given, log.session);

@@ -1,74 +1,74 @@
 /**
- * Setting an exercise aside, and taking it up again where it was left, each with a reason. What was stopped for a symptom or a limit is not taken up
+ * Setting an exercise aside, ending it, and taking it up again where it was left, each with a reason. What was stopped for a symptom or a limit is not taken up
  * here: that is its slip's, and a licensed user's. What a signed slip set aside is given back by a licensed user. What no longer holds is not taken up either; its step is chosen anew.
  */
 import type { Pause } from '#lib/contract/plan-form.ts';
 import { ok } from '#lib/core/base/result.ts';
 import { breakText } from '#lib/wording/safety.ts';
-import { append } from '../db/append.ts';
 import { effectiveChain } from '../record/effective-chain.ts';
 import { breaksIn } from '../record/fit-of.ts';
+import { heldBy } from '../record/held-by.ts';
 import { loadRecords, type ClientRecord } from '../record/load.ts';
 import type { Exercise, Prescription } from '../repo/exercise-repo.ts';
 import { conflict, invalid, notFound, refuseFor, type Context, type Outcome } from './actor.ts';
 import { command } from './command.ts';
-import { delegated, heldBy } from './prescribe.ts';
+import { copyPrescription } from './copied-prescription.ts';
+import { delegated } from './delegated.ts';
+import { CHANGED, endTrouble, leavingTrouble } from './end-exercise.ts';
 
 export interface PauseOf extends Pause {
 	readonly clientId: string;
 }
 
-const CHANGED = 'This exercise was changed meanwhile; reload to see it.';
-
 export const pauseExercise = command<PauseOf, Prescription['state']>({
 	verb: 'prescribe',
 	id: (p) => p.id,
 	client: (p) => p.clientId,
-	run: async (p, { t, ctx, recordedAt }) => {
+	run: async (p, run) => {
+		const { t, ctx } = run;
 		const [r] = await loadRecords(t, p.clientId);
-		const exercise = r?.exercises.find((e) => e.id === p.exerciseId);
+		const exercise = r?.everGiven.find((e) => e.id === p.exerciseId);
 		if (r === undefined || exercise === undefined) return notFound;
-		if (!delegated(ctx.actor, r, exercise.family, ctx.today))
-			return refuseFor('Changing this exercise is not delegated to you; ask a licensed user.');
 		const { head } = effectiveChain(exercise.prescriptions);
 		if (head.id !== p.basedOn) return conflict(CHANGED);
-		const refused = p.to === 'active' ? resumeTrouble(r, exercise, head, ctx) : asideTrouble(head);
+		const refused = TROUBLE[p.to](r, exercise, ctx, head);
 		if (refused !== undefined) return refused;
-		const row = {
+		const written = await copyPrescription(run, { ...p, exerciseId: exercise.id }, head, head, {
 			id: p.id,
-			exercise_id: exercise.id,
-			client_id: p.clientId,
-			local_day: ctx.today,
-			step: head.step,
-			dose: JSON.stringify(head.dose),
-			setup: head.setup === null ? null : JSON.stringify(head.setup),
-			snapshot: JSON.stringify(head.snapshot),
 			state: p.to,
-			kind: p.to === 'active' ? 'resume' : 'set-aside',
-			restores_id: null,
-			decision_id: null,
-			passed_over: JSON.stringify(head.passedOver),
-			replaces_id: head.id,
+			kind: KIND[p.to],
 			reason: p.reason
-		};
-		return (await append(t, 'prescription', row, recordedAt)) === 'conflict' ? conflict(CHANGED) : ok(p.to);
+		});
+		return written === 'conflict' ? conflict(CHANGED) : ok(p.to);
 	}
 });
 
-const asideTrouble = (head: Prescription): Outcome<never> | undefined =>
-	head.state === 'active' ? undefined : conflict('This exercise is not in use.');
+const KIND = { active: 'resume', 'set-aside': 'set-aside', ended: 'end' } as const;
 
-function resumeTrouble(
+type Trouble = (
 	r: ClientRecord,
 	exercise: Exercise,
-	head: Prescription,
-	{ actor, today }: Context
-): Outcome<never> | undefined {
+	ctx: Context,
+	head: Prescription
+) => Outcome<never> | undefined;
+
+const asideTrouble: Trouble = (r, exercise, ctx, head) =>
+	head.state === 'active' ? leavingTrouble(r, exercise, ctx) : conflict('This exercise is not in use.');
+
+const resumeTrouble: Trouble = (r, exercise, { actor, today }, head) => {
+	if (!delegated(actor, r, exercise.family, today))
+		return refuseFor('Changing this exercise is not delegated to you; ask a licensed user.');
 	if (head.state === 'active') return conflict('This exercise is in use already.');
 	if (head.state === 'stopped')
 		return refuseFor('What was stopped is cleared on its slip, by a licensed user.', 'reason');
 	if (head.decisionId !== null && !actor.licensed)
 		return refuseFor('What a signed slip set aside is taken up again by a licensed user.', 'reason');
+	const twin = r.exercises.find(
+		(e) =>
+			e.id !== exercise.id && e.family === exercise.family && e.region === exercise.region && isTwin(e, head)
+	);
+	if (twin !== undefined)
+		return conflict(`${head.snapshot.title} is in the plan already, as another exercise.`);
 	const held = heldBy(r, exercise.region);
 	if (held !== undefined) return invalid('reason', held);
 	const { setup, ...given } = head;
@@ -79,4 +79,16 @@ function resumeTrouble(
 				'reason',
 				`${breakText(first)}: this would not stand any more. Choose its step anew on the ladder.`
 			);
+};
+
+/** The same step, in use. */
+function isTwin(e: Exercise, { step }: Prescription): boolean {
+	const { head } = effectiveChain(e.prescriptions);
+	return head.state === 'active' && head.step === step;
 }
+
+const TROUBLE: Readonly<Record<Pause['to'], Trouble>> = {
+	active: resumeTrouble,
+	'set-aside': asideTrouble,
+	ended: endTrouble
+};

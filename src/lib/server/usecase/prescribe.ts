@@ -6,6 +6,8 @@ import { CATALOGUE_VERSION } from '#lib/catalogue/families.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import { ok } from '#lib/core/base/result.ts';
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
+import type { Particulars } from '#lib/core/dose/particulars.ts';
+import { nearestLoads, onTheRacks } from '#lib/core/dose/racks.ts';
 import {
 	cuesFor,
 	faultsIn,
@@ -20,18 +22,19 @@ import { setupFor } from '#lib/core/fit/gentler.ts';
 import { techniqueFor } from '#lib/core/movement/squat/stand.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
 import { sideOf } from '#lib/core/body/region-side.ts';
-import { asksGates, closedFor, type Closed, type ClosedFacts } from '#lib/core/safety/closed.ts';
+import { asksGates, closedFor, farthestOn, type Closed, type ClosedFacts } from '#lib/core/safety/closed.ts';
 import { gateText } from '#lib/wording/gates.ts';
 import { closedText } from '#lib/wording/safety.ts';
-import { flagName } from '#lib/wording/screening.ts';
 import { append } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-import type { Exercise, PrescriptionKind, Snapshot } from '../repo/exercise-repo.ts';
+import type { Exercise, PrescriptionKind, PrescriptionState, Snapshot } from '../repo/exercise-repo.ts';
 import { conflict, invalid, notFound, refuseFor, type Actor, type Context, type Outcome } from './actor.ts';
 import { bolderThan } from './bolder.ts';
 import { command, type Run } from './command.ts';
-import { effectiveChain } from '../record/effective-chain.ts';
-import { advancesToday, operationUnrecorded, reaches, treatsBack } from '../record/facts-of.ts';
+import { endFor, endTrouble } from './end-exercise.ts';
+import { delegated } from './delegated.ts';
+import { heldBy } from '../record/held-by.ts';
+import { advancesToday, racksOf, stepsOn, treatsBack } from '../record/facts-of.ts';
 import { fitContextOf, standingFactsOf } from '../record/fit-of.ts';
 import { gatesOf } from '../record/gates-of.ts';
 import { loadRecords, type ClientRecord } from '../record/load.ts';
@@ -48,6 +51,13 @@ export interface NewPrescription {
 	readonly reps: number;
 	readonly loadKg: number;
 	readonly setup?: SolvedSetup;
+	readonly particulars?: Particulars;
+	/**
+	 * The exercise this takes the place of: of the same ladder and region it goes on under its own history; of another it is ended, under `endId`.
+	 * Left out, this is a further exercise.
+	 */
+	readonly inPlaceOf?: string;
+	readonly endId?: string;
 	readonly reason?: string;
 }
 
@@ -68,13 +78,6 @@ export function snapshotOf(family: ExerciseFamily, step: Step, technique: Techni
 export const unitOf = (step: Step): Pick<PrescribedDose, 'unit'> =>
 	step.counts === undefined || step.counts === 'reps' ? {} : { unit: step.counts };
 
-/** Is this trainer delegated for this client and family today? Licensed users need none. */
-export const delegated = (actor: Actor, r: ClientRecord, family: string, today: string): boolean =>
-	actor.licensed ||
-	r.room.delegations.some(
-		(d) => d.clientId === r.head.id && d.families.includes(family) && d.expires >= today
-	);
-
 /** What was written, with the dose as it counts: repetitions, seconds, steps or breaths. */
 export interface Given {
 	readonly id: string;
@@ -85,39 +88,46 @@ export const prescribe = command<NewPrescription, Given>({
 	verb: 'prescribe',
 	id: (p) => p.id,
 	client: (p) => p.clientId,
-	run: async (p, run) => {
-		const { t, ctx } = run;
-		const [r] = await loadRecords(t, p.clientId);
-		if (r === undefined) return notFound;
-		const existing =
-			r.exercises.find((e) => e.id === p.exerciseId) ??
-			r.exercises.find((e) => e.family === p.family && e.region === p.region);
-		if (existing !== undefined && (existing.family !== p.family || existing.region !== p.region))
-			return conflict('This exercise is of another ladder or region; reload to see it.');
-		const family = r.families[p.family];
-		const step = family === undefined ? undefined : stepOf(family, p.step);
-		if (family === undefined || step === undefined)
-			return invalid('step', `There is no step ${p.step} in ${p.family}.`);
-		if (step.retired !== undefined)
-			return invalid(
-				'step',
-				`${step.title} is no longer given${step.retired.replacedBy === null ? '' : `; ${step.retired.replacedBy} took its place`}. Choose another step.`
-			);
-		if (r.head.setting.usual[p.region] === undefined)
-			return invalid('region', `${p.region} is not under treatment for this client.`);
-		// What is delegated is what the exercise is, not what the form calls it.
-		if (!delegated(ctx.actor, r, existing?.family ?? family.id, ctx.today))
-			return refuseFor('Prescribing for this client is not delegated to you; ask a licensed user.');
-		const held = heldBy(r, p.region);
-		if (held !== undefined) return invalid('step', held);
-		const fit = fitContextOf(r, ctx.today, sideOf(p.region));
-		const setup = p.setup ?? setupFor(step, fitStep(step, fit), fit.body);
-		const wanted: Wanted = { family, step, setup, chosen: p.setup !== undefined, p, existing };
-		const closed = closedOf(r, wanted, ctx.today);
-		const refused = closedRefusal(ctx.actor, closed, p.reason) ?? bolderRefusal(ctx, r, wanted);
-		return refused ?? write(run, r, wanted, closed);
-	}
+	run: (p, run) => prescribeIn(run, p)
 });
+
+/** Prescribes inside a command: alone, or one of several. */
+export async function prescribeIn(run: Run, p: NewPrescription): Promise<Outcome<Given>> {
+	const { t, ctx } = run;
+	const [r] = await loadRecords(t, p.clientId);
+	if (r === undefined) return notFound;
+	const named = namedIn(r, p);
+	if (!named.ok) return named;
+	const { existing, replaced } = named.value;
+	const family = r.families[p.family];
+	const step = family === undefined ? undefined : stepOf(family, p.step);
+	if (family === undefined || step === undefined)
+		return invalid('step', `There is no step ${p.step} in ${p.family}.`);
+	if (step.retired !== undefined)
+		return invalid(
+			'step',
+			`${step.title} is no longer given${step.retired.replacedBy === null ? '' : `; ${step.retired.replacedBy} took its place`}. Choose another step.`
+		);
+	if (r.head.setting.usual[p.region] === undefined)
+		return invalid('region', `${p.region} is not under treatment for this client.`);
+	// What is delegated is what the exercise is, not what the form calls it.
+	if (!delegated(ctx.actor, r, existing?.family ?? family.id, ctx.today))
+		return refuseFor('Prescribing for this client is not delegated to you; ask a licensed user.');
+	const held = heldBy(r, p.region);
+	if (held !== undefined) return invalid('step', held);
+	const load = loadRefusal(r, p);
+	if (load !== undefined) return load;
+	const fit = fitContextOf(r, ctx.today, sideOf(p.region));
+	const setup = p.setup ?? setupFor(step, fitStep(step, fit), fit.body);
+	const wanted: Wanted = { family, step, setup, chosen: p.setup !== undefined, p, existing };
+	const replacing = replaced === undefined ? undefined : endTrouble(r, replaced, ctx);
+	if (replacing !== undefined) return replacing;
+	const closed = closedOf(r, wanted, ctx.today);
+	const refused = closedRefusal(ctx.actor, closed, p.reason) ?? bolderRefusal(ctx, r, wanted);
+	if (refused !== undefined) return refused;
+	const ended = replaced === undefined ? undefined : await endFor(run, replaced, step, p);
+	return ended ?? write(run, r, wanted, closed);
+}
 
 interface Wanted {
 	readonly family: ExerciseFamily;
@@ -129,50 +139,58 @@ interface Wanted {
 	readonly existing: Exercise | undefined;
 }
 
-/** What holds everything behind it for a region: no screening, an open red flag that reaches it, an operation without its protocol. */
-export function heldBy(r: ClientRecord, region: string): string | undefined {
-	const { screening, flags, surgery } = r.head;
-	const flag = flags.find((f) => f.open && f.severity === 'red' && reaches(f, region));
-	if (flag !== undefined)
-		return `A flag is open: ${flagName(flag.code)}. Nothing is prescribed until it is closed.`;
-	if (screening === null || !screening.complete)
-		return 'Screen first: nothing is prescribed before every question of the screening is answered.';
-	if (surgery.some((s) => !s.limitsEntered))
-		return 'An operation waits for its protocol; nothing is prescribed before its limits are entered.';
-	if (operationUnrecorded(r))
-		return 'The screening says there was an operation: record it with its protocol first, or that no limits hold.';
-	return undefined;
+/** The exercise that is changed, and the one that is ended for it; refused where what is named is gone or is not what is wanted. */
+function namedIn(
+	r: ClientRecord,
+	p: NewPrescription
+): Outcome<{ readonly existing: Exercise | undefined; readonly replaced: Exercise | undefined }> {
+	const stood = p.inPlaceOf === undefined ? undefined : r.exercises.find((e) => e.id === p.inPlaceOf);
+	if (p.inPlaceOf !== undefined && stood === undefined)
+		return conflict('What this takes the place of has ended meanwhile; reload to see the plan.');
+	const goesOn = stood?.family === p.family && stood.region === p.region;
+	const existing = goesOn ? stood : r.exercises.find((e) => e.id === p.exerciseId);
+	if (existing === undefined && r.everGiven.some((e) => e.id === p.exerciseId))
+		return conflict('This exercise has ended; take it up again on the plan, or begin another.');
+	if (existing !== undefined && (existing.family !== p.family || existing.region !== p.region))
+		return conflict('This exercise is of another ladder or region; reload to see it.');
+	return ok({ existing, replaced: goesOn ? undefined : stood });
 }
+
+/** A load that is not on the racks takes a reason. */
+function loadRefusal(r: ClientRecord, p: NewPrescription): Outcome<never> | undefined {
+	if (onTheRacks(p.loadKg, racksOf(r)) || saysWhy(p.reason)) return undefined;
+	const near = nearestLoads(p.loadKg, racksOf(r).items);
+	return invalid(
+		'reason',
+		`There is no ${p.loadKg} kg here${near.length === 0 ? '' : `; ${near.map((kg) => `${kg} kg`).join(' and ')} are nearest`}. Choose one that is there, or give the reason.`
+	);
+}
+
+const LEAST_REASON = 5;
+const saysWhy = (reason: string | undefined): boolean => (reason ?? '').trim().length >= LEAST_REASON;
 
 /** All that closes what is wanted, gates included; a step that was reached already asks no gate. */
 function closedOf(
 	r: ClientRecord,
-	{ family, step, setup, chosen, p, existing }: Wanted,
+	{ family, step, setup, chosen, p }: Wanted,
 	today: Day
 ): readonly Closed[] {
 	const facts = {
 		...standingFactsOf(r, today, family, step, sideOf(p.region)),
-		unmet: unmetGates(r, family, step, existing),
+		unmet: unmetGates(r, family, step, p.region),
 		treatsBack: treatsBack(r)
 	};
 	return closedFor({ family, step, setup, loadKg: p.loadKg, since: today }, chosen, facts);
 }
 
-/** Gates that are not met, of a step farther than the one that stands. */
+/** Gates that are not met, of a step farther than what the region has reached on this ladder. */
 export function unmetGates(
 	r: ClientRecord,
 	family: ExerciseFamily,
 	step: Step,
-	existing: Exercise | undefined
+	region: string
 ): ClosedFacts['unmet'] {
-	if (
-		!asksGates(
-			family,
-			step.id,
-			existing === undefined ? undefined : effectiveChain(existing.prescriptions).head.step
-		)
-	)
-		return [];
+	if (!asksGates(family, step.id, farthestOn(family, stepsOn(r, family.id, region)))) return [];
 	return gatesOf(r, step)
 		.filter((g) => !g.met)
 		.map((g) => ({ gate: g.gate, text: gateText(g) }));
@@ -197,43 +215,74 @@ function closedRefusal(
 			`This step is closed: ${why}. Only a licensed user may prescribe it, with a reason.`,
 			'step'
 		);
-	return (reason ?? '').trim().length < 5
-		? invalid('reason', `This step is closed: ${why}. Give the reason for prescribing it all the same.`)
-		: undefined;
+	return saysWhy(reason)
+		? undefined
+		: invalid('reason', `This step is closed: ${why}. Give the reason for prescribing it all the same.`);
 }
 
-/** A dose or step bolder than the slip is a licensed user's, with a reason. */
-function bolderRefusal(
+/** A dose or step bolder than the slips go is a licensed user's, with a reason. */
+function bolderRefusal(ctx: Context, r: ClientRecord, wanted: Wanted): Outcome<never> | undefined {
+	const { existing, p } = wanted;
+	const beside = existing === undefined ? besideTrouble(ctx, r, wanted) : undefined;
+	if (beside !== undefined && !beside.ok) return beside;
+	const why = existing === undefined ? beside?.value : bolderThanSlip(ctx, r, existing, wanted);
+	if (why === undefined) return undefined;
+	if (!ctx.actor.licensed)
+		return refuseFor(`${why} Only a licensed user may prescribe it, with a reason.`, 'step');
+	return saysWhy(p.reason)
+		? undefined
+		: invalid('reason', `${why} Give the reason for prescribing it all the same.`);
+}
+
+/** Why a change of an exercise goes past its own slip. */
+function bolderThanSlip(
 	ctx: Context,
 	r: ClientRecord,
-	{ family, step, setup, p, existing }: Wanted
-): Outcome<never> | undefined {
-	if (existing === undefined) return undefined;
+	existing: Exercise,
+	{ family, step, setup, p }: Wanted
+): string | undefined {
 	const slip = slipOf(r, existing, ctx.today, advancesToday(r, ctx.today));
 	const { head } = slip.chain;
+	if (head.state === 'stopped') return 'The exercise is stopped.';
+	if (head.state === 'set-aside' && head.decisionId !== null) return 'A signed slip set it aside.';
 	const proposed = slip.trace.change?.result ?? {
 		step: head.step,
 		dose: head.dose,
 		...(head.setup === null ? {} : { setup: head.setup })
 	};
 	const at = (id: string): number => family.steps.findIndex((s) => s.id === id);
-	const most = Math.max(at(head.step), at(proposed.step));
+	if (at(step.id) > Math.max(at(head.step), at(proposed.step)))
+		return `${step.title} is farther than the slip goes.`;
 	const dose = { ...proposed.dose, sets: p.sets, reps: p.reps, loadKg: p.loadKg };
-	const bolder =
-		at(step.id) > most
-			? `${step.title} is farther than the slip goes.`
-			: step.id === proposed.step
-				? bolderThan({ step: step.id, dose, setup }, proposed, [step.id])
-				: undefined;
-	const stopped = head.state === 'stopped' ? 'The exercise is stopped.' : undefined;
-	const why = stopped ?? bolder;
-	if (why === undefined) return undefined;
-	if (!ctx.actor.licensed)
-		return refuseFor(`${why} Only a licensed user may prescribe it, with a reason.`, 'step');
-	return (p.reason ?? '').trim().length < 5
-		? invalid('reason', `${why} Give the reason for prescribing it all the same.`)
+	return step.id === proposed.step
+		? bolderThan({ step: step.id, dose, setup }, proposed, [step.id])
 		: undefined;
 }
+
+/** What the slips of the same ladder and region say of a further exercise beside them: a new one is no way round a stop. */
+function besideTrouble(
+	ctx: Context,
+	r: ClientRecord,
+	{ family, step, p }: Wanted
+): Outcome<string | undefined> {
+	const at = (id: string): number => family.steps.findIndex((s) => s.id === id);
+	for (const e of r.exercises.filter((x) => x.family === family.id && x.region === p.region)) {
+		const { chain, trace } = slipOf(r, e, ctx.today, advancesToday(r, ctx.today));
+		const { step: stands, state, decisionId, snapshot } = chain.head;
+		if (stands === step.id && state === 'active')
+			return conflict(
+				`${snapshot.title} is given for this region already: prescribe it in place of what stands.`
+			);
+		if (state === 'stopped') return ok(`${snapshot.title} on the same ladder is stopped.`);
+		if (at(step.id) < at(stands)) continue;
+		if (state === 'set-aside' && decisionId !== null)
+			return ok(`A signed slip set ${snapshot.title} on the same ladder aside.`);
+		if (HOLDS_BACK.has(trace.decision) && state === 'active')
+			return ok(`The slip of ${snapshot.title} on the same ladder goes back, and this is no gentler.`);
+	}
+	return ok(undefined);
+}
+const HOLDS_BACK: ReadonlySet<string> = new Set(['stop', 'refer', 'regress']);
 
 async function write(
 	{ t, ctx, recordedAt }: Run,
@@ -275,11 +324,12 @@ async function write(
 		dose,
 		setup,
 		state: 'active',
-		kind: head === undefined ? 'start' : head.state === 'stopped' ? 'resume' : 'alter',
+		kind: head === undefined ? 'start' : head.state === 'active' ? 'alter' : 'resume',
 		replaces: head?.id ?? null,
 		restores: null,
 		decisionId: null,
 		reason: p.reason ?? null,
+		particulars: p.particulars ?? head?.particulars ?? {},
 		passedOver: closed.map((c) => c.key)
 	} as const;
 	return (await writePrescription(t, row, recordedAt)) === 'conflict'
@@ -297,12 +347,13 @@ export interface PrescriptionRow {
 	readonly technique: Technique | null;
 	readonly dose: PrescribedDose;
 	readonly setup: SolvedSetup | null;
-	readonly state: 'active' | 'stopped' | 'set-aside';
+	readonly state: PrescriptionState;
 	readonly kind: PrescriptionKind;
 	readonly replaces: string | null;
 	readonly restores: string | null;
 	readonly decisionId: string | null;
 	readonly reason: string | null;
+	readonly particulars: Particulars;
 	readonly passedOver?: readonly string[];
 }
 
@@ -325,6 +376,7 @@ export function writePrescription(t: PracticeTransaction, p: PrescriptionRow, re
 			restores_id: p.restores,
 			decision_id: p.decisionId,
 			passed_over: JSON.stringify(p.passedOver ?? []),
+			particulars: JSON.stringify(p.particulars),
 			replaces_id: p.replaces,
 			reason: p.reason
 		},

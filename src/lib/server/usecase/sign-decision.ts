@@ -21,7 +21,9 @@ import type { PrescriptionKind } from '../repo/exercise-repo.ts';
 import { conflict, invalid, notFound, refuseFor, type Context, type Outcome } from './actor.ts';
 import { command } from './command.ts';
 import { bolderThan } from './bolder.ts';
-import { delegated, heldBy, unitOf, writePrescription } from './prescribe.ts';
+import { delegated } from './delegated.ts';
+import { unitOf, writePrescription } from './prescribe.ts';
+import { heldBy } from '../record/held-by.ts';
 import { advancesToday, versions } from '../record/facts-of.ts';
 import { breaksIn, fitContextOf } from '../record/fit-of.ts';
 import { loadRecords, type ClientRecord } from '../record/load.ts';
@@ -255,6 +257,7 @@ async function write(
 			restores: null,
 			decisionId: a.id,
 			passedOver,
+			particulars: slip.chain.head.particulars,
 			reason: a.reason ?? null
 		},
 		recordedAt

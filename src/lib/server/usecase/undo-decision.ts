@@ -9,7 +9,8 @@ import { exercises } from '../repo/exercise-repo.ts';
 import { logs } from '../repo/log-repo.ts';
 import { conflict, notFound, refuseFor, type Context } from './actor.ts';
 import { command } from './command.ts';
-import { delegated } from './prescribe.ts';
+import { copyPrescription } from './copied-prescription.ts';
+import { delegated } from './delegated.ts';
 import { loadRecords } from '../record/load.ts';
 
 export interface Undo {
@@ -23,13 +24,14 @@ export const undoDecision = command<Undo, true>({
 	verb: 'sign',
 	id: (u) => u.id,
 	client: (u) => u.clientId,
-	run: async (u, { t, ctx }) => {
+	run: async (u, run) => {
+		const { t, ctx } = run;
 		const all = await decisions(t, u.clientId);
 		const decision = all.find((d) => d.id === u.decisionId);
 		if (decision === undefined) return notFound;
 		if (decision.undone) return ok(true);
 		const [r] = await loadRecords(t, u.clientId);
-		const family = r?.exercises.find((e) => e.id === decision.exerciseId)?.family;
+		const family = r?.everGiven.find((e) => e.id === decision.exerciseId)?.family;
 		if (r === undefined || family === undefined) return notFound;
 		if (!delegated(ctx.actor, r, family, ctx.today))
 			return refuseFor('Undoing for this client is not delegated to you; ask a licensed user.');
@@ -53,24 +55,14 @@ export const undoDecision = command<Undo, true>({
 			if (head.id !== made) return conflict('The exercise was changed since; make a new decision instead.');
 			if ((await logs(t, u.clientId)).some((l) => l.prescriptionId === made))
 				return conflict('A session was already logged under it; make a new decision instead.');
-			const row = {
+			const written = await copyPrescription(run, { ...u, exerciseId: exercise.id }, head, old, {
 				id: u.prescriptionId,
-				exercise_id: exercise.id,
-				client_id: u.clientId,
-				local_day: ctx.today,
-				step: old.step,
-				dose: JSON.stringify(old.dose),
-				setup: old.setup === null ? null : JSON.stringify(old.setup),
-				snapshot: JSON.stringify(old.snapshot),
 				state: old.state,
 				kind: 'undo',
-				restores_id: old.id,
-				decision_id: null,
-				passed_over: JSON.stringify(old.passedOver),
-				replaces_id: head.id,
+				restores: old.id,
 				reason: 'undone'
-			};
-			if ((await append(t, 'prescription', row)) === 'conflict')
+			});
+			if (written === 'conflict')
 				return conflict('Somebody changed this exercise meanwhile; reload to see it.');
 		}
 		const undone = await append(t, 'decision', {

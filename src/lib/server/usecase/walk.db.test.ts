@@ -420,7 +420,7 @@ describe('measuring and prescribing', () => {
 			expect(
 				await prescribe(physio, {
 					id,
-					exerciseId: randomUUID(),
+					exerciseId: r.exercises[0]!.id,
 					clientId: r.head.id,
 					family: 'squat',
 					step: 'standard-seat',
@@ -496,7 +496,7 @@ describe('measuring and prescribing', () => {
 		const give = (ctx: Context, setup: { seatCm: number }, reason?: string) =>
 			prescribe(ctx, {
 				id: randomUUID(),
-				exerciseId: randomUUID(),
+				exerciseId: amos.exercises.find((e) => e.family === 'squat')!.id,
 				clientId: amos.head.id,
 				family: 'squat',
 				step: 'raised-seat',

@@ -12,7 +12,8 @@ const head = own.prescriptions.at(-1) as Prescription;
 const given = (id: string, patch: Partial<Prescription>): Prescription => ({ ...head, id, ...patch });
 const withChain = (prescriptions: readonly Prescription[], more: readonly Exercise[] = []): ClientRecord => ({
 	...base,
-	exercises: [{ ...own, prescriptions }, ...more]
+	exercises: [{ ...own, prescriptions }, ...more],
+	everGiven: [{ ...own, prescriptions }, ...more]
 });
 const plan = (r: ClientRecord) => planView(r, slipsByNeed(r, TODAY), TODAY, ['f1', 'f2']);
 

@@ -3,10 +3,10 @@ import { stepAnywhere } from '#lib/core/exercise/family.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import { doseText } from '#lib/core/dose/dose.ts';
 import { moreUprightDeg } from '#lib/core/fit/more-upright.ts';
-import type { PlannedWork, PlanView, Tried } from '#lib/contract/plan-view.ts';
+import type { EndedWork, PlannedWork, PlanView, Tried } from '#lib/contract/plan-view.ts';
 import { decisionSentence } from '#lib/wording/decision.ts';
 import { handout } from '#lib/wording/intake.ts';
-import { ENDED_BY } from '#lib/wording/plan.ts';
+import { ENDED_BY, particularsText } from '#lib/wording/plan.ts';
 import { standingSentence } from '#lib/wording/safety.ts';
 import { setupText, uprightText } from '#lib/wording/setup.ts';
 import type { Effective } from '../record/effective-chain.ts';
@@ -57,8 +57,11 @@ function plannedOf(r: ClientRecord, slip: NeededSlip, today: Day, formId: string
 		region: e.region,
 		title: head.snapshot.title,
 		given: { step: head.step, dose: head.dose, setup: head.setup },
+		how: particularsText(head.particulars),
+		note: head.particulars.note ?? null,
 		since: chain.changes.at(-1)?.date ?? head.day,
-		state: head.state === 'active' ? (held === null ? 'stands' : 'held') : head.state,
+		state:
+			head.state === 'stopped' || head.state === 'set-aside' ? head.state : held === null ? 'stands' : 'held',
 		heldBy: held,
 		passedOver: head.passedOver.length === 0 ? null : head.reason,
 		because: head.state === 'set-aside' ? head.reason : null,
@@ -71,6 +74,30 @@ function plannedOf(r: ClientRecord, slip: NeededSlip, today: Day, formId: string
 		tried: triedOf(chain, (id) => titles.get(id) ?? id)
 	};
 }
+
+/** What has ended, latest first. */
+const endedOf = (r: ClientRecord, formIds: readonly string[]): readonly EndedWork[] =>
+	r.everGiven
+		.flatMap((e): Omit<EndedWork, 'formId'>[] => {
+			const last = e.prescriptions.at(-1);
+			const first = e.prescriptions[0];
+			if (last?.state !== 'ended' || first === undefined) return [];
+			return [
+				{
+					exerciseId: e.id,
+					basedOn: last.id,
+					region: e.region,
+					title: last.snapshot.title,
+					dose: doseText(last.dose),
+					from: first.day,
+					until: last.day,
+					reason: last.reason ?? '',
+					sessions: r.logs.filter((l) => l.exerciseId === e.id).length
+				}
+			];
+		})
+		.sort((a, b) => (a.until < b.until ? 1 : -1))
+		.map((e, i) => ({ ...e, formId: formIds[i] ?? '' }));
 
 const ORDER: readonly PlannedWork['state'][] = ['held', 'stands', 'stopped', 'set-aside'];
 
@@ -85,6 +112,7 @@ export function planView(
 	const told = handout(r.head.setting.language);
 	return {
 		work: [...work].sort((a, b) => ORDER.indexOf(a.state) - ORDER.indexOf(b.state)),
+		ended: endedOf(r, formIds.slice(slips.length)),
 		stop: told?.stop ?? '',
 		call: told?.call ?? ''
 	};

@@ -1,6 +1,9 @@
 <script lang="ts">
 	/** The prescribing row: dose, region, what closes it and who may open it. */
 	import { enhance } from '$app/forms';
+	import type { NowView } from '#lib/contract/plan-view.ts';
+	import { doseText } from '#lib/core/dose/dose.ts';
+	import type { Particulars } from '#lib/core/dose/particulars.ts';
 	import type { Step } from '#lib/core/exercise/family.ts';
 	import type { SolvedSetup } from '#lib/core/movement/context.ts';
 	import { LENGTHS } from '#lib/core/movement/set-up-length.ts';
@@ -12,13 +15,19 @@
 	import Field from '../Field.svelte';
 	import Note from '../Note.svelte';
 	import Said from '../Said.svelte';
+	import ParticularFields from './ParticularFields.svelte';
 	import { keepForm } from '../keep-form.ts';
 	import { sending } from '../sending.ts';
 	import { type Answered, refusedText, wrongAt } from '../wrong.ts';
 
 	interface Props {
 		readonly form: Answered;
-		readonly ids: { readonly id: string; readonly exerciseId: string };
+		readonly ids: { readonly id: string; readonly exerciseId: string; readonly endId: string };
+		/** What is in the plan. */
+		readonly inPlan: readonly Pick<NowView, 'exerciseId' | 'title' | 'region' | 'dose'>[];
+		inPlaceOf: string;
+		/** Of what it takes the place of. */
+		readonly particulars: Particulars;
 		readonly familyId: string;
 		readonly step: Step;
 		readonly setup: SolvedSetup | null;
@@ -37,6 +46,9 @@
 	let {
 		form,
 		ids,
+		inPlan,
+		inPlaceOf = $bindable(),
+		particulars,
 		familyId,
 		step,
 		setup,
@@ -63,6 +75,14 @@
 				: 'A licensed user may open it, with a reason.'
 	);
 	const asksReason = $derived(wrong('reason') !== undefined || (closed.length > 0 && !nobody && licensed));
+	/** A further exercise, or in place of one of the region. */
+	const places = $derived([
+		{ value: '', name: 'nothing: a further exercise' },
+		...inPlan
+			.filter((n) => n.region === sore)
+			.map((n) => ({ value: n.exerciseId, name: `${n.title}, ${doseText(n.dose)}` }))
+	]);
+	const replaced = $derived(inPlan.find((n) => n.exerciseId === inPlaceOf && n.region === sore));
 	let lost = $state('');
 	let reason = $state('');
 </script>
@@ -77,6 +97,7 @@
 >
 	<input type="hidden" name="id" value={ids.id} />
 	<input type="hidden" name="exerciseId" value={ids.exerciseId} />
+	<input type="hidden" name="endId" value={ids.endId} />
 	<input type="hidden" name="step" value={step.id} />
 	<input type="hidden" name="family" value={familyId} />
 	{#each LENGTHS as name (name)}<input type="hidden" {name} value={setup?.[name] ?? ''} />{/each}
@@ -114,12 +135,20 @@
 				onchange={(e: Event) => (sore = (e.currentTarget as HTMLSelectElement).value)}
 				items={regions.map((r) => ({ value: r, name: regionName(r) }))}
 			/>{:else}<input type="hidden" name="region" value={sore} />{/if}
+		{#if places.length > 1}<Choice
+				name="inPlaceOf"
+				label="In place of"
+				value={inPlaceOf}
+				onchange={(e: Event) => (inPlaceOf = (e.currentTarget as HTMLSelectElement).value)}
+				items={places}
+			/>{/if}
 		<div data-prescribe class="whitespace-nowrap">
 			<Act disabled={holds !== null || nobody || (closed.length > 0 && !licensed)}
 				>Prescribe {sets} × {reps}{step.counts === 'sec' ? ' s' : ''}</Act
 			>
 		</div>
 	</div>
+	<ParticularFields {wrong} {particulars} timed={step.counts === 'sec'} />
 	{#if holds !== null}<Note kind="stop" class="mt-2" data-testid="closed">{holds}</Note>
 	{:else if closed.length > 0}<Note
 			kind={nobody ? 'stop' : 'caution'}
@@ -142,7 +171,9 @@
 		/>
 	</div>
 	<p class="label">
-		for the {regionName(sore)}{trying
+		for the {regionName(sore)}, {replaced === undefined
+			? 'as a further exercise'
+			: `in place of ${replaced.title}`}{trying
 			? '; the tried range is not saved, the check is against what was measured'
 			: ''}
 	</p>

@@ -2,7 +2,15 @@
 import { POSSIBLE_RANGE, type Axis, type Side } from '#lib/core/body/axis.ts';
 import type { Body } from '#lib/core/body/body.ts';
 import { envelopeTrying } from '#lib/core/client/envelope.ts';
-import { type ExerciseFamily, type Step, stepOf } from '#lib/core/exercise/family.ts';
+import {
+	type Clearance,
+	type ExerciseFamily,
+	type Gate,
+	type Step,
+	stepOf
+} from '#lib/core/exercise/family.ts';
+import { sideOf } from '#lib/core/body/region-side.ts';
+import { asksGates, type Closed, closedFor, farthestOn } from '#lib/core/safety/closed.ts';
 import type { StepFit } from '#lib/core/fit/fit.ts';
 import { setupFor } from '#lib/core/fit/gentler.ts';
 import { type FitContext, lengthIn, type SolvedSetup } from '#lib/core/movement/context.ts';
@@ -93,3 +101,46 @@ export const edgesFrom = (
 			fit.verdict === 'blocked' || fit.verdict === 'unmeasured' ? [VERDICT_WORD[fit.verdict]] : [];
 		return [{ id: e.to, title: to.title, dial: e.dial, waits: [...verdict, ...shut].join('; ') }];
 	});
+
+interface Held {
+	readonly ctx: FitContext;
+	readonly clearances: readonly Clearance[];
+	readonly treatsBack: boolean;
+	readonly gates: Readonly<
+		Record<string, readonly { readonly met: boolean; readonly gate: Gate; readonly text: string }[]>
+	>;
+	readonly head: { readonly today: string };
+}
+
+/** All that closes a step for a region, from what the page holds of the client. */
+export function closedAsMeasured(
+	of: Held,
+	family: ExerciseFamily,
+	step: Step,
+	setup: SolvedSetup,
+	wanted: {
+		readonly region: string;
+		readonly loadKg: number;
+		/** The set-up was chosen by hand. */
+		readonly chosen: boolean;
+		/** The steps that stand on this ladder for the region. */
+		readonly standing: readonly string[];
+	}
+): readonly Closed[] {
+	const side = sideOf(wanted.region);
+	const asks = asksGates(family, step.id, farthestOn(family, wanted.standing));
+	const loadKg = wanted.loadKg >= 0 ? wanted.loadKg : 0;
+	return closedFor({ family, step, setup, loadKg, since: of.head.today }, wanted.chosen, {
+		ctx: { ...of.ctx, ...(side === undefined ? {} : { side }) },
+		clearances: of.clearances,
+		substitutes: () => [],
+		unmet: asks ? (of.gates[step.id] ?? []).filter((g) => !g.met) : [],
+		treatsBack: of.treatsBack
+	});
+}
+
+/** The step so many places along the ladder; its ends hold. */
+export function stepBeside({ steps }: ExerciseFamily, id: string, by: number): string {
+	const at = steps.findIndex((s) => s.id === id) + by;
+	return steps[Math.max(0, Math.min(steps.length - 1, at))]?.id ?? id;
+}

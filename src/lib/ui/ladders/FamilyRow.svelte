@@ -19,14 +19,18 @@
 					readonly held: string | null;
 			  }
 			| undefined;
+		/** What else stands on it. */
+		readonly also: readonly string[];
 		readonly ctx: FitContext;
 		/** Chosen by keys. */
 		readonly focused: boolean;
 	}
-	let { clientId, row, now, ctx, focused }: Props = $props();
+	let { clientId, row, now, also, ctx, focused }: Props = $props();
 	const { shown } = $derived(row);
 	const setup = $derived(shown.fit.setup === null ? '' : `, ${setupText(now?.setup ?? shown.fit.setup)}`);
-	const dose = $derived(row.isNow && now ? `, ${doseText(now.dose)}` : '');
+	const dose = $derived(
+		row.isNow && now ? `, ${doseText(now.dose)}${also.length === 0 ? '' : `; also ${also.join(', ')}`}` : ''
+	);
 	const marksText = $derived(row.marks.map((m) => `${m.title}: ${m.word}`).join('; '));
 	const open = $derived(row.steps.filter(isOpen).length);
 </script>

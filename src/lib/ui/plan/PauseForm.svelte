@@ -1,32 +1,25 @@
 <script lang="ts">
-	/** Setting an exercise aside, or taking it up again, with the reason. */
+	/** Taking an exercise out of the plan for a while or for good, or back into it, each with the reason. */
 	import { enhance } from '$app/forms';
-	import type { PlannedWork } from '#lib/contract/plan-view.ts';
+	import type { Pause } from '#lib/contract/plan-form.ts';
 	import Act from '../Act.svelte';
 	import Field from '../Field.svelte';
 	import Fold from '../Fold.svelte';
 	import { sending } from '../sending.ts';
 
 	interface Props {
-		readonly w: PlannedWork;
+		readonly w: { readonly exerciseId: string; readonly basedOn: string; readonly formId: string };
+		readonly to: Pause['to'];
 		readonly wrong: string | undefined;
 		readonly say: (text: string) => void;
 	}
-	let { w, wrong, say }: Props = $props();
-	const resuming = $derived(w.state === 'set-aside');
-	const ids = $derived({
-		id: w.formId,
-		exerciseId: w.exerciseId,
-		basedOn: w.basedOn,
-		to: resuming ? 'active' : 'set-aside'
-	});
+	let { w, to, wrong, say }: Props = $props();
+	const TITLE = { active: 'Take it up again', 'set-aside': 'Set it aside', ended: 'End it' } as const;
+	const ACT = { active: 'Take up', 'set-aside': 'Set aside', ended: 'End' } as const;
+	const ids = $derived({ id: w.formId, exerciseId: w.exerciseId, basedOn: w.basedOn, to });
 </script>
 
-<Fold
-	title={resuming ? 'Take it up again' : 'Set it aside'}
-	needed={wrong !== undefined}
-	class="text-sm text-accent"
->
+<Fold title={TITLE[to]} needed={wrong !== undefined} class="text-sm text-accent">
 	<form
 		method="POST"
 		action="?/pause"
@@ -35,7 +28,7 @@
 		novalidate
 	>
 		{#each Object.entries(ids) as [name, value] (name)}<input type="hidden" {name} {value} />{/each}
-		<Field of={w.exerciseId} name="reason" label="Reason" {wrong} width="w-72 max-w-full" />
-		<Act kind="quiet">{resuming ? 'Take up' : 'Set aside'}</Act>
+		<Field of="{w.exerciseId}{to}" name="reason" label="Reason" {wrong} width="w-72 max-w-full" />
+		<Act kind="quiet">{ACT[to]}</Act>
 	</form>
 </Fold>

@@ -19,12 +19,22 @@
 		readonly figure: Figure | null;
 		readonly today: string;
 		readonly wrong: string | undefined;
+		/** Where the refused form wanted it to go. */
+		readonly wrongTo: string | undefined;
 		readonly say: (text: string) => void;
 	}
-	let { clientId, w, figure, today, wrong, say }: Props = $props();
+	let { clientId, w, figure, today, wrong, wrongTo, say }: Props = $props();
 	const setup = $derived(setupText(w.given.setup));
 	const ENDED = { stopped: 'Stopped until a licensed user clears it.', 'set-aside': 'Set aside' } as const;
 	const ended = $derived(w.state === 'stopped' || w.state === 'set-aside' ? ENDED[w.state] : '');
+	/** Where it may go from here; what was stopped only a licensed user ends. */
+	const WAYS = {
+		stands: ['set-aside', 'ended'],
+		held: ['set-aside', 'ended'],
+		stopped: ['ended'],
+		'set-aside': ['active', 'ended']
+	} as const;
+	const ways = $derived(WAYS[w.state]);
 	const last = $derived(
 		w.last === null
 			? 'not done yet'
@@ -50,13 +60,16 @@
 		<p class="flex flex-wrap items-baseline gap-x-3">
 			<a
 				class="text-lg font-bold text-ink"
-				href="/clients/{clientId}/ladder?family={w.family}&step={w.given.step}">{w.title}</a
+				href="/clients/{clientId}/ladder?family={w.family}&step={w.given.step}&exercise={w.exerciseId}"
+				>{w.title}</a
 			>
 			<span class="text-lg font-bold">{doseText(w.given.dose)}</span>
 			{#if setup}<span class="text-lg">{setup}</span>{/if}
 			<span class="label">for the {regionName(w.region)}</span>
 		</p>
 		{#if w.upright}<p class="text-sm">{w.upright[0]?.toUpperCase()}{w.upright.slice(1)}.</p>{/if}
+		{#if w.how.length > 0}<p class="text-sm">{w.how.join(' · ')}</p>{/if}
+		{#if w.note}<p class="text-sm italic">{w.note}</p>{/if}
 		<p class="label">since {shortDay(w.since)} · {last}</p>
 		{#if w.heldBy}<Note kind="stop" class="mt-1" data-testid="held"
 				>{w.heldBy}
@@ -74,9 +87,14 @@
 				><Stroke decision={w.decision} size={18} /><span>{w.sentence}{w.answered ? ' Answered.' : ''}</span
 				></a
 			>{/if}
-		{#if w.state === 'stands' || w.state === 'set-aside'}<div class="no-print">
-				<PauseForm {w} {wrong} {say} />
-			</div>{/if}
+		<div class="no-print flex flex-wrap gap-x-5">
+			{#if w.state === 'stands' || w.state === 'held'}<a
+					class="flex min-h-9 items-center text-sm text-accent"
+					href="/clients/{clientId}/ladder?family={w.family}&step={w.given.step}&exercise={w.exerciseId}"
+					>Change it</a
+				>{/if}
+			{#each ways as to (to)}<PauseForm {w} {to} wrong={wrongTo === to ? wrong : undefined} {say} />{/each}
+		</div>
 		{#if w.tried.length > 0}<div class="no-print">
 				<Fold title="Tried before" class="text-sm text-accent">
 					<Rows heads={['until', 'what', 'dose', 'set-up', 'how it ended']} aria-label="Tried before">

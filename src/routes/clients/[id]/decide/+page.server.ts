@@ -42,7 +42,7 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 							by: newest.by,
 							day: newest.day,
 							title:
-								r.exercises
+								r.everGiven
 									.find((e) => e.id === newest.exerciseId)
 									?.prescriptions.find((p) => p.id === newest.basedOn)?.snapshot.title ?? ''
 						},

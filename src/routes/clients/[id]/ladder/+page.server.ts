@@ -1,3 +1,4 @@
+import { particularsOf } from '#lib/contract/particulars.ts';
 import { prescribeForm, setupOf } from '#lib/contract/setup-form.ts';
 import { doseText } from '#lib/core/dose/dose.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
@@ -13,17 +14,20 @@ import type { Actions, PageServerLoad } from './$types';
 export const load: PageServerLoad = ({ locals, params, url }) =>
 	clientPage(locals, params.id, 'ladder', (r, _, ctx) => {
 		const view = laddersView(r, ctx.today);
-		const asked = url.searchParams.get('family') ?? '';
+		const wanted = url.searchParams.get('family') ?? '';
 		const family =
-			r.families[asked] === undefined
+			r.families[wanted] === undefined
 				? view.now.squat === undefined
 					? (Object.keys(view.now)[0] ?? 'squat')
 					: 'squat'
-				: asked;
-		const now = view.now[family] ?? null;
+				: wanted;
+		// The exercise that is looked at: the one asked for, else where the sorest region is on this ladder.
+		const asked = url.searchParams.get('exercise');
+		const now =
+			view.inPlan.find((n) => n.family === family && n.exerciseId === asked) ?? view.now[family] ?? null;
 		const exercise = now === null ? undefined : r.exercises.find((e) => e.id === now.exerciseId);
 		const slip = exercise === undefined ? null : slipOf(r, exercise, ctx.today, advancesToday(r, ctx.today));
-		const [id, exerciseId] = formIds(ctx, 2);
+		const [id, exerciseId, endId] = formIds(ctx, 3) as [string, string, string];
 		return {
 			...view,
 			nowBy: view.now,
@@ -34,11 +38,8 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 				slip === null
 					? null
 					: { decision: slip.trace.decision, sentence: decisionSentence(slip.trace, ctx.today) },
-			/** The exercise that a region has on this ladder already. */
-			exerciseIn: Object.fromEntries(
-				r.exercises.filter((e) => e.family === family).map((e) => [e.region, e.id])
-			) as Record<string, string>,
-			ids: { id: id as string, exerciseId: exerciseId as string }
+			asked: asked !== null && now?.exerciseId === asked ? asked : null,
+			ids: { id, exerciseId, endId }
 		};
 	});
 
@@ -47,7 +48,19 @@ export const actions: Actions = {
 		const form = await formOf(request);
 		const parsed = prescribeForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseShape(form, parsed.error);
-		const { id, exerciseId, family, step, region, sets, reps, loadKg = 0, reason } = parsed.data;
+		const {
+			id,
+			exerciseId,
+			family,
+			step,
+			region,
+			sets,
+			reps,
+			loadKg = 0,
+			reason,
+			inPlaceOf,
+			endId
+		} = parsed.data;
 		const setup = setupOf(parsed.data);
 		const done = await prescribe(contextIn(locals), {
 			id,
@@ -59,6 +72,9 @@ export const actions: Actions = {
 			sets,
 			reps,
 			loadKg,
+			particulars: particularsOf(parsed.data),
+			...(inPlaceOf === '' ? {} : { inPlaceOf }),
+			...(endId === undefined ? {} : { endId }),
 			...(Object.keys(setup).length === 0 ? {} : { setup }),
 			...(reason ? { reason } : {})
 		});

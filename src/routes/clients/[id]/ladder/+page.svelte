@@ -8,7 +8,7 @@
 	import { candidatesOf } from '#lib/core/fit/open.ts';
 	import { axisLimit } from '#lib/core/movement/limits.ts';
 	import { errorOf } from '#lib/core/movement/of-step.ts';
-	import { asksGates, closedFor, type Closed } from '#lib/core/safety/closed.ts';
+	import type { Closed } from '#lib/core/safety/closed.ts';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import Note from '#lib/ui/Note.svelte';
 	import Stroke from '#lib/ui/Stroke.svelte';
@@ -23,13 +23,16 @@
 	import UsableLine from '#lib/ui/ladder/UsableLine.svelte';
 	import {
 		axesOfFamily,
+		closedAsMeasured,
 		contextTrying,
 		edgesFrom,
 		firstAxis,
 		setupInForce,
+		stepBeside,
 		typedNumber,
 		withLoad
 	} from '#lib/ui/ladder/reading.ts';
+	import { placeIn } from '#lib/ui/ladder/place.svelte.ts';
 	import { setupAnswer } from '#lib/ui/ladder/setup-answer.svelte.ts';
 
 	let { data, form } = $props();
@@ -40,7 +43,15 @@
 	const family = $derived(families[data.family] as ExerciseFamily);
 	/** The region that is prescribed for: the sorest, unless another was chosen. */
 	let wantedRegion = $state('');
-	const sore = $derived(data.regions.includes(wantedRegion) ? wantedRegion : (data.regions[0] ?? ''));
+	const sore = $derived(
+		data.regions.includes(wantedRegion) ? wantedRegion : (data.now?.region ?? data.regions[0] ?? '')
+	);
+	const place = placeIn(() => ({
+		family: data.family,
+		region: sore,
+		inPlan: data.inPlan,
+		asked: data.asked
+	}));
 	let axis = $state<Axis>('kneeFlexion');
 	let side = $state<Side>('right');
 	let chosen = $state('');
@@ -92,23 +103,16 @@
 	const gatesOf = (id: string): (typeof data.gates)[string] => data.gates[id] ?? [];
 	const gatesMet = (id: string): boolean => gatesOf(id).every((g) => g.met);
 	/** All that closes the step before its button is pressed; as it was measured, not as it is tried. */
-	const closed = $derived.by((): readonly Closed[] => {
-		if (step === undefined || lengths === null) return [];
-		const of = sideOf(sore);
-		const asks = asksGates(family, step.id, data.now?.region === sore ? data.now.step : undefined);
-		const kg = typedNumber(loadKg);
-		return closedFor(
-			{ family, step, setup: lengths, loadKg: kg >= 0 ? kg : 0, since: data.head.today },
-			dialled !== null || wedgeCm !== null,
-			{
-				ctx: { ...data.ctx, ...(of === undefined ? {} : { side: of }) },
-				clearances: data.clearances,
-				substitutes: () => [],
-				unmet: asks ? gatesOf(step.id).filter((g) => !g.met) : [],
-				treatsBack: data.treatsBack
-			}
-		);
-	});
+	const closed = $derived<readonly Closed[]>(
+		step === undefined || lengths === null
+			? []
+			: closedAsMeasured(data, family, step, lengths, {
+					region: sore,
+					loadKg: typedNumber(loadKg),
+					chosen: dialled !== null || wedgeCm !== null,
+					standing: place.standing.map((n) => n.step)
+				})
+	);
 	const locked = $derived(
 		new Set(
 			candidatesOf(family, fits, data.now?.step, gatesMet)
@@ -126,15 +130,12 @@
 	$effect.pre(() => {
 		if (step === undefined || doseFor === step.id) return;
 		doseFor = step.id;
-		const now = data.now?.step === step.id ? data.now.dose : undefined;
+		const now = data.inPlan.find((n) => n.step === step.id && n.region === sore)?.dose;
 		sets = String(now?.sets ?? step.usualDose.start.sets);
 		reps = String(now?.reps ?? step.usualDose.start.reps);
 		loadKg = String(now?.loadKg ?? catalogueStep?.posture.load?.kg ?? 0);
 	});
-	const move = (by: number): void => {
-		const i = family.steps.findIndex((s) => s.id === chosen);
-		chosen = family.steps[Math.max(0, Math.min(family.steps.length - 1, i + by))]?.id ?? chosen;
-	};
+	const move = (by: number): void => void (chosen = stepBeside(family, chosen, by));
 	const keys = onKeys({
 		ArrowRight: () => move(1),
 		ArrowLeft: () => move(-1),
@@ -232,7 +233,10 @@
 			>
 				{#snippet prescribe()}<PrescribeForm
 						{form}
-						ids={{ id: data.ids.id, exerciseId: data.exerciseIn[sore] ?? data.ids.exerciseId }}
+						ids={data.ids}
+						inPlan={data.inPlan}
+						bind:inPlaceOf={place.id}
+						particulars={place.changing?.particulars ?? {}}
 						familyId={family.id}
 						{step}
 						setup={lengths}

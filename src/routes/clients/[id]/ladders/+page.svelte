@@ -4,12 +4,14 @@
 	import { FAMILIES } from '#lib/catalogue/families.ts';
 	import type { Purpose, Tag } from '#lib/core/exercise/family.ts';
 	import type { FitContext } from '#lib/core/movement/context.ts';
+	import { asPattern } from '#lib/core/fit/as-pattern.ts';
 	import { planFor } from '#lib/core/fit/substitutes.ts';
 	import Choice from '#lib/ui/Choice.svelte';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import CanDo from '#lib/ui/ladders/CanDo.svelte';
 	import FamilyRow from '#lib/ui/ladders/FamilyRow.svelte';
 	import PlanList from '#lib/ui/ladders/PlanList.svelte';
+	import { rowsByPattern, rowsByPurpose } from '#lib/ui/ladders/plan-rows.ts';
 	import { familyRow } from '#lib/ui/ladders/family-row.ts';
 	import Said from '#lib/ui/Said.svelte';
 	import { onKeys } from '#lib/ui/keys.ts';
@@ -41,6 +43,16 @@
 	const plan = $derived(
 		planFor(PLAN, candidates, { tags: without }, new Set(Object.values(data.now).map((n) => n.step)))
 	);
+	const planRows = $derived(
+		data.pattern === null
+			? rowsByPurpose(plan)
+			: rowsByPattern(
+					asPattern(data.pattern.work, candidates),
+					new Map(data.pattern.work.map((w) => [w.step, w.title]))
+				)
+	);
+	const startFrom = (clientId: string): Promise<void> =>
+		goto(clientId === '' ? '?' : `?from=${clientId}`, { noScroll: true, keepFocus: true });
 	const AVOID: readonly (readonly [Tag, string])[] = [
 		['spine-load', 'load on the spine'],
 		['impact', 'impact'],
@@ -48,6 +60,11 @@
 		['toes-bent', 'bent toes'],
 		['open-chain-knee', 'free-leg knee work']
 	];
+	/** What else stands on a ladder. */
+	const alsoOn = (family: string): readonly string[] =>
+		data.inPlan
+			.filter((n) => n.family === family && n.exerciseId !== data.now[family]?.exerciseId)
+			.map((n) => n.title);
 	let at = $state(0);
 	const keys = onKeys({
 		j: () => void (at = Math.min(rows.length - 1, at + 1)),
@@ -77,15 +94,23 @@
 		<Said refused={lost || refusedText(form)} done={form && 'done' in form ? form.done : undefined} />
 		<ul class="mt-2 grid grid-cols-2 gap-x-6 max-md:grid-cols-1" aria-label="Families">
 			{#each rows as r, i (r.family.id)}
-				<FamilyRow clientId={data.head.id} row={r} now={data.now[r.family.id]} {ctx} focused={i === at} />
+				<FamilyRow
+					clientId={data.head.id}
+					row={r}
+					now={data.now[r.family.id]}
+					also={alsoOn(r.family.id)}
+					{ctx}
+					focused={i === at}
+				/>
 			{/each}
 		</ul>
 	</div>
 	<aside class="sheet border-l px-6 pt-4 pb-10 max-xl:border-t max-xl:border-l-0 max-sm:px-4">
 		<h2>From what is open</h2>
 		<p class="label">
-			For each purpose where this client is, or the entry of a ladder; never the hardest that fits. Choose,
-			then prescribe on its ladder.
+			{data.pattern === null
+				? 'For each purpose where this client is, or the entry of a ladder; never the hardest that fits.'
+				: `The ladders of ${data.pattern.name}, fitted anew to this client.`}
 		</p>
 		<div class="mt-1 flex flex-wrap items-end gap-x-4 gap-y-1">
 			<Choice
@@ -110,7 +135,29 @@
 					/>{name}</label
 				>{/each}
 		</fieldset>
-		<PlanList clientId={data.head.id} {plan} {ctx} />
+		{#if data.patterns.length > 0}<div class="mt-1">
+				<Choice
+					name="from"
+					label="As a start, the plan of"
+					value={data.pattern?.clientId ?? ''}
+					onchange={(e: Event) => void startFrom((e.currentTarget as HTMLSelectElement).value)}
+					items={[
+						{ value: '', name: 'nobody: by purpose' },
+						...data.patterns.map((p) => ({ value: p.clientId, name: `${p.name}, ${p.exercises}` }))
+					]}
+				/>
+			</div>{/if}
+		<PlanList
+			clientId={data.head.id}
+			rows={planRows}
+			{ctx}
+			regions={data.regions}
+			given={data.inPlan}
+			formId={data.ids[2] ?? ''}
+			rowIds={data.rowIds}
+			holds={data.holds}
+			say={(text) => (lost = text)}
+		/>
 		<CanDo
 			ids={data.ids}
 			positions={data.positions}

@@ -112,13 +112,13 @@ export const actions: Actions = {
 		const form = await formOf(request);
 		const ctx = contextIn(locals);
 		const { record } = orError(await showClient(ctx, params.id, 'log a session', () => null, 'log visit'));
-		const prescribed = record.exercises
+		const prescribed = record.everGiven
 			.flatMap((e) => e.prescriptions)
 			.find((p) => p.id === form.get('prescriptionId'));
 		if (prescribed === undefined)
 			return refuseField(form, 'prescriptionId', 'This prescription is not this client’s; reload the page.');
 		const bound = boundOn(record, String(form.get('day') ?? ''));
-		const region = record.exercises.find((e) => e.prescriptions.includes(prescribed))?.region ?? '';
+		const region = record.everGiven.find((e) => e.prescriptions.includes(prescribed))?.region ?? '';
 		const tags = stepAnywhere(record.families, prescribed.step)?.tags ?? [];
 		const share = closedToday(bound, { region, tags }).length > 0 ? 1 : (bound?.setsShare ?? 1);
 		const parsed = parseLog(form, lighterDose(prescribed.dose, share));

@@ -13,12 +13,18 @@ export const load: PageServerLoad = ({ locals, params }) =>
 	clientPage(locals, params.id, 'plan', (r, _, ctx) => {
 		const slips = slipsByNeed(r, ctx.today);
 		return {
-			plan: planView(r, slips, ctx.today, formIds(ctx, slips.length)),
+			plan: planView(r, slips, ctx.today, formIds(ctx, r.everGiven.length)),
 			ctx: fitContextOf(r, ctx.today),
 			own: ownLaddersOf(r),
 			practice: ctx.actor.practice
 		};
 	});
+
+const DONE = {
+	active: 'Taken up again where it was left; its streak begins anew.',
+	'set-aside': 'Set aside, with your reason.',
+	ended: 'Ended, with your reason. It stands below, and can be taken up again.'
+} as const;
 
 export const actions: Actions = {
 	pause: async ({ request, locals, params }) => {
@@ -27,11 +33,6 @@ export const actions: Actions = {
 		if (!parsed.success) return refuseShape(form, parsed.error);
 		const done = await pauseExercise(contextIn(locals), { ...parsed.data, clientId: params.id });
 		if (!done.ok) return refusal(form, done.refusal);
-		return {
-			done:
-				done.value === 'active'
-					? 'Taken up again where it was left; its streak begins anew.'
-					: 'Set aside, with your reason.'
-		};
+		return { done: DONE[parsed.data.to] };
 	}
 };

@@ -6,6 +6,7 @@
 	import Act from '#lib/ui/Act.svelte';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import Said from '#lib/ui/Said.svelte';
+	import EndedList from '#lib/ui/plan/EndedList.svelte';
 	import PlannedCard from '#lib/ui/plan/PlannedCard.svelte';
 	import { figureOfStep } from '#lib/ui/scene.ts';
 	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
@@ -16,12 +17,14 @@
 	const wrong = $derived(wrongAt(form));
 	/** The refusal belongs to the exercise it was sent for. */
 	const sentFor = $derived(form && 'typed' in form ? form.typed.exerciseId : undefined);
+	const sentTo = $derived(form && 'typed' in form ? form.typed.to : undefined);
+	const wrongOf = (exerciseId: string) => (sentFor === exerciseId ? wrong('reason') : undefined);
 	const families = $derived({ ...FAMILIES, ...Object.fromEntries(data.own.map((f) => [f.id, f])) });
 	const figureOf = (w: PlannedWork) => {
 		const step = stepAnywhere(families, w.given.step);
 		return step === undefined ? null : figureOfStep(step, data.ctx, w.given.setup ?? null);
 	};
-	const { work, stop, call } = $derived(data.plan);
+	const { work, ended, stop, call } = $derived(data.plan);
 	const counts = $derived(
 		(
 			[
@@ -62,7 +65,8 @@
 					{w}
 					figure={figureOf(w)}
 					today={data.head.today}
-					wrong={sentFor === w.exerciseId ? wrong('reason') : undefined}
+					wrong={wrongOf(w.exerciseId)}
+					wrongTo={sentTo}
 					say={(text) => (lost = text)}
 				/>{/each}
 		</ul>
@@ -79,4 +83,5 @@
 			<p>{call}</p>
 		</div>
 	{/if}
+	{#if ended.length > 0}<EndedList {ended} {wrongOf} say={(text) => (lost = text)} />{/if}
 </main>

@@ -10,7 +10,7 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = ({ locals, params, url }) =>
 	clientPage(locals, params.id, 'trend', async (r, t, ctx) => {
 		const titleOf = new Map(
-			r.exercises.map((e) => [e.id, e.prescriptions[e.prescriptions.length - 1]?.snapshot.title])
+			r.everGiven.map((e) => [e.id, e.prescriptions[e.prescriptions.length - 1]?.snapshot.title])
 		);
 		const signed = await signedDecisions(t, params.id);
 		const mayReplay = allow(ctx.actor, 'replay decision').ok;
@@ -18,7 +18,7 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 		return {
 			mayReplay,
 			policy: { safeMax: r.policy.safeMax, acceptableMax: r.policy.acceptableMax, stopAt: r.policy.stopAt },
-			exercises: r.exercises.map((e) => ({
+			exercises: r.everGiven.map((e) => ({
 				id: e.id,
 				title: titleOf.get(e.id) ?? e.family,
 				region: e.region,

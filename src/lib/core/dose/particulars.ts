@@ -1,0 +1,26 @@
+/**
+ * What a prescription says beside sets, repetitions and load: how it is done and how often. Nothing of it is judged; it goes with the
+ * exercise from one dose to the next until somebody changes it.
+ */
+import type { Band } from './band.ts';
+
+/** Where it is done. */
+export const WHERE = ['practice', 'home', 'both'] as const;
+
+export interface Particulars {
+	/** Seconds each repetition is held at its end. */
+	readonly holdSec?: number;
+	/** Down, pause, up, pause, in seconds: "3-1-2-0". */
+	readonly tempo?: string;
+	/** Seconds between sets. */
+	readonly restSec?: number;
+	/** Effort to work at, 0 to 10. */
+	readonly effort?: number;
+	readonly daysPerWeek?: number;
+	readonly band?: Band;
+	readonly where?: (typeof WHERE)[number];
+	/** Done with both legs at once, pain is asked for each side. */
+	readonly painPerSide?: true;
+	/** For the client, in the practitioner's words. */
+	readonly note?: string;
+}

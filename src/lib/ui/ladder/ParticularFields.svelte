@@ -1,0 +1,85 @@
+<script lang="ts">
+	/** How it is done and how often; folded until somebody wants to say it. */
+	import { BANDS } from '#lib/core/dose/band.ts';
+	import { WHERE, type Particulars } from '#lib/core/dose/particulars.ts';
+	import { BAND_NAME, particularsText, WHERE_NAME } from '#lib/wording/plan.ts';
+	import Choice from '../Choice.svelte';
+	import Field from '../Field.svelte';
+	import Fold from '../Fold.svelte';
+
+	interface Props {
+		readonly wrong: (field: string) => string | undefined;
+		readonly particulars: Particulars;
+		/** The dose counts seconds already. */
+		readonly timed: boolean;
+	}
+	let { wrong, particulars: p, timed }: Props = $props();
+	const FIELDS = ['holdSec', 'tempo', 'restSec', 'effort', 'daysPerWeek', 'band', 'where', 'note'] as const;
+	const said = $derived([...particularsText(p), ...(p.note === undefined ? [] : [p.note])].join(', '));
+	const text = (n: number | undefined): string => (n === undefined ? '' : String(n));
+</script>
+
+<Fold
+	title={said === '' ? 'Tempo, rest, band, days, a note' : said}
+	needed={FIELDS.some((f) => wrong(f) !== undefined)}
+	class="mt-1 text-sm text-accent"
+>
+	<div class="flex flex-wrap items-end gap-2.5 pb-2">
+		{#if !timed}<Field
+				name="holdSec"
+				label="Hold"
+				unit="s"
+				value={text(p.holdSec)}
+				inputmode="numeric"
+				wrong={wrong('holdSec')}
+				width="w-12"
+			/>{/if}
+		<Field name="tempo" label="Tempo" value={p.tempo ?? ''} wrong={wrong('tempo')} width="w-20" />
+		<Field
+			name="restSec"
+			label="Rest"
+			unit="s"
+			value={text(p.restSec)}
+			inputmode="numeric"
+			wrong={wrong('restSec')}
+			width="w-12"
+		/>
+		<Field
+			name="effort"
+			label="Effort, of 10"
+			value={text(p.effort)}
+			inputmode="decimal"
+			wrong={wrong('effort')}
+			width="w-12"
+		/>
+		<Field
+			name="daysPerWeek"
+			label="Days a week"
+			value={text(p.daysPerWeek)}
+			inputmode="numeric"
+			wrong={wrong('daysPerWeek')}
+			width="w-12"
+		/>
+		<Choice
+			name="band"
+			label="Band"
+			value={p.band ?? ''}
+			items={[{ value: '', name: 'none' }, ...BANDS.map((b) => ({ value: b, name: BAND_NAME[b] }))]}
+		/>
+		<Choice
+			name="where"
+			label="Where"
+			value={p.where ?? ''}
+			items={[{ value: '', name: 'not said' }, ...WHERE.map((w) => ({ value: w, name: WHERE_NAME[w] }))]}
+		/>
+		<label class="flex min-h-9 items-center gap-2"
+			><input
+				type="checkbox"
+				name="painPerSide"
+				checked={p.painPerSide === true}
+				class="size-4 accent-(--accent)"
+			/>pain asked for each side</label
+		>
+		<Field name="note" label="For the client" value={p.note ?? ''} wrong={wrong('note')} width="w-full" />
+	</div>
+</Fold>
