@@ -229,6 +229,7 @@ export function clientOf(s: Spec): ClientRecord {
 							}
 						],
 			known: [],
+			planOrder: null,
 			arrivals: [],
 			limits
 		},

@@ -11,4 +11,19 @@ export const pauseForm = z.object({
 	to: z.enum(['active', 'set-aside', 'ended'], 'Set it aside, end it or take it up again.'),
 	reason: text(300).refine((s) => s.length >= LEAST_REASON, 'Give the reason in a few words.')
 });
+const ids = z
+	.string()
+	.max(4000)
+	.transform((s) => (s === '' ? [] : s.split(',')))
+	.pipe(z.array(uuid).max(100));
+
+/** The order of a plan: ids of exercises by group, with commas between. */
+export const orderForm = z.object({
+	id: uuid,
+	basedOn: z.union([z.literal(''), uuid]),
+	warmUp: ids,
+	main: ids,
+	finish: ids
+});
+
 export type Pause = z.infer<typeof pauseForm>;

@@ -4,6 +4,7 @@ import type { Decision } from '#lib/core/decision/trace.ts';
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
 import type { Particulars } from '#lib/core/dose/particulars.ts';
 import type { SolvedSetup } from '#lib/core/movement/context.ts';
+import type { Group } from '#lib/core/exercise/plan-order.ts';
 import type { Given } from './slip-view.ts';
 
 /** An exercise in the plan, as the ladders need it. */
@@ -36,6 +37,7 @@ export interface PlannedWork {
 	readonly basedOn: string;
 	readonly formId: string;
 	readonly family: string;
+	readonly purpose: string;
 	readonly region: string;
 	readonly title: string;
 	readonly given: Given;
@@ -76,7 +78,10 @@ export interface EndedWork {
 }
 
 export interface PlanView {
-	readonly work: readonly PlannedWork[];
+	/** In the order of a session. */
+	readonly groups: Readonly<Record<Group, readonly PlannedWork[]>>;
+	/** The arrangement it stands in; null where nobody arranged it. */
+	readonly order: string | null;
 	/** Latest first. */
 	readonly ended: readonly EndedWork[];
 	/** When to stop and whom to call, in the client's language. */

@@ -1,6 +1,7 @@
 /** A plan in words: how what was given before came to its end, and how an exercise is done. */
 import type { Change } from '#lib/core/decision/input.ts';
 import type { Band } from '#lib/core/dose/band.ts';
+import type { Group } from '#lib/core/exercise/plan-order.ts';
 import type { Particulars } from '#lib/core/dose/particulars.ts';
 
 export const ENDED_BY: Readonly<Record<Change['kind'], string>> = {
@@ -42,3 +43,9 @@ export const particularsText = (p: Particulars): readonly string[] =>
 		p.where === undefined ? '' : WHERE_NAME[p.where],
 		p.painPerSide === true ? 'pain asked for each side' : ''
 	].filter((x) => x !== '');
+
+export const GROUP_NAME: Readonly<Record<Group, string>> = {
+	warmUp: 'Warm-up',
+	main: 'Main part',
+	finish: 'Finish'
+};

@@ -8,6 +8,7 @@ import type { Symptom } from '#lib/core/session/record.ts';
 import type { ScreenAnswers, Severity, Urgency } from '#lib/core/client/screening.ts';
 import type { Sex } from '#lib/core/measure/range-kind.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
+import type { PlanOrder } from '#lib/core/exercise/plan-order.ts';
 import type { Brace, Clearance, Position } from '#lib/core/exercise/family.ts';
 import type { Tolerance } from '#lib/core/movement/context.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
@@ -127,6 +128,8 @@ export interface ClientHead {
 	/** Arrival cards of the last two months that stand, oldest first. */
 	readonly arrivals: readonly Arrived[];
 	readonly limits: readonly Limit[];
+	/** How the plan was arranged by hand; null where nobody did. */
+	readonly planOrder: { readonly id: string; readonly groups: PlanOrder } | null;
 }
 
 interface Row {
@@ -192,6 +195,7 @@ interface Row {
 		review_on: string | null;
 		local_day: string | null;
 	}[];
+	plan_order: { id: string; groups: PlanOrder } | null;
 	known: KnownSymptom[];
 	arrivals: {
 		id: string;
@@ -227,6 +231,7 @@ export async function clientHeads(t: PracticeTransaction, whose?: Whose): Promis
 				select jsonb_agg(to_jsonb(s) || jsonb_build_object('protocol', (select to_jsonb(p) from protocol p where p.practice_id = c.practice_id and p.surgery_id = k.root and ${isHead('protocol', 'p')} limit 1)) order by s.local_day)
 				from chain k join surgery s on s.practice_id = c.practice_id and s.id = k.id where ${isHead('surgery', 's')}), '[]') as surgery,
 			coalesce((select jsonb_agg(jsonb_build_object('id', a.id, 'local_day', a.local_day, 'answer', a.answer, 'said', a.said, 'opened_by', a.opened_by, 'recorded_at', a.recorded_at, 'pains', a.pains) order by a.local_day, a.recorded_at) from arrival a where a.practice_id = c.practice_id and a.client_id = c.id and ${isHead('arrival', 'a')}), '[]') as arrivals,
+			(select jsonb_build_object('id', o.id, 'groups', o.groups) from plan_order o where o.practice_id = c.practice_id and o.client_id = c.id and ${isHead('plan_order', 'o')} order by o.recorded_at desc limit 1) as plan_order,
 			coalesce((select jsonb_agg(jsonb_build_object('region', k.region, 'symptom', k.symptom, 'until', k.until) order by k.recorded_at) from known_symptom k where k.practice_id = c.practice_id and k.client_id = c.id and ${isHead('known_symptom', 'k')}), '[]') as known,
 			coalesce((select jsonb_agg(to_jsonb(l) order by l.axis, l.side) from protocol_limit l where l.practice_id = c.practice_id and l.client_id = c.id and ${isHead('protocol_limit', 'l')} and not l.lifted), '[]') as limits
 		from client c join person p on p.practice_id = c.practice_id and p.client_id = c.id
@@ -275,6 +280,7 @@ function headOf(r: Row): ClientHead {
 				: { date: r.screening.local_day, complete: r.screening.complete, answers: r.screening.answers },
 		flags: r.flags.map(flagOf),
 		surgery: r.surgery.map(surgeryOf),
+		planOrder: r.plan_order,
 		known: r.known,
 		arrivals: r.arrivals.map((a) => ({
 			id: a.id,

@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { describe, expect, it } from 'vitest';
 import { client, demoForEach, reloaded, value, type TestDatabase } from '../../../../tests/database.ts';
 import { headOf, logOf } from '../../../../tests/log-of.ts';
+import type { PlanOrder } from '#lib/core/exercise/plan-order.ts';
 import { effectiveChain } from '../record/effective-chain.ts';
 import type { ClientRecord } from '../record/load.ts';
 import type { Exercise } from '../repo/exercise-repo.ts';
@@ -10,6 +11,7 @@ import { planView } from '../view/plan-view.ts';
 import { slipsByNeed } from '../view/slips-by-need.ts';
 import type { Context } from './actor.ts';
 import { logVisit } from './log-visit.ts';
+import { orderPlan, type Arranged } from './order-plan.ts';
 import { pauseExercise } from './pause-exercise.ts';
 import { planOf } from './plan-of.ts';
 import { prescribe, type NewPrescription } from './prescribe.ts';
@@ -324,5 +326,43 @@ describe('several at once', () => {
 			ok: false,
 			refusal: { why: 'not-found' }
 		});
+	});
+});
+
+describe('the order of the plan', () => {
+	const arranged = (
+		r: ClientRecord,
+		groups: Partial<PlanOrder>,
+		patch: Partial<Arranged> = {}
+	): Arranged => ({
+		id: randomUUID(),
+		clientId: r.head.id,
+		basedOn: r.head.planOrder?.id ?? null,
+		groups: { warmUp: [], main: [], finish: [], ...groups },
+		...patch
+	});
+	const withTwo = async () => {
+		const r = await client(physio, 'Tamsin');
+		value(await prescribe(physio, asked(r, {})));
+		return reloaded(physio, r.head.id);
+	};
+	it('is kept as it was arranged, and the plan shows it so', async () => {
+		const r = await withTwo();
+		const [a, b] = r.exercises.map((e) => e.id) as [string, string];
+		value(await orderPlan(physio, arranged(r, { warmUp: [b], finish: [a] })));
+		const after = await reloaded(physio, r.head.id);
+		const { groups } = planView(after, slipsByNeed(after, TODAY), TODAY, []);
+		expect([groups.warmUp, groups.finish].map((g) => g.map((w) => w.exerciseId))).toEqual([[b], [a]]);
+		value(await orderPlan(physio, arranged(after, { main: [b, a] })));
+		expect((await reloaded(physio, r.head.id)).head.planOrder?.groups.main).toEqual([b, a]);
+	});
+	it('made from an older arrangement it is told, and so is one that names what is not in the plan, or twice', async () => {
+		const r = await withTwo();
+		const [a, b] = r.exercises.map((e) => e.id) as [string, string];
+		value(await orderPlan(physio, arranged(r, { main: [a, b] })));
+		expect(await orderPlan(physio, arranged(r, { main: [b, a] }))).toMatchObject(CONFLICT);
+		const after = await reloaded(physio, r.head.id);
+		expect(await orderPlan(physio, arranged(after, { main: [a, randomUUID()] }))).toMatchObject(CONFLICT);
+		expect(await orderPlan(physio, arranged(after, { main: [a], finish: [a] }))).toMatchObject(CONFLICT);
 	});
 });

@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { describe, expect, it } from 'vitest';
 import { client, demoForEach, reloaded, value, type TestDatabase } from '../../../../tests/database.ts';
 import { headOf, logOf } from '../../../../tests/log-of.ts';
-import { planView } from '../view/plan-view.ts';
+import { inSession, planView } from '../view/plan-view.ts';
 import { slipsByNeed } from '../view/slips-by-need.ts';
 import type { ClientRecord } from '../record/load.ts';
 import type { Context } from './actor.ts';
@@ -37,7 +37,7 @@ describe('set aside', () => {
 	it('it is no longer in use, with its reason on the plan; what is done all the same is against advice', async () => {
 		const r = await setAside();
 		expect(headOf(r)).toMatchObject({ state: 'set-aside', kind: 'set-aside', reason: 'away for two weeks' });
-		const [w] = planView(r, slipsByNeed(r, TODAY), TODAY, ['f']).work;
+		const [w] = inSession(planView(r, slipsByNeed(r, TODAY), TODAY, ['f']));
 		expect(w).toMatchObject({ state: 'set-aside', because: 'away for two weeks' });
 		expect(value(await logVisit(physio, logOf(r, TODAY))).againstAdvice).toBe(true);
 	});

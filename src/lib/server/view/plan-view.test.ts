@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { clientOf, PLAIN, TODAY } from '../../../../tests/clients.ts';
 import type { Exercise, Prescription } from '../repo/exercise-repo.ts';
 import type { ClientRecord } from '../record/load.ts';
-import { planView } from './plan-view.ts';
+import { inSession, planView } from './plan-view.ts';
 import { slipsByNeed } from './slips-by-need.ts';
 
 const base = clientOf(PLAIN);
@@ -19,7 +19,7 @@ const plan = (r: ClientRecord) => planView(r, slipsByNeed(r, TODAY), TODAY, ['f1
 
 describe('the plan', () => {
 	it('has what stands with the day it has stood since, and what it waits for', () => {
-		const [w] = plan(withChain([given('a', { kind: 'start', day: '2026-02-01' })])).work;
+		const [w] = inSession(plan(withChain([given('a', { kind: 'start', day: '2026-02-01' })])));
 		expect(w).toMatchObject({ state: 'stands', since: '2026-02-01', heldBy: null, tried: [] });
 		expect(w?.sentence).not.toBe('');
 	});
@@ -31,7 +31,7 @@ describe('the plan', () => {
 			given('d', { kind: 'advance', day: '2026-02-20', dose: { ...head.dose, sets: 3 } })
 		];
 		const ends = (c: readonly Prescription[]) =>
-			plan(withChain(c)).work[0]?.tried.map((t) => [t.until, t.ended]);
+			inSession(plan(withChain(c)))[0]?.tried.map((t) => [t.until, t.ended]);
 		expect(ends(chain)).toEqual([
 			['2026-02-20', 'went on from it'],
 			['2026-02-15', 'stepped back from it'],
@@ -47,7 +47,7 @@ describe('the plan', () => {
 			prescriptions: [given(`p-${id}`, { state, kind: state === 'active' ? 'start' : 'stop' })]
 		});
 		const r = withChain([given('a', { kind: 'start' })], [other('stopped', 'stopped')]);
-		expect(plan(r).work.map((w) => w.state)).toEqual(['stands', 'stopped']);
+		expect(inSession(plan(r)).map((w) => w.state)).toEqual(['stands', 'stopped']);
 		const limit = {
 			id: '1',
 			axis: 'kneeFlexion' as const,
@@ -59,13 +59,13 @@ describe('the plan', () => {
 			since: '2026-03-01'
 		};
 		const both = (['right', 'left'] as const).map((side) => ({ ...limit, side }));
-		const held = plan({ ...r, head: { ...r.head, limits: both } }).work;
+		const held = inSession(plan({ ...r, head: { ...r.head, limits: both } }));
 		expect(held.map((w) => w.state)).toEqual(['held', 'stopped']);
 		expect(held[0]?.heldBy).toContain('knee');
 	});
 	it('a client without exercises has an empty plan, and still what to stop for', () => {
 		const empty = plan({ ...base, exercises: [] });
-		expect(empty.work).toEqual([]);
+		expect(inSession(empty)).toEqual([]);
 		expect(empty.stop).toContain('Stop');
 	});
 });

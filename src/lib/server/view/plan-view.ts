@@ -1,4 +1,5 @@
 /** The plan of a client, from the record: no second store of what stands. */
+import { GROUPS, inGroups } from '#lib/core/exercise/plan-order.ts';
 import { stepAnywhere } from '#lib/core/exercise/family.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import { doseText } from '#lib/core/dose/dose.ts';
@@ -54,6 +55,7 @@ function plannedOf(r: ClientRecord, slip: NeededSlip, today: Day, formId: string
 		basedOn: head.id,
 		formId,
 		family: e.family,
+		purpose: e.purpose,
 		region: e.region,
 		title: head.snapshot.title,
 		given: { step: head.step, dose: head.dose, setup: head.setup },
@@ -111,9 +113,16 @@ export function planView(
 	const work = slips.map((s, i) => plannedOf(r, s, today, formIds[i] ?? ''));
 	const told = handout(r.head.setting.language);
 	return {
-		work: [...work].sort((a, b) => ORDER.indexOf(a.state) - ORDER.indexOf(b.state)),
+		groups: inGroups(
+			[...work].sort((a, b) => ORDER.indexOf(a.state) - ORDER.indexOf(b.state)),
+			r.head.planOrder?.groups ?? null
+		),
+		order: r.head.planOrder?.id ?? null,
 		ended: endedOf(r, formIds.slice(slips.length)),
 		stop: told?.stop ?? '',
 		call: told?.call ?? ''
 	};
 }
+
+/** All of a plan, as it is done. */
+export const inSession = ({ groups }: PlanView): readonly PlannedWork[] => GROUPS.flatMap((g) => groups[g]);

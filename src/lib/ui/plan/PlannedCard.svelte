@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** One exercise of a plan: drawn as it is set up, how much, since when, what it waits for, what was tried before. */
+	import { dragHandle } from 'svelte-dnd-action';
 	import type { PlannedWork } from '#lib/contract/plan-view.ts';
 	import { doseText } from '#lib/core/dose/dose.ts';
 	import type { Figure } from '#lib/core/figure/shape.ts';
@@ -48,7 +49,16 @@
 		: ''}"
 	data-testid="planned"
 >
-	<div class="flex justify-center">
+	<div class="relative flex justify-center">
+		<!-- No button: the library leaves alone what has a value. It gives the handle its role and its place among the tab stops. -->
+		<div
+			use:dragHandle
+			aria-label="Move {w.title}"
+			title="Drag to another place"
+			class="no-print absolute top-0 left-0 flex size-8 items-center justify-center text-quiet"
+		>
+			⠿
+		</div>
 		{#if figure}<FigureView
 				{figure}
 				height={104}

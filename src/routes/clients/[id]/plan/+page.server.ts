@@ -1,9 +1,10 @@
-import { pauseForm } from '#lib/contract/plan-form.ts';
+import { orderForm, pauseForm } from '#lib/contract/plan-form.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
 import { refusal, refuseShape } from '#lib/server/http/respond.ts';
 import { fitContextOf } from '#lib/server/record/fit-of.ts';
 import { ownLaddersOf } from '#lib/server/record/facts-of.ts';
+import { orderPlan } from '#lib/server/usecase/order-plan.ts';
 import { pauseExercise } from '#lib/server/usecase/pause-exercise.ts';
 import { planView } from '#lib/server/view/plan-view.ts';
 import { slipsByNeed } from '#lib/server/view/slips-by-need.ts';
@@ -16,6 +17,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 			plan: planView(r, slips, ctx.today, formIds(ctx, r.everGiven.length)),
 			ctx: fitContextOf(r, ctx.today),
 			own: ownLaddersOf(r),
+			orderId: formIds(ctx, 1)[0] as string,
 			practice: ctx.actor.practice
 		};
 	});
@@ -27,6 +29,19 @@ const DONE = {
 } as const;
 
 export const actions: Actions = {
+	order: async ({ request, locals, params }) => {
+		const form = await formOf(request);
+		const parsed = orderForm.safeParse(Object.fromEntries(form));
+		if (!parsed.success) return refuseShape(form, parsed.error);
+		const { id, basedOn, ...groups } = parsed.data;
+		const done = await orderPlan(contextIn(locals), {
+			id,
+			clientId: params.id,
+			basedOn: basedOn === '' ? null : basedOn,
+			groups
+		});
+		return done.ok ? { done: 'Arranged.' } : refusal(form, done.refusal);
+	},
 	pause: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = pauseForm.safeParse(Object.fromEntries(form));

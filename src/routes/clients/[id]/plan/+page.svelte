@@ -2,12 +2,13 @@
 	/** What stands now, what is held and by which limit, what has ended; on paper, the client's own sheet. */
 	import { FAMILIES } from '#lib/catalogue/families.ts';
 	import type { PlannedWork } from '#lib/contract/plan-view.ts';
+	import { GROUPS } from '#lib/core/exercise/plan-order.ts';
 	import { stepAnywhere } from '#lib/core/exercise/family.ts';
 	import Act from '#lib/ui/Act.svelte';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import Said from '#lib/ui/Said.svelte';
 	import EndedList from '#lib/ui/plan/EndedList.svelte';
-	import PlannedCard from '#lib/ui/plan/PlannedCard.svelte';
+	import PlanGroups from '#lib/ui/plan/PlanGroups.svelte';
 	import { figureOfStep } from '#lib/ui/scene.ts';
 	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
 	import { shortDay } from '#lib/wording/days.ts';
@@ -24,7 +25,8 @@
 		const step = stepAnywhere(families, w.given.step);
 		return step === undefined ? null : figureOfStep(step, data.ctx, w.given.setup ?? null);
 	};
-	const { work, ended, stop, call } = $derived(data.plan);
+	const { groups, ended, stop, call } = $derived(data.plan);
+	const work = $derived(GROUPS.flatMap((g) => groups[g]));
 	const counts = $derived(
 		(
 			[
@@ -59,17 +61,16 @@
 			>; a first plan starts at each ladder’s entry.
 		</p>
 	{:else}
-		<ul class="mt-2" aria-label="Exercises">
-			{#each work as w (w.exerciseId)}<PlannedCard
-					clientId={data.head.id}
-					{w}
-					figure={figureOf(w)}
-					today={data.head.today}
-					wrong={wrongOf(w.exerciseId)}
-					wrongTo={sentTo}
-					say={(text) => (lost = text)}
-				/>{/each}
-		</ul>
+		<PlanGroups
+			clientId={data.head.id}
+			plan={data.plan}
+			orderId={data.orderId}
+			{figureOf}
+			today={data.head.today}
+			{wrongOf}
+			wrongTo={sentTo}
+			say={(text) => (lost = text)}
+		/>
 		<div class="no-print rule flex flex-wrap items-center gap-4 pt-3">
 			{#if done.length > 0}<a
 					class="rounded-md bg-accent px-4 py-2 font-semibold text-accent-ink no-underline"
