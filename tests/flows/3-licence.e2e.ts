@@ -206,6 +206,7 @@ test.describe('dark', () => {
 		'plan',
 		'ladders',
 		'ladder',
+		'session',
 		'log',
 		'morning',
 		'decide',

@@ -59,6 +59,7 @@ const PAGES = [
 	'ladders',
 	'ladder',
 	'arrive',
+	'session',
 	'log',
 	'morning',
 	'decide',

@@ -52,7 +52,9 @@ const sessionSchema = z.strictObject({
 				reps,
 				effort: score.exactOptional(),
 				cleanReps: reps.exactOptional(),
-				otherClean: reps.exactOptional()
+				otherClean: reps.exactOptional(),
+				loadKg: kg.exactOptional(),
+				drop: z.strictObject({ afterReps: reps, toKg: kg }).exactOptional()
 			})
 		)
 		.max(50),

@@ -39,6 +39,7 @@ export interface LogInput {
 
 export type LogParsed = { readonly ok: true; readonly value: LogInput } | Unparsed;
 
+const MOST_KG = 200;
 /** The most of one set that is believed: a hold of ten minutes, a hundred of anything else. */
 const mostOf = (unit: PrescribedDose['unit'] | undefined): number => (unit === 'sec' ? 600 : 100);
 
@@ -47,6 +48,9 @@ interface TypedSet {
 	readonly effort: number | undefined;
 	readonly clean: number | undefined;
 	readonly other: number | undefined;
+	readonly load: number | undefined;
+	readonly dropAfter: number | undefined;
+	readonly dropTo: number | undefined;
 	readonly issues: readonly FieldIssue[];
 }
 
@@ -70,6 +74,9 @@ function typedSet(
 		effort: read('effort', 'effort', 10),
 		clean: read('clean', 'clean', most),
 		other: read('other', 'other leg', most),
+		load: read('load', 'load', MOST_KG),
+		dropAfter: read('dropAfter', 'repetitions before the load was let down', most),
+		dropTo: read('dropTo', 'load it was let down to', MOST_KG),
 		issues
 	};
 }
@@ -82,7 +89,7 @@ type Issues = FieldIssue[];
 function setDone(
 	v: Base,
 	i: number,
-	{ reps, effort, clean, other }: TypedSet,
+	{ reps, effort, clean, other, load, dropAfter, dropTo }: TypedSet,
 	prescribed: Prescribed,
 	issues: Issues
 ): Session['sets'][number] {
@@ -97,7 +104,40 @@ function setDone(
 	if (other !== undefined && !v.observed)
 		say('other', 'What the other leg did clean counts only when it was seen; tick “seen by me”.');
 	const otherClean = other ?? (v.observed && v.otherSame ? cleanReps : undefined);
-	return present({ reps: done, effort: effort ?? v.effort, cleanReps, otherClean });
+	const drop = dropIn({ load, dropAfter, dropTo }, done, prescribed, say);
+	const less = (load ?? prescribed.loadKg) < prescribed.loadKg || drop !== undefined;
+	if (less && !v.incompleteBecause && !issues.some((x) => x.field === 'incompleteBecause'))
+		issues.push({ field: 'incompleteBecause', message: 'Less load than prescribed: say because of what.' });
+	return present({
+		reps: done,
+		effort: effort ?? v.effort,
+		cleanReps,
+		otherClean,
+		loadKg: load === prescribed.loadKg ? undefined : load,
+		drop
+	});
+}
+
+/** A load that was let down in the middle of a set: from what, after how many, to what. */
+function dropIn(
+	{ load, dropAfter, dropTo }: Pick<TypedSet, 'load' | 'dropAfter' | 'dropTo'>,
+	done: number,
+	prescribed: Prescribed,
+	say: (field: string, message: string) => void
+): Session['sets'][number]['drop'] {
+	if (dropAfter === undefined && dropTo === undefined) return undefined;
+	if (dropAfter === undefined || dropTo === undefined) {
+		say(
+			dropAfter === undefined ? 'dropAfter' : 'dropTo',
+			'A load that was let down: after how many, and to how much.'
+		);
+		return undefined;
+	}
+	const from = load ?? prescribed.loadKg;
+	if (!Number.isInteger(dropAfter) || dropAfter > done)
+		say('dropAfter', `The load was let down after ${dropAfter} of ${done}: not possible.`);
+	if (dropTo >= from) say('dropTo', `Let down to ${dropTo} kg from ${from} kg: that is no less.`);
+	return { afterReps: dropAfter, toKg: dropTo };
 }
 
 /** What was told beyond pain, and what of it is as usual. */

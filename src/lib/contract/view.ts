@@ -40,6 +40,7 @@ export type WorkPlace =
 	| 'plan'
 	| 'ladders'
 	| 'arrive'
+	| 'session'
 	| 'log'
 	| 'morning'
 	| 'decide'

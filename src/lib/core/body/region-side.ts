@@ -10,3 +10,11 @@ export function sidesOf(region: string): readonly Side[] {
 	const side = sideOf(region);
 	return side === undefined ? SIDES : [side];
 }
+
+/** The same region of the other side; undefined where it has none. */
+export function mirrored(region: string): string | undefined {
+	const side = sideOf(region);
+	return side === undefined
+		? undefined
+		: `${region.slice(0, -side.length)}${side === 'left' ? 'right' : 'left'}`;
+}

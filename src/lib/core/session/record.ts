@@ -55,6 +55,10 @@ export interface SetEntry {
 	readonly cleanReps?: number;
 	/** Clean reps (or seconds) of the other leg in the same set, in a step of one leg at a time. */
 	readonly otherClean?: number;
+	/** Load of this set where it was another than prescribed, in kg. */
+	readonly loadKg?: number;
+	/** The load was let down in the middle of the set: after so many repetitions, to so many kg. */
+	readonly drop?: { readonly afterReps: number; readonly toKg: number };
 }
 
 export interface Session {

@@ -1,6 +1,7 @@
 /** What one session shows. Missing stays missing; doing more than asked is not more than all. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { Session } from './record.ts';
 import { KNEE, session } from '../../../../tests/records.ts';
 import { cleanShare, hardestEffort, painAdded, painIn, shareDone } from './work.ts';
 
@@ -11,6 +12,15 @@ describe('one session', () => {
 		expect(shareDone(session(DAY, { sets: [{ reps: 15 }, { reps: 5 }] }))).toBe(0.75);
 		expect(shareDone(session(DAY, { sets: [] }))).toBe(0);
 		expect(shareDone(session(DAY, { prescribed: { sets: 0, reps: 0 }, sets: [] }))).toBe(1);
+	});
+	it('a set with less than the load asked is not the work asked; one let down counts up to there', () => {
+		const prescribed = { sets: 2, reps: 10, loadKg: 8 };
+		const share = (...sets: Session['sets']) => shareDone(session(DAY, { prescribed, sets }));
+		expect(share({ reps: 10 }, { reps: 10, loadKg: 8 })).toBe(1);
+		expect(share({ reps: 10 }, { reps: 10, loadKg: 10 })).toBe(1);
+		expect(share({ reps: 10 }, { reps: 10, loadKg: 6 })).toBe(0.5);
+		expect(share({ reps: 10 }, { reps: 10, drop: { afterReps: 4, toKg: 6 } })).toBe(0.7);
+		expect(share({ reps: 10 }, { reps: 10, drop: { afterReps: 4, toKg: 8 } })).toBe(1);
 	});
 	it('the hardest set counts, and one set without an effort leaves it unknown', () => {
 		expect(

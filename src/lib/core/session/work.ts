@@ -1,11 +1,23 @@
 /** What one session shows: work done, hardest effort, clean share, peaks. Missing values stay missing. */
 import { addDays } from '../base/calendar-day.ts';
-import type { Morning, Region, Session } from './record.ts';
+import type { Morning, Region, Session, SetEntry } from './record.ts';
 
-/** Share of the prescribed repetitions that were done, capped at 1. */
+/** Repetitions of a set that were done with the load they were asked with: none of a lighter set, those before a drop of one that was let down. */
+function asAsked(set: SetEntry, askedKg: number | undefined): number {
+	if (askedKg === undefined) return set.reps;
+	if ((set.loadKg ?? askedKg) < askedKg) return 0;
+	return set.drop === undefined || set.drop.toKg >= askedKg
+		? set.reps
+		: Math.min(set.reps, set.drop.afterReps);
+}
+
+/** Share of the prescribed repetitions that were done with the prescribed load, capped at 1. */
 export function shareDone(s: Session): number {
 	const asked = s.prescribed.sets * s.prescribed.reps;
-	const done = s.sets.reduce((sum, set) => sum + Math.min(set.reps, s.prescribed.reps), 0);
+	const done = s.sets.reduce(
+		(sum, set) => sum + Math.min(asAsked(set, s.prescribed.loadKg), s.prescribed.reps),
+		0
+	);
 	return asked <= 0 ? 1 : Math.min(1, done / asked);
 }
 

@@ -43,27 +43,30 @@ export const logVisit = command<NewLog, LogAnswer>({
 	id: (l) => l.id,
 	client: (l) => l.clientId,
 	check: logTrouble,
-	run: async (log, run) => {
-		const { t, ctx, recordedAt } = run;
-		const [r] = await loadRecords(t, log.clientId);
-		const exercise = r?.everGiven.find((e) => e.id === log.exerciseId);
-		const given = exercise?.prescriptions.find((p) => p.id === log.prescriptionId);
-		if (r === undefined || exercise === undefined || given === undefined) return notFound;
-		const session = asKept(r, exercise, given, log.session);
-		const belongs = inForceOn(exercise, given, session.date);
-		if ((await write(run, { ...log, prescriptionId: belongs.id, session })) === 'conflict')
-			return conflict('This session was already logged with other values; reload to see it.');
-		const raised = alarmsInSession(session, exercise.region, treatsBack(r));
-		await openAlarms(
-			t,
-			ctx,
-			{ clientId: log.clientId, day: session.date, flags: r.head.flags },
-			raised,
-			recordedAt
-		);
-		return ok({ raised, againstAdvice: session.againstAdvice === true });
-	}
+	run: (log, run) => logIn(run, log)
 });
+
+/** Logs inside a command: one exercise alone, or one of a session. */
+export async function logIn(run: Run, log: NewLog): Promise<Outcome<LogAnswer>> {
+	const { t, ctx, recordedAt } = run;
+	const [r] = await loadRecords(t, log.clientId);
+	const exercise = r?.everGiven.find((e) => e.id === log.exerciseId);
+	const given = exercise?.prescriptions.find((p) => p.id === log.prescriptionId);
+	if (r === undefined || exercise === undefined || given === undefined) return notFound;
+	const session = asKept(r, exercise, given, log.session);
+	const belongs = inForceOn(exercise, given, session.date);
+	if ((await write(run, { ...log, prescriptionId: belongs.id, session })) === 'conflict')
+		return conflict('This session was already logged with other values; reload to see it.');
+	const raised = alarmsInSession(session, exercise.region, treatsBack(r));
+	await openAlarms(
+		t,
+		ctx,
+		{ clientId: log.clientId, day: session.date, flags: r.head.flags },
+		raised,
+		recordedAt
+	);
+	return ok({ raised, againstAdvice: session.againstAdvice === true });
+}
 
 /** The prescription of the exercise that was in force on a day: the newest of that day or before; the given one where there was none. */
 function inForceOn(exercise: Exercise, given: Prescription, day: Day): Prescription {
@@ -92,7 +95,7 @@ function asKept(r: ClientRecord, exercise: Exercise, given: Prescription, s: Ses
 	};
 }
 
-function logTrouble({ session }: NewLog, ctx: Context): Outcome<never> | undefined {
+export function logTrouble({ session }: NewLog, ctx: Context): Outcome<never> | undefined {
 	const age = dayNumber(ctx.today) - dayNumber(session.date);
 	if (!(age >= 0)) return invalid('day', `The day ${session.date} is in the future; today is ${ctx.today}.`);
 	if (age > EARLIEST_DAYS)

@@ -106,6 +106,7 @@ const PLACES = [
 	['plan', 'Plan', 'h', 'plan', planState],
 	['ladders', 'Ladders', '5', 'plan', () => plain('')],
 	['arrive', 'Arrive', '6', 'do', arriveState],
+	['session', 'Session', 'v', 'do', () => plain('')],
 	['log', 'Log', '7', 'do', logState],
 	['morning', 'Morning', '8', 'do', morningState],
 	['decide', 'Decide', '9', 'judge', decideState],

@@ -11,14 +11,22 @@
 
 	interface Props {
 		readonly s: SessionState;
-		readonly dose: { readonly sets: number; readonly reps: number; readonly unit?: string };
+		readonly dose: {
+			readonly sets: number;
+			readonly reps: number;
+			readonly loadKg: number;
+			readonly unit?: string;
+		};
 		readonly region: string;
 		readonly legs: { readonly own: string; readonly other: string } | null;
 		readonly faults: readonly { readonly id: string; readonly title: string }[];
 		readonly known: readonly Symptom[];
+		/** What is wrong with a field, by its own name. */
 		readonly wrong: (field: string) => string | undefined;
+		/** Put before the names of fields, where a form has several exercises. */
+		readonly prefix?: string;
 	}
-	let { s, dose, region, legs, faults, known, wrong }: Props = $props();
+	let { s, dose, region, legs, faults, known, wrong, prefix = '' }: Props = $props();
 	const CHOICES = (Object.entries(SESSION_CHOICES) as [string, ChoiceField][]).filter(
 		([, c]) => c.place === 'exception'
 	);
@@ -31,16 +39,18 @@
 	];
 </script>
 
-<SetTable {s} {dose} {legs} {wrong} />
+<SetTable {s} {dose} {legs} {wrong} {prefix} />
 <div class="mt-3 grid grid-cols-2 gap-3 max-sm:grid-cols-1">
-	{#each CHOICES as [name, c] (name)}<Choice
-			{name}
-			label={c.ask}
-			bind:value={s.v[name]}
-			items={orNone(c.values, c.none)}
-		/>{/each}
+	{#each CHOICES as [name, c] (name)}<div>
+			<Choice
+				name="{prefix}{name}"
+				label={c.ask}
+				bind:value={s.v[name]}
+				items={orNone(c.values, c.none)}
+			/>{#if wrong(name)}<p class="text-sm text-stop" data-testid="field-wrong">{wrong(name)}</p>{/if}
+		</div>{/each}
 	<Choice
-		name="elseRegion"
+		name="{prefix}elseRegion"
 		label="Pain somewhere else"
 		bind:value={s.v.elseRegion}
 		items={[
@@ -50,17 +60,17 @@
 	/>
 </div>
 {#if s.v.elseRegion}<Score
-		name="elsePeak"
+		name="{prefix}elsePeak"
 		label={SESSION_SCORES.elsePeak.label}
 		bind:value={s.v.elsePeak}
 		wrong={wrong('elsePeak')}
 	/>{/if}
-<SymptomFields {s} {known} />
+<SymptomFields {s} {known} {prefix} />
 <fieldset class="mt-3">
 	<legend class="font-semibold">Faults seen</legend>
 	<div class="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
 		{#each faults as f (f.id)}<Choice
-				name="fault.{f.id}"
+				name="{prefix}fault.{f.id}"
 				label={f.title}
 				bind:value={s.faults[f.id]}
 				items={SHARES}

@@ -13,6 +13,8 @@
 
 <h2 class="text-xl">{title}</h2>
 <p class="text-2xl font-bold">{doseLine(exercise)}</p>
+{#if head.how.length > 0}<p>{head.how.join(' · ')}</p>{/if}
+{#if head.particulars.note}<p class="italic">{head.particulars.note}</p>{/if}
 {#if exercise.upright}<p>{exercise.upright[0]?.toUpperCase()}{exercise.upright.slice(1)}.</p>{/if}
 {#if exercise.lighter}<p class="text-caution">Lighter today.</p>{/if}
 {#if exercise.needs.length > 0}<p class="label">

@@ -7,22 +7,43 @@
 
 	interface Props {
 		readonly s: SessionState;
-		readonly dose: { readonly sets: number; readonly reps: number; readonly unit?: string };
+		readonly dose: {
+			readonly sets: number;
+			readonly reps: number;
+			readonly loadKg: number;
+			readonly unit?: string;
+		};
 		readonly legs: { readonly own: string; readonly other: string } | null;
+		/** What is wrong with a field, by its own name. */
 		readonly wrong: (field: string) => string | undefined;
+		readonly prefix?: string;
 	}
-	let { s, dose, legs, wrong }: Props = $props();
+	let { s, dose, legs, wrong, prefix = '' }: Props = $props();
 	const timed = $derived(dose.unit === 'sec');
+	const loaded = $derived(dose.loadKg > 0);
 	const heads = $derived([
 		'Set',
 		`${dose.unit ?? 'reps'} done`,
 		'effort',
 		legs ? `clean, ${legs.own}` : 'clean',
-		...(legs ? [`clean, ${legs.other}`] : [])
+		...(legs ? [`clean, ${legs.other}`] : []),
+		...(loaded ? ['kg', 'let down after', 'to kg'] : [])
 	]);
-	const columns = $derived(['reps', 'effort', 'clean', ...(legs ? ['other'] : [])]);
+	const columns = $derived([
+		'reps',
+		'effort',
+		'clean',
+		...(legs ? ['other'] : []),
+		...(loaded ? ['load', 'dropAfter', 'dropTo'] : [])
+	]);
 	const usual = (column: string): string =>
-		column === 'reps' ? String(dose.reps) : column === 'effort' ? (s.v.effort ?? '') : '';
+		column === 'reps'
+			? String(dose.reps)
+			: column === 'effort'
+				? (s.v.effort ?? '')
+				: column === 'load'
+					? String(dose.loadKg)
+					: '';
 </script>
 
 <Rows {heads} aria-label="Set by set">
@@ -38,14 +59,14 @@
 			{#each columns as f (f)}
 				<td
 					><Field
-						name="set.{i}.{f}"
+						name="{prefix}set.{i}.{f}"
 						label="Set {i + 1} {f}"
 						hideLabel
 						bind:value={s.sets[`${i}.${f}`]}
 						inputmode="numeric"
 						placeholder={usual(f)}
 						wrong={wrong(`set.${i}.${f}`)}
-						width="{legs ? 'w-15' : 'w-18'} min-h-12"
+						width="{legs || loaded ? 'w-14' : 'w-18'} min-h-12"
 					/></td
 				>
 			{/each}

@@ -11,8 +11,10 @@
 		readonly s: SessionState;
 		/** Symptoms that a licensed user agreed are as usual for this client. */
 		readonly known: readonly Symptom[];
+		/** Put before the names of fields, where a form has several exercises. */
+		readonly prefix?: string;
 	}
-	let { s, known }: Props = $props();
+	let { s, known, prefix = '' }: Props = $props();
 	const asked = $derived([
 		...(s.symptoms.includes('radiating') ? (['radiatingLower'] as const) : []),
 		...(ASKS_SADDLE.some((x) => s.symptoms.includes(x)) ? (['caudaEquina'] as const) : [])
@@ -27,7 +29,7 @@
 				<label class="flex min-h-12 items-center gap-2.5"
 					><input
 						type="checkbox"
-						name="symptoms"
+						name="{prefix}symptoms"
 						value={x}
 						bind:group={s.symptoms}
 						class="size-6 accent-(--accent)"
@@ -38,7 +40,7 @@
 						class="ml-8 flex min-h-12 items-center gap-2.5"
 						><input
 							type="checkbox"
-							name="asUsual"
+							name="{prefix}asUsual"
 							value={x}
 							bind:group={s.usual}
 							class="size-6 accent-(--accent)"
@@ -48,7 +50,7 @@
 		{/each}
 	</div>
 	{#each asked as name (name)}<Choice
-			{name}
+			name="{prefix}{name}"
 			label={SESSION_CHOICES[name].ask}
 			bind:value={s.v[name]}
 			items={orNone(SESSION_CHOICES[name].values, SESSION_CHOICES[name].none)}

@@ -1,6 +1,7 @@
 /** An exercise as the log page has it, once something is prescribed. */
 import { setupText } from '#lib/wording/setup.ts';
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
+import type { Particulars } from '#lib/core/dose/particulars.ts';
 import type { SolvedSetup } from '#lib/core/movement/context.ts';
 import type { Symptom } from '#lib/core/session/record.ts';
 
@@ -10,6 +11,9 @@ interface Head {
 	readonly dose: PrescribedDose;
 	readonly setup: SolvedSetup | null;
 	readonly state: string;
+	readonly particulars: Particulars;
+	/** Hold, tempo and the rest of it, in words. */
+	readonly how: readonly string[];
 	readonly snapshot: {
 		readonly title: string;
 		readonly cues: readonly string[];
@@ -21,6 +25,7 @@ interface Head {
 export interface ExerciseToLog {
 	readonly id: string;
 	readonly region: string;
+	readonly purpose: string;
 	readonly ids: { readonly id: string; readonly visitId: string };
 	readonly head: Head;
 	/** The dose of a lighter day. */

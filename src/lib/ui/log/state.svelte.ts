@@ -23,6 +23,19 @@ export class SessionState {
 		for (const f of FIELDS) this.v[f] = typed[f] ?? '';
 	}
 
+	/** Something was said of it. */
+	get said(): boolean {
+		const some = (xs: Readonly<Record<string, string>>): boolean => Object.values(xs).some((x) => x !== '');
+		return (
+			some(this.v) ||
+			some(this.sets) ||
+			some(this.faults) ||
+			this.symptoms.length > 0 ||
+			this.clean ||
+			this.otherSame
+		);
+	}
+
 	/** What was typed belongs to the exercise it was typed for; another one starts empty. */
 	clear(): void {
 		this.v = empty();

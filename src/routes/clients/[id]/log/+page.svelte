@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { page } from '$app/state';
+	import Alarms from '#lib/ui/Alarms.svelte';
 	import Fold from '#lib/ui/Fold.svelte';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import Note from '#lib/ui/Note.svelte';
@@ -37,19 +38,7 @@
 <svelte:head><title>Log · {data.head.name}</title></svelte:head>
 <KeyHelp keys={[['0 … 9', 'other pages of this client']]} />
 <main class="page max-w-2xl text-[18px]">
-	{#if form && 'emergency' in form && form.emergency}
-		<div role="alert" class="mb-4 border-4 border-stop bg-sheet p-4" data-testid="emergency">
-			<h2 class="text-stop">End the session. Call the emergency number now.</h2>
-			{#each form.alarms as a (a)}<p>{a}</p>{/each}
-			<p>Stay with the client. A red flag is open; nothing goes on until a licensed user closes it.</p>
-		</div>
-	{:else}{#each (form && 'alarms' in form ? form.alarms : undefined) ?? [] as a (a)}<p
-				class="mb-3 border-4 border-stop px-3 py-2 font-semibold text-stop"
-				role="alert"
-				data-testid="alarm"
-			>
-				{a}
-			</p>{/each}{/if}
+	<Alarms {form} />
 	<Said done={form && 'done' in form ? form.done : undefined} refused={lost || refusedText(form)} />
 	{#if given.length > 1}
 		<nav aria-label="Exercises" class="mb-3 flex flex-wrap gap-2">

@@ -74,7 +74,7 @@
 		<div class="no-print rule flex flex-wrap items-center gap-4 pt-3">
 			{#if done.length > 0}<a
 					class="rounded-md bg-accent px-4 py-2 font-semibold text-accent-ink no-underline"
-					href="/clients/{data.head.id}/log">Log today’s session</a
+					href="/clients/{data.head.id}/{done.length > 1 ? 'session' : 'log'}">Log today’s session</a
 				>{/if}
 			<a href="/clients/{data.head.id}/ladders">Another exercise</a>
 			<Act kind="quiet" type="button" onclick={() => print()}>Print the plan</Act>

@@ -1,0 +1,27 @@
+/** Answers in the middle of a session, in words. */
+import type { OnTheSpot, TooEasy } from '#lib/core/decision/on-the-spot.ts';
+import { changeText, decisionSentence, reasonText } from './decision.ts';
+
+const NEEDS_SHOWN = 3;
+
+/** What to do now: stop, make it gentler, go on. */
+export function hurtsText(
+	{ answer, change, trace }: OnTheSpot,
+	pain: number,
+	acceptable: number,
+	today: string
+): string {
+	if (answer === 'stop') return `Stop this exercise for today. ${decisionSentence(trace, today)}`;
+	if (answer === 'gentler')
+		return change === null
+			? 'Make it gentler: no notch of this step is solved, so leave it for today.'
+			: `Make it gentler now: ${changeText(change)}.`;
+	return `Go on, and watch it: ${pain} is within what the policy accepts (${acceptable}).`;
+}
+
+/** What a harder dose would take. */
+export function easyText({ change, needs }: TooEasy, today: string): string {
+	if (change !== null) return `An advance is open: ${changeText(change)}. Sign it, then do it.`;
+	const why = [...new Set(needs.map((n) => reasonText(n, today)))].slice(0, NEEDS_SHOWN).join('; ');
+	return why === '' ? 'Nothing harder is open now: its slip says why.' : `Not yet. It still needs: ${why}.`;
+}
