@@ -1,0 +1,126 @@
+/** A client with several exercises: prescribed in one go, two of one ladder side by side, arranged, done on one page on a phone, one of them ended. */
+import { expect, test, type Page } from '@playwright/test';
+import { accessible, openClient, score, signIn, visit } from './people.ts';
+
+test.describe.configure({ mode: 'serial' });
+let id = '';
+const titles = (page: Page, group: string): Promise<string[]> =>
+	page
+		.getByRole('region', { name: group, exact: true })
+		.getByTestId('planned')
+		.locator('a.font-bold')
+		.allInnerTexts();
+
+test('three from what is open in one go, and a second of one ladder beside the first', async ({ page }) => {
+	await signIn(page);
+	id = await openClient(page, 'Tamsin', 'ladders');
+	await expect(page.getByRole('button', { name: 'Tick what to prescribe' })).toBeDisabled();
+	for (const name of ['Take Gates', 'Take Bridge', 'Take Wall press'])
+		await page.getByRole('checkbox', { name }).check();
+	await page.getByRole('button', { name: 'Prescribe 3 for the left hip' }).click();
+	await expect(page.getByTestId('done')).toContainText('Prescribed 3 exercises');
+	await expect(page.getByTestId('family-abduction')).toContainText('now: Wall press');
+	await visit(page, `/clients/${id}/ladder?family=abduction&step=clamshell`);
+	// The region has one on this ladder: it stands as the one to be replaced until somebody says otherwise.
+	await expect(page.getByText('in place of Wall press')).toBeVisible();
+	await page.getByLabel('In place of').selectOption({ label: 'nothing: a further exercise' });
+	await page.getByText('Tempo, rest, band, days, a note').click();
+	await page.getByLabel('Tempo').fill('fast');
+	await page.getByLabel('Load').fill('7');
+	await page.locator('[data-prescribe] button').click();
+	await expect(page.getByText('Tempo is four counts of seconds').first()).toBeVisible();
+	await page.getByLabel('Tempo').fill('2-1-2-0');
+	await page.locator('[data-prescribe] button').click();
+	await expect(page.getByText('6 kg and 8 kg are nearest').first()).toBeVisible();
+	await page.getByLabel('Load').fill('0');
+	await page.getByLabel('For the client').fill('Hips stay stacked');
+	await page.locator('[data-prescribe] button').click();
+	await expect(page.getByTestId('done')).toContainText('Prescribed');
+	await visit(page, `/clients/${id}/ladders`);
+	await expect(page.getByTestId('family-abduction')).toContainText('also Wall press');
+});
+
+test('the plan stands in three groups and is arranged with the keyboard', async ({ page }) => {
+	await signIn(page);
+	await visit(page, `/clients/${id}/plan`);
+	expect(await titles(page, 'Warm-up')).toEqual(['Gates']);
+	const before = await titles(page, 'Main part');
+	expect(before).toEqual(expect.arrayContaining(['Standard seat', 'Bridge', 'Wall press', 'Clamshell']));
+	await expect(page.getByText('tempo 2-1-2-0')).toBeVisible();
+	await accessible(page);
+	const last = before[before.length - 1] ?? '';
+	await page.getByRole('button', { name: `Move ${last}` }).focus();
+	await page.keyboard.press('Space');
+	for (let i = 0; i < before.length - 1; i++) await page.keyboard.press('ArrowUp');
+	const kept = page.waitForResponse((r) => r.url().includes('/plan?/order'));
+	await page.keyboard.press('Escape');
+	expect((await kept).status()).toBe(200);
+	await page.reload();
+	expect((await titles(page, 'Main part'))[0]).toBe(last);
+});
+
+test('on a phone the session is one page: effort says it was done, pain is said once, what hurts is answered', async ({
+	page
+}) => {
+	await page.setViewportSize({ width: 390, height: 844 });
+	await signIn(page);
+	await visit(page, `/clients/${id}/session`);
+	await page.getByRole('button', { name: /Say the effort/ }).click();
+	await expect(page.getByTestId('refused')).toContainText('Nothing was done yet');
+	await page.getByLabel('seen by me').check();
+	const bridge = page.getByRole('article', { name: 'Bridge' });
+	const seat = page.getByRole('article', { name: 'Standard seat' });
+	await bridge.getByText('5', { exact: true }).first().click();
+	await bridge.getByLabel('clean throughout').check();
+	await seat.scrollIntoViewIfNeeded();
+	await seat.getByText('4', { exact: true }).first().click();
+	await seat.getByRole('button', { name: 'That hurts' }).click();
+	await seat.getByRole('button', { name: 'Standard seat hurts 3' }).click();
+	await expect(seat.getByTestId('on-the-spot')).toContainText('Go on');
+	await seat.getByRole('button', { name: 'Standard seat hurts 9' }).click();
+	await expect(seat.getByTestId('on-the-spot')).toContainText('Stop this exercise for today');
+	await seat.getByRole('button', { name: 'Standard seat hurts 6' }).click();
+	await expect(seat.getByTestId('on-the-spot')).toContainText('Make it gentler now');
+	await bridge.getByRole('button', { name: 'Too easy' }).click();
+	await expect(bridge.getByTestId('on-the-spot')).toContainText('Not yet');
+	await expect(page.getByRole('button', { name: /^Log 2 of/ })).toBeVisible();
+	await accessible(page);
+	await page.getByRole('button', { name: /^Log 2 of/ }).click();
+	await expect(page.getByTestId('field-wrong').first()).toBeVisible();
+	for (const [label, n] of [
+		['Before', 1],
+		['Worst', 2],
+		['After', 1]
+	] as const)
+		await score(page, label, n);
+	await page.getByRole('button', { name: /^Log 2 of/ }).click();
+	await expect(page.getByTestId('done')).toContainText('Logged 2 exercises');
+	await expect(bridge.getByTestId('done-today')).toBeAttached();
+	await visit(page, `/clients/${id}/decide`);
+	await expect(page.getByRole('navigation', { name: 'Slips of this client' }).getByRole('link')).toHaveCount(
+		5
+	);
+});
+
+test('one of them ends with its reason, is judged no more, and can be taken up again', async ({ page }) => {
+	await signIn(page);
+	await visit(page, `/clients/${id}/plan`);
+	const card = page.getByTestId('planned').filter({ hasText: 'Wall press' });
+	await card.getByRole('button', { name: 'End it' }).click();
+	await card.getByRole('button', { name: 'End', exact: true }).click();
+	await expect(card.getByText('Give the reason in a few words.')).toBeVisible();
+	await card
+		.locator('form', { hasText: 'End' })
+		.getByLabel('Reason')
+		.last()
+		.fill('the clamshell does the same');
+	await card.getByRole('button', { name: 'End', exact: true }).click();
+	await expect(page.getByTestId('done')).toContainText('Ended, with your reason.');
+	await expect(page.getByTestId('ended')).toContainText('the clamshell does the same');
+	await visit(page, `/clients/${id}/decide`);
+	await expect(page.getByRole('navigation', { name: 'Slips of this client' }).getByRole('link')).toHaveCount(
+		4
+	);
+	await visit(page, `/clients/${id}/ladders?from=nobody`);
+	await expect(page.getByText('There is no such client in this practice.')).toBeVisible();
+});
