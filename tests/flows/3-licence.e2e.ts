@@ -210,7 +210,8 @@ test.describe('dark', () => {
 		'log',
 		'morning',
 		'decide',
-		'trend'
+		'trend',
+		'record'
 	])
 		test(`the ${view} of a client keeps its contrast`, async ({ page }) => {
 			await signIn(page);

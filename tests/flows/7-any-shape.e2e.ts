@@ -63,7 +63,8 @@ const PAGES = [
 	'log',
 	'morning',
 	'decide',
-	'trend'
+	'trend',
+	'record'
 ] as const;
 /** Requests a form: enough to turn every field once and many twice; `npm run fuzz` sends about ten thousand in all. */
 const EACH = Number(process.env.FUZZ_EACH ?? 45);

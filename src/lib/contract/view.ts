@@ -44,7 +44,8 @@ export type WorkPlace =
 	| 'log'
 	| 'morning'
 	| 'decide'
-	| 'trend';
+	| 'trend'
+	| 'record';
 export const WORK_GROUPS = ['know', 'plan', 'do', 'judge'] as const;
 export type WorkGroup = (typeof WORK_GROUPS)[number];
 

@@ -65,6 +65,7 @@ const MAY = {
 	prescribe: ['trainer', 'licensed'],
 	'log visit': ['trainer', 'licensed'],
 	'check in': ['trainer', 'licensed'],
+	'put right': ['trainer', 'licensed'],
 	sign: ['trainer', 'licensed'],
 	override: ['licensed'],
 	'replay decision': ['licensed', 'owner']

@@ -110,7 +110,8 @@ const PLACES = [
 	['log', 'Log', '7', 'do', logState],
 	['morning', 'Morning', '8', 'do', morningState],
 	['decide', 'Decide', '9', 'judge', decideState],
-	['trend', 'Trend', '0', 'judge', () => plain('')]
+	['trend', 'Trend', '0', 'judge', () => plain('')],
+	['record', 'Record', 'r', 'judge', () => plain('')]
 ] as const satisfies readonly (readonly [
 	WorkPlace,
 	string,

@@ -1,0 +1,43 @@
+/** What was entered of a client, and taking it out, as a page and a form. */
+import { z } from 'zod';
+import type { Day } from '#lib/core/base/calendar-day.ts';
+import { text, uuid } from './basics.ts';
+
+export const ENTRY_KINDS = [
+	'range',
+	'test',
+	'total',
+	'session',
+	'morning',
+	'event',
+	'complaint',
+	'goal',
+	'operation',
+	'limit',
+	'arrival'
+] as const;
+export type EntryKind = (typeof ENTRY_KINDS)[number];
+
+export interface EntryView {
+	readonly kind: EntryKind;
+	readonly id: string;
+	readonly day: Day;
+	readonly text: string;
+	readonly by: string;
+	/** It stands; another took its place; it was taken out. */
+	readonly state: 'stands' | 'replaced' | 'out';
+	/** By whom and why it no longer stands. */
+	readonly after: string;
+	/** Why this member may not take it out; null where they may. */
+	readonly closed: string | null;
+}
+
+const LEAST_REASON = 5;
+
+export const takeOutForm = z.object({
+	id: uuid,
+	kind: z.enum(ENTRY_KINDS, 'This is no entry of the record.'),
+	entryId: uuid,
+	reason: text(300).refine((s) => s.length >= LEAST_REASON, 'Say in a few words what was wrong with it.')
+});
+export type TakeOut = z.infer<typeof takeOutForm>;

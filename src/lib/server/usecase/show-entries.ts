@@ -1,0 +1,37 @@
+/** Everything that was entered of a client, latest day first, as a page shows it. */
+import type { EntryView } from '#lib/contract/entry.ts';
+import { entryText } from '#lib/wording/entries.ts';
+import type { PracticeTransaction } from '../db/in-practice.ts';
+import { entries, type Entry } from '../repo/entry-repo.ts';
+import type { Actor } from './actor.ts';
+import { closedTo } from './take-out.ts';
+
+/** Entries of one page. */
+export const PAGE_SIZE = 60;
+
+function viewOf(e: Entry, actor: Actor): EntryView {
+	const { after } = e;
+	return {
+		kind: e.kind,
+		id: e.id,
+		day: e.day,
+		text: entryText(e.kind, e.content),
+		by: e.by,
+		state: after === null ? 'stands' : after.voided ? 'out' : 'replaced',
+		after:
+			after === null
+				? ''
+				: `${after.voided ? 'taken out' : 'another took its place'}, by ${after.by}${after.reason === null || after.reason === '' ? '' : `: ${after.reason}`}`,
+		closed: after === null ? (closedTo(actor, e.kind, e.byId) ?? null) : null
+	};
+}
+
+export async function entryViews(
+	t: PracticeTransaction,
+	clientId: string,
+	actor: Actor,
+	asked: { readonly from: number; readonly only?: string }
+): Promise<{ readonly entries: readonly EntryView[]; readonly more: boolean }> {
+	const found = await entries(t, clientId, { ...asked, size: PAGE_SIZE + 1 });
+	return { entries: found.slice(0, PAGE_SIZE).map((e) => viewOf(e, actor)), more: found.length > PAGE_SIZE };
+}

@@ -1,0 +1,76 @@
+/** What was entered of a client, each entry in one line, from its row. */
+import { testSpec } from '#lib/catalogue/function-tests.ts';
+import { questionnaire } from '#lib/catalogue/questionnaires.ts';
+import { methodOf, RANGES } from '#lib/catalogue/ranges.ts';
+import type { EntryKind } from '#lib/contract/entry.ts';
+import type { Side } from '#lib/core/body/axis.ts';
+import type { LimitAxis } from '#lib/core/client/protocol.ts';
+import type { ProtocolWhen } from '#lib/core/client/envelope.ts';
+import type { RangeId } from '#lib/core/measure/range-kind.ts';
+import { regionName, sideWord } from './names.ts';
+import { limitText } from './protocol.ts';
+
+export const ENTRY_NAME: Readonly<Record<EntryKind, string>> = {
+	range: 'range',
+	test: 'test',
+	total: 'questionnaire',
+	session: 'session',
+	morning: 'morning',
+	event: 'day',
+	complaint: 'sore place',
+	goal: 'goal',
+	operation: 'operation',
+	limit: 'limit',
+	arrival: 'arrival'
+};
+
+type Row = Readonly<Record<string, unknown>>;
+const text = (v: unknown): string => (v === null || v === undefined ? '' : String(v));
+const tenths = (v: unknown): number => Number(v) / 10;
+const capital = (s: string): string => s.replace(/^./, (c) => c.toUpperCase());
+const sided = (side: unknown, name: string): string =>
+	side === null || side === undefined ? name : `${sideWord(side as Side)} ${name.toLowerCase()}`;
+
+interface Pain {
+	readonly region: string;
+	readonly peak?: number;
+	readonly now?: number;
+}
+
+const TEXT: Readonly<Record<EntryKind, (r: Row) => string>> = {
+	range: (r) =>
+		`${sided(r.side, RANGES[r.axis as RangeId].name)}: pain from ${tenths(r.onset_tenths)}°, tolerable ${tenths(r.tolerable_tenths)}°, end ${tenths(r.end_tenths)}° (${methodOf(text(r.method)).name})`,
+	test: (r) => {
+		const spec = testSpec(text(r.test));
+		return `${sided(r.side, spec?.title ?? text(r.test))}: ${Number(r.value_hundredths) / 100} ${spec?.unit ?? ''}`.trim();
+	},
+	total: (r) =>
+		`${questionnaire(text(r.instrument))?.name ?? text(r.instrument)}: ${Number(r.total_hundredths) / 100}`,
+	session: (r) => {
+		const sets = (r.sets as readonly { readonly reps: number }[] | null) ?? [];
+		const pains = ((r.pains as readonly Pain[] | null) ?? [])
+			.map((p) => `${regionName(p.region)} worst ${p.peak ?? '–'}`)
+			.join(', ');
+		return `${text(r.title) || 'A session'}: ${sets.map((s) => s.reps).join(' + ') || 'nothing'}${pains === '' ? '' : `; ${pains}`}`;
+	},
+	morning: (r) =>
+		`${capital(regionName(text(r.region)))}: pain ${text(r.pain) || '–'}${r.swelling === null || r.swelling === 'none' ? '' : `, swelling ${text(r.swelling).replaceAll('-', ' ')}`}${r.stiffness_min === null ? '' : `, stiff ${text(r.stiffness_min)} min`}`,
+	event: (r) => capital(text(r.kind).replaceAll('-', ' ')),
+	complaint: (r) =>
+		`${capital(regionName(text(r.region)))}: usual morning ${text(r.usual_morning)}, worst ${text(r.worst)}${text(r.easing) === '' ? '' : `, eased by ${text(r.easing)}`}`,
+	goal: (r) => `${text(r.label) || text(r.activity)}: ${text(r.score)} of 10`,
+	operation: (r) =>
+		`${capital(regionName(text(r.region)))}${text(r.operation) === '' ? '' : `, ${text(r.operation)}`}`,
+	limit: (r) =>
+		`${limitText({
+			axis: r.axis as LimitAxis,
+			side: r.side as Side,
+			when: r.applies as ProtocolWhen,
+			...(r.min_tenths === null ? {} : { minDeg: tenths(r.min_tenths) }),
+			...(r.max_tenths === null ? {} : { maxDeg: tenths(r.max_tenths) })
+		})}${r.lifted === true ? ', lifted' : ''} (${text(r.source)})`,
+	arrival: (r) =>
+		`${capital(text(r.answer).replaceAll('-', ' '))}${((r.pains as readonly Pain[] | null) ?? []).map((p) => `, ${regionName(p.region)} ${p.now ?? '–'}`).join('')}`
+};
+
+export const entryText = (kind: EntryKind, row: Row): string => TEXT[kind](row);

@@ -1,0 +1,43 @@
+import { ENTRY_KINDS, takeOutForm } from '#lib/contract/entry.ts';
+import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
+import { formOf } from '#lib/server/http/form-of.ts';
+import { refusal, refuseShape } from '#lib/server/http/respond.ts';
+import { entryViews, PAGE_SIZE } from '#lib/server/usecase/show-entries.ts';
+import { takeOutEntry } from '#lib/server/usecase/take-out.ts';
+import type { Actions, PageServerLoad } from './$types';
+
+/** As it stands in the address; anything else is the beginning, and every kind. */
+const pageOf = (text: string | null): number => {
+	const n = Number(text ?? '1');
+	return Number.isInteger(n) && n >= 1 && n <= 10_000 ? n : 1;
+};
+
+export const load: PageServerLoad = ({ locals, params, url }) =>
+	clientPage(locals, params.id, 'record', async (_, t, ctx) => {
+		const at = pageOf(url.searchParams.get('page'));
+		const kind = ENTRY_KINDS.find((k) => k === url.searchParams.get('kind'));
+		const from = (at - 1) * PAGE_SIZE;
+		return {
+			...(await entryViews(t, params.id, ctx.actor, {
+				from,
+				...(kind === undefined ? {} : { only: kind })
+			})),
+			at,
+			kind: kind ?? '',
+			ids: formIds(ctx, PAGE_SIZE)
+		};
+	});
+
+export const actions: Actions = {
+	out: async ({ request, locals, params }) => {
+		const form = await formOf(request);
+		const parsed = takeOutForm.safeParse(Object.fromEntries(form));
+		if (!parsed.success) return refuseShape(form, parsed.error);
+		const done = await takeOutEntry(contextIn(locals), { ...parsed.data, clientId: params.id });
+		return done.ok
+			? {
+					done: 'Taken out, with your reason. It stays here to be read; enter what is right where it belongs.'
+				}
+			: refusal(form, done.refusal);
+	}
+};

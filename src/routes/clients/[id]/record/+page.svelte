@@ -1,0 +1,99 @@
+<script lang="ts">
+	/** Everything that was entered, latest day first; what was wrong is taken out with its reason, and stays to be read. */
+	import { goto } from '$app/navigation';
+	import { ENTRY_KINDS, type EntryKind } from '#lib/contract/entry.ts';
+	import Choice from '#lib/ui/Choice.svelte';
+	import KeyHelp from '#lib/ui/KeyHelp.svelte';
+	import Rows from '#lib/ui/Rows.svelte';
+	import Said from '#lib/ui/Said.svelte';
+	import TakeOutForm from '#lib/ui/record/TakeOutForm.svelte';
+	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
+	import { shortDay } from '#lib/wording/days.ts';
+	import { ENTRY_NAME } from '#lib/wording/entries.ts';
+
+	let { data, form } = $props();
+	let lost = $state('');
+	/** The entry that is being taken out. */
+	let taking = $state('');
+	const wrong = $derived(wrongAt(form));
+	const sentFor = $derived(form && 'typed' in form ? form.typed.entryId : undefined);
+	const open = $derived(taking || (sentFor ?? ''));
+	const address = (kind: string, page: number): string =>
+		`?${[...(kind === '' ? [] : [`kind=${kind}`]), ...(page > 1 ? [`page=${page}`] : [])].join('&')}`;
+	/** Where what is right is entered. */
+	const ENTERED_AT: Readonly<Record<EntryKind, string>> = {
+		range: 'measure',
+		test: 'measure',
+		total: 'measure',
+		session: 'log',
+		morning: 'morning',
+		event: 'morning',
+		complaint: 'ask',
+		goal: 'ask',
+		operation: 'screen',
+		limit: 'screen',
+		arrival: 'arrive'
+	};
+</script>
+
+<svelte:head><title>Record · {data.head.name}</title></svelte:head>
+<KeyHelp keys={[['0 … 9', 'other pages of this client']]} />
+<main class="page max-w-4xl">
+	<Said done={form && 'done' in form ? form.done : undefined} refused={lost || refusedText(form)} />
+	<div class="flex flex-wrap items-end gap-x-5 gap-y-1">
+		<h2>Record</h2>
+		<Choice
+			name="kind"
+			label="Show"
+			value={data.kind}
+			onchange={(e: Event) => void goto(address((e.currentTarget as HTMLSelectElement).value, 1))}
+			items={[
+				{ value: '', name: 'everything' },
+				...ENTRY_KINDS.map((k) => ({ value: k, name: ENTRY_NAME[k] }))
+			]}
+		/>
+	</div>
+	{#if data.entries.length === 0}
+		<p class="rule mt-3 py-3">
+			{data.at > 1 ? 'Nothing further back.' : 'Nothing was entered yet.'}
+		</p>
+	{:else}
+		<div class="mt-2">
+			<Rows heads={['day', 'what', '', 'entered by', '']} aria-label="Everything entered">
+				{#each data.entries as e, i (e.id)}
+					<tr data-testid="entry" class={e.state === 'stands' ? '' : 'text-quiet'}>
+						<td class="align-top whitespace-nowrap">{shortDay(e.day)}</td>
+						<td class="label align-top">{ENTRY_NAME[e.kind]}</td>
+						<td class="align-top"
+							><span class={e.state === 'stands' ? '' : 'line-through'}>{e.text}</span>
+							{#if e.after}<span class="block text-sm">{e.after}</span>{/if}
+							{#if open === e.id && e.state === 'stands'}<TakeOutForm
+									formId={data.ids[i] ?? ''}
+									entry={e}
+									enterAt="/clients/{data.head.id}/{ENTERED_AT[e.kind]}"
+									wrong={sentFor === e.id ? wrong('reason') : undefined}
+									say={(text) => (lost = text)}
+									done={() => (taking = '')}
+								/>{/if}</td
+						>
+						<td class="label align-top">{e.by}</td>
+						<td class="text-right align-top"
+							>{#if e.state === 'stands'}{#if e.closed}<span class="label" title={e.closed}>–</span
+									>{:else}<button
+										type="button"
+										class="min-h-9 cursor-pointer text-accent underline"
+										aria-expanded={open === e.id}
+										aria-label="Take out {e.text}"
+										onclick={() => (taking = taking === e.id ? '' : e.id)}>take out</button
+									>{/if}{/if}</td
+						>
+					</tr>
+				{/each}
+			</Rows>
+		</div>
+		<nav aria-label="Further entries" class="mt-3 flex gap-5">
+			{#if data.at > 1}<a href={address(data.kind, data.at - 1)}>Later</a>{/if}
+			{#if data.more}<a href={address(data.kind, data.at + 1)}>Earlier</a>{/if}
+		</nav>
+	{/if}
+</main>
