@@ -10,6 +10,7 @@ import { join } from 'node:path';
 import pg from 'pg';
 import { PRACTICE_TABLES, bootstrap, migrate } from '#lib/server/db/migrate.ts';
 import { loadDemo } from '../demo/load.ts';
+import { CLIENTS as DEMO } from '../demo/people.ts';
 import { startCluster } from '../scripts/cluster.mjs';
 import { STAFF } from '../scripts/sign-ins.mjs';
 
@@ -80,7 +81,10 @@ await loadDemo({
 	today: TODAY
 });
 const began = performance.now();
-await multiply(cluster.superUrl.replace(/\/[^/?]*(\?|$)/, `/${name}$1`), Math.ceil(CLIENTS / 8) - 1);
+await multiply(
+	cluster.superUrl.replace(/\/[^/?]*(\?|$)/, `/${name}$1`),
+	Math.ceil(CLIENTS / DEMO.length) - 1
+);
 line('copying clients', `${((performance.now() - began) / 1000).toFixed(1)} s`);
 
 const server = spawn(process.execPath, ['build/index.js'], {

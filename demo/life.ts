@@ -66,7 +66,20 @@ export class Life {
 		const ending = addDays(w.today, -ENDING_DAYS);
 		for (let day = addDays(w.start, 2); day < ending; day = addDays(day, 1)) await this.ordinaryDay(day);
 		await this.end(ending);
+		await this.secondMornings();
 		await this.also();
+	}
+
+	/** Mornings of a second sore place, the last three weeks: at its usual. */
+	private async secondMornings(): Promise<void> {
+		const { c, w } = this;
+		if (c.second === undefined) return;
+		const { region, usual: pain } = c.second;
+		for (let day = addDays(w.today, -21); day < w.today; day = addDays(day, 1)) {
+			const regions = [{ id: w.intakeId(day), region, pain, swelling: 'none' as const, stiffnessMin: 15 }];
+			const sent = { id: w.intakeId(day), clientId: this.clientId, day, regions, events: [] };
+			must(await checkIn(w.as('trainer', day), sent, at(day, 7)));
+		}
 	}
 
 	private async intake(): Promise<void> {
@@ -181,6 +194,21 @@ export class Life {
 				at(day, 9)
 			)
 		);
+		if (c.second !== undefined)
+			must(
+				await saveComplaint(
+					ctx,
+					{
+						id: w.intakeId(day),
+						settingId: w.intakeId(day),
+						clientId: this.clientId,
+						region: c.second.region,
+						usualMorning: c.second.usual,
+						...c.second.complaint
+					},
+					at(day, 9)
+				)
+			);
 		for (const g of c.goals) {
 			const first = w.intakeId(day);
 			must(await saveGoal(ctx, { id: first, clientId: this.clientId, ...g }, at(day, 9)));
@@ -318,7 +346,8 @@ export class Life {
 	/** Further exercises beside the first: easy, seen, and with nothing to tell. */
 	private async also(): Promise<void> {
 		const { c, w } = this;
-		for (const { family, step: stepId, daysAgo, done } of c.also ?? []) {
+		for (const { family, step: stepId, region = c.region, daysAgo, done, particulars } of c.also ?? []) {
+			const usual = region === c.second?.region ? c.second.usual : c.usual;
 			const begun = addDays(w.today, -daysAgo);
 			const ladder = FAMILIES[family];
 			const step = ladder === undefined ? undefined : stepOf(ladder, stepId);
@@ -334,7 +363,8 @@ export class Life {
 						clientId: this.clientId,
 						family,
 						step: stepId,
-						region: c.region,
+						region,
+						...(particulars === undefined ? {} : { particulars }),
 						sets,
 						reps,
 						loadKg: 0,
@@ -350,7 +380,7 @@ export class Life {
 					observed: true,
 					prescribed: { sets, reps, loadKg: 0 },
 					sets: Array.from({ length: sets }, () => ({ reps, effort: 5, cleanReps: reps })),
-					pains: [{ region: c.region, before: c.usual, peak: c.usual, after: c.usual }],
+					pains: [{ region, before: usual, peak: usual, after: usual }],
 					symptoms: [],
 					faults: {},
 					soreness: 2,

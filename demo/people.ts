@@ -2,6 +2,7 @@
  * The made-up practice: a boat-yard town nobody lives in, its rooms, its staff, and eight clients of different knees, hips and
  * backs. Any likeness to a person is chance.
  */
+import type { Particulars } from '#lib/core/dose/particulars.ts';
 import type { Equipment } from '#lib/core/exercise/family.ts';
 import type { MainAxis, Side } from '#lib/core/body/axis.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
@@ -126,9 +127,18 @@ export interface DemoClient {
 	readonly also?: readonly {
 		readonly family: string;
 		readonly step: string;
+		/** The second sore place, where it is for that. */
+		readonly region?: string;
+		readonly particulars?: Particulars;
 		readonly daysAgo: number;
 		readonly done: readonly number[];
 	}[];
+	/** A second sore place. */
+	readonly second?: {
+		readonly region: string;
+		readonly usual: number;
+		readonly complaint: DemoClient['complaint'];
+	};
 	readonly ranges: Ranges;
 	readonly limit?: {
 		readonly axis: MainAxis;
@@ -540,5 +550,100 @@ export const CLIENTS: readonly DemoClient[] = [
 			weightBearingDorsiflexion: both(33, 36, 38)
 		},
 		ending: 'silent'
+	},
+	{
+		key: 'nerys',
+		name: 'Nerys Fallowfield',
+		born: '1962-06-20',
+		sex: 'female',
+		occupation: 'harbour pilot',
+		heightCm: 170,
+		massKg: 71,
+		region: 'knee-left',
+		usual: 2,
+		technique: null,
+		homeKit: ['chair', 'band', 'step'],
+		complaint: {
+			spot: 'inner',
+			worst: 5,
+			painAt: 'late',
+			loaded: 'yes',
+			position: 'stairs',
+			easing: 'sitting down',
+			stiffnessMin: 10
+		},
+		second: {
+			region: 'back',
+			usual: 2,
+			complaint: {
+				spot: 'low',
+				worst: 5,
+				painAt: 'early',
+				loaded: 'yes',
+				position: 'bending',
+				easing: 'walking',
+				stiffnessMin: 20
+			}
+		},
+		goals: [
+			{
+				activity: 'stairs-up',
+				label: 'Pilot ladder up a ship’s side',
+				score: 3,
+				confidence: 4,
+				side: 'left',
+				point: { family: 'step', step: 'step-up', heightCm: 20 }
+			}
+		],
+		tests: [
+			{ test: 'chair-stand-30s', first: 12, gain: 3 },
+			{ test: 'one-leg-open', side: 'left', first: 17, gain: 6 },
+			{ test: 'one-leg-open', side: 'right', first: 24, gain: 3 },
+			{ test: 'trunk-back', first: 72, gain: 14 }
+		],
+		policyId: 'pain-monitored',
+		frontOfKnee: false,
+		goal: 'Climb the pilot ladder',
+		firstStep: 'raised-seat',
+		also: [
+			{ family: 'step', step: 'low-step-up', daysAgo: 20, done: [15, 10, 6, 3] },
+			{
+				family: 'abduction',
+				step: 'wall-press',
+				daysAgo: 20,
+				done: [15, 10, 6, 3],
+				particulars: { holdSec: 5, daysPerWeek: 3 }
+			},
+			{
+				family: 'abduction',
+				step: 'clamshell',
+				daysAgo: 13,
+				done: [10, 6, 3],
+				particulars: { band: 'light', tempo: '2-1-2-0', note: 'Hips stay stacked.' }
+			},
+			{
+				family: 'calf',
+				step: 'heel-raise',
+				daysAgo: 13,
+				done: [10, 6, 3],
+				particulars: { restSec: 60, where: 'both' }
+			},
+			{ family: 'hinge', step: 'seated-hinge', region: 'back', daysAgo: 16, done: [13, 10, 6, 3] },
+			{
+				family: 'trunk',
+				step: 'bird-dog',
+				region: 'back',
+				daysAgo: 16,
+				done: [13, 10, 6, 3],
+				particulars: { holdSec: 5, where: 'home' }
+			},
+			{ family: 'mobility', step: 'knee-to-chest', region: 'back', daysAgo: 16, done: [13, 6] }
+		],
+		ranges: {
+			kneeFlexion: { left: [96, 114, 126], right: [120, 132, 138] },
+			thighTrunkFlexion: both(104, 120, 128),
+			weightBearingDorsiflexion: both(33, 37, 39)
+		},
+		ending: 'advance'
 	}
 ];

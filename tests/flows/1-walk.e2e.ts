@@ -7,7 +7,7 @@ test.describe.configure({ mode: 'serial' });
 test('today lists the clients by need, each with its reason in words', async ({ page }) => {
 	await signIn(page);
 	const rows = page.getByTestId('today').getByRole('link');
-	await expect(rows).toHaveCount(8);
+	await expect(rows).toHaveCount(9);
 	await expect(rows.nth(0)).toContainText('Refer');
 	await expect(rows.nth(0)).toContainText('An open red flag: night pain.');
 	await expect(page.getByRole('link', { name: /Wren Hollis/ })).toContainText(

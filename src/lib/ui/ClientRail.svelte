@@ -11,12 +11,12 @@
 	}
 	let { clientId, work, here }: Props = $props();
 	const LINK =
-		'flex min-h-8.5 items-center gap-2 border-l-3 py-1 pr-3 pl-4 text-ink no-underline hover:bg-wash';
+		'flex min-h-8 items-center gap-2 border-l-3 py-1 pr-3 pl-4 text-ink no-underline hover:bg-wash';
 </script>
 
 <nav aria-label="Work on this client" class="no-print">
 	{#each WORK_GROUPS as group (group)}
-		<h2 class="mt-3 px-5 text-sm font-normal text-quiet">{GROUP_NAME[group]}</h2>
+		<h2 class="mt-2 px-5 text-sm font-normal text-quiet">{GROUP_NAME[group]}</h2>
 		<ul>
 			{#each work.entries.filter((e) => e.group === group) as e (e.to)}
 				<SidebarItem

@@ -20,6 +20,9 @@ import {
 	VERDICT_WORD
 } from './names.ts';
 
+/** A day by its name alone: "Tuesday", "yesterday". */
+const dayNamed = (day: Day, today: Day): string => whenDay(day, today).replace(/^on /, '');
+
 type Say = (r: Reason, today: Day) => string;
 
 const region = (r: Reason): string => (r.region === undefined ? 'the sore place' : regionName(r.region));
@@ -154,8 +157,8 @@ const SAY = {
 			: `${region(r)} was ${r.value}${day(r, t)}; safe is ${r.threshold} or less`,
 	'morning.settled': (r, t) =>
 		r.value === null
-			? `next morning not given after ${whenDay(r.day ?? t, t)}`
-			: `next morning ${r.value} after ${whenDay(r.day ?? t, t)}; usual is ${r.threshold}`,
+			? `next morning not given after ${dayNamed(r.day ?? t, t)}`
+			: `next morning ${r.value} after ${dayNamed(r.day ?? t, t)}; usual is ${r.threshold}`,
 	clean: (r, t) =>
 		r.value === null
 			? r.met

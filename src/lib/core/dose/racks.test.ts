@@ -1,6 +1,6 @@
 /** Loads of a rack with single bells of 4 to 20 kg, as most practices have them. Common practice. */
 import { describe, expect, it } from 'vitest';
-import { HOUSEHOLD_MOST_KG, nearestLoads, onTheRacks, startLoad } from './racks.ts';
+import { HOUSEHOLD_MOST_KG, loadsItself, nearestLoads, onTheRacks, startLoad } from './racks.ts';
 
 const items = [4, 6, 8, 16].map((kg) => ({ kg, count: kg === 4 ? 2 : 1 }));
 const racks = { items, household: false };
@@ -29,6 +29,12 @@ describe('the loads there are', () => {
 		expect(nearestLoads(7, items)).toEqual([6, 8]);
 		expect(nearestLoads(3, items)).toEqual([4]);
 		expect(nearestLoads(20, items)).toEqual([16]);
+	});
+	it('a machine carries its own load, among other things or as one of several ways', () => {
+		expect(loadsItself(['leg-press'])).toBe(true);
+		expect(loadsItself(['chair', ['band', 'curl-machine']])).toBe(true);
+		expect(loadsItself(['chair', 'cuff'])).toBe(false);
+		expect(loadsItself()).toBe(false);
 	});
 	it('a first load that is not there becomes the lighter one, never the heavier', () => {
 		expect(startLoad(8, racks)).toBe(8);

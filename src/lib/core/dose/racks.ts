@@ -31,6 +31,13 @@ export function nearestLoads(kg: number, items: readonly RackItem[]): readonly n
 	return [lighter, heavier].filter((x): x is number => x !== undefined);
 }
 
+/** Equipment that carries its own load: a stack, or a bar with plates. */
+const OWN_LOAD: ReadonlySet<string> = new Set(['leg-press', 'extension-machine', 'curl-machine', 'bar']);
+
+/** Does a step load itself, so that no weight of a rack is asked? */
+export const loadsItself = (equipment: readonly (string | readonly string[])[] = []): boolean =>
+	equipment.some((e) => (typeof e === 'string' ? OWN_LOAD.has(e) : e.some((x) => OWN_LOAD.has(x))));
+
 /** What a first load becomes with what there is: itself, else the next lighter item, else none. */
 export const startLoad = (kg: number, racks: Racks): number =>
 	onTheRacks(kg, racks) ? kg : (nearestLoads(kg, racks.items).find((item) => item < kg) ?? 0);

@@ -1,4 +1,5 @@
 /** What can never happen: rows of another practice, an overwritten record, a powerful application role. */
+import { CLIENTS } from '../../../../demo/people.ts';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { as, client, cloneOf, type TestDatabase } from '../../../../tests/database.ts';
@@ -37,7 +38,9 @@ describe('tenancy', () => {
 			expect((await d.pool.query(`select count(*)::int as n from ${table}`)).rows[0], table).toEqual({
 				n: 0
 			});
-		expect((await d.owner.query('select count(*)::int as n from client')).rows[0]).toEqual({ n: 8 });
+		expect((await d.owner.query('select count(*)::int as n from client')).rows[0]).toEqual({
+			n: CLIENTS.length
+		});
 	});
 	it('another practice’s client is indistinguishable from none', async () => {
 		const wren = await client(await as(d, 'physiotherapist'), 'Wren');
@@ -68,7 +71,7 @@ describe('tenancy', () => {
 	});
 	it('the practice setting ends with its transaction', async () => {
 		const ctx = await as(d, 'physiotherapist');
-		expect(await ctx.inPractice(async (t) => (await loadRecords(t)).length)).toBe(8);
+		expect(await ctx.inPractice(async (t) => (await loadRecords(t)).length)).toBe(CLIENTS.length);
 		expect((await d.pool.query('select count(*)::int as n from client')).rows[0]).toEqual({ n: 0 });
 	});
 });

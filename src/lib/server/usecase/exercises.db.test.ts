@@ -253,6 +253,12 @@ describe('load and particulars', () => {
 		expect(refused.ok ? '' : refused.refusal.message).toContain('6 kg and 8 kg are nearest');
 		expect(await give(8)).toMatchObject({ ok: true });
 	});
+	it('a machine has its own: no rack is asked for its load', async () => {
+		const r = await client(physio, 'Wren');
+		const press = { family: 'leg-press', step: 'leg-press', region: 'knee-right', loadKg: 50 };
+		const given = await prescribe(physio, asked(r, press));
+		expect(given.ok || !given.refusal.message.includes('There is no 50 kg')).toBe(true);
+	});
 	it('hold, tempo, rest and the note go on when a slip is signed, until they are said anew', async () => {
 		const r = await client(physio, 'Tamsin');
 		const particulars = { tempo: '3-1-2-0', restSec: 60, daysPerWeek: 3, note: 'slowly down' };

@@ -1,7 +1,7 @@
 /** Prescribes several steps at once: each as if alone with the dose it starts at, in the order they are named; all of them or none. */
 import { ok, refuse } from '#lib/core/base/result.ts';
 import { stepAnywhere } from '#lib/core/exercise/family.ts';
-import { startLoad } from '#lib/core/dose/racks.ts';
+import { loadsItself, startLoad } from '#lib/core/dose/racks.ts';
 import { stepTitle } from '#lib/wording/steps.ts';
 import { racksOf } from '../record/facts-of.ts';
 import { loadRecords } from '../record/load.ts';
@@ -26,7 +26,8 @@ export const prescribeSeveral = command<Several, readonly Given[]>({
 		for (const item of items) {
 			const step = stepAnywhere(r.families, item.step);
 			const dose = step?.usualDose.start ?? { sets: 1, reps: 1 };
-			const loadKg = startLoad(step?.posture.load?.kg ?? 0, racksOf(r));
+			const kg = step?.posture.load?.kg ?? 0;
+			const loadKg = loadsItself(step?.equipment) ? kg : startLoad(kg, racksOf(r));
 			const one = await prescribeIn(run, { ...item, clientId, ...dose, loadKg });
 			if (!one.ok)
 				return refuse<Refused>({

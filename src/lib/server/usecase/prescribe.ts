@@ -7,7 +7,7 @@ import type { Day } from '#lib/core/base/calendar-day.ts';
 import { ok } from '#lib/core/base/result.ts';
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
 import type { Particulars } from '#lib/core/dose/particulars.ts';
-import { nearestLoads, onTheRacks } from '#lib/core/dose/racks.ts';
+import { loadsItself, nearestLoads, onTheRacks } from '#lib/core/dose/racks.ts';
 import {
 	cuesFor,
 	faultsIn,
@@ -115,7 +115,7 @@ export async function prescribeIn(run: Run, p: NewPrescription): Promise<Outcome
 		return refuseFor('Prescribing for this client is not delegated to you; ask a licensed user.');
 	const held = heldBy(r, p.region);
 	if (held !== undefined) return invalid('step', held);
-	const load = loadRefusal(r, p);
+	const load = loadsItself(step.equipment) ? undefined : loadRefusal(r, p);
 	if (load !== undefined) return load;
 	const fit = fitContextOf(r, ctx.today, sideOf(p.region));
 	const setup = p.setup ?? setupFor(step, fitStep(step, fit), fit.body);

@@ -1,4 +1,5 @@
 /** What Today keeps: a kept row is always what judging anew would say, and whoever changes a record meanwhile wins. */
+import { CLIENTS } from '../../../../demo/people.ts';
 import { randomUUID } from 'node:crypto';
 import { sql } from 'kysely';
 import { describe, expect, it } from 'vitest';
@@ -155,16 +156,16 @@ describe('kept and rebuilt', () => {
 		});
 		expect(await old()).toEqual([]);
 		await physio.inPractice((t) => unjudge(t));
-		expect(await old()).toHaveLength(8);
+		expect(await old()).toHaveLength(CLIENTS.length);
 	});
 	it('another day, another engine and a row thrown away are judged anew', async () => {
 		await rows();
-		expect(await old('2026-03-13')).toHaveLength(8);
+		expect(await old('2026-03-13')).toHaveLength(CLIENTS.length);
 		// A clock that went back: what was said for tomorrow is not said today.
-		expect(await old('2026-03-11')).toHaveLength(8);
-		expect(await physio.inPractice((t) => unjudged(t, TODAY, 'another'))).toHaveLength(8);
+		expect(await old('2026-03-11')).toHaveLength(CLIENTS.length);
+		expect(await physio.inPractice((t) => unjudged(t, TODAY, 'another'))).toHaveLength(CLIENTS.length);
 		await d.owner.query('delete from standing');
-		expect(await old()).toHaveLength(8);
+		expect(await old()).toHaveLength(CLIENTS.length);
 		expect(await kept({ ...physio, today: '2026-03-13' })).toEqual(
 			await rebuilt({ ...physio, today: '2026-03-13' })
 		);
@@ -172,7 +173,7 @@ describe('kept and rebuilt', () => {
 	it('rebuilt by the command line, rows are what they were', async () => {
 		const before = await rows();
 		await d.owner.query(`update standing set today_row = '{}', rank = 99`);
-		expect(await rebuild(d.ownerUrl, () => TODAY)).toMatchObject([{ clients: 8 }]);
+		expect(await rebuild(d.ownerUrl, () => TODAY)).toMatchObject([{ clients: CLIENTS.length }]);
 		expect(await rows()).toEqual(before);
 	});
 	it('an answer made from what was known before a change is dropped', async () => {
@@ -213,7 +214,7 @@ describe('reading', () => {
 	});
 	it('finds by a part of the name, as typed; pages go on where the last ended', async () => {
 		const found = value(await showToday(physio, { search: 'wREN' }));
-		expect(found).toMatchObject({ all: 8, found: 1 });
+		expect(found).toMatchObject({ all: CLIENTS.length, found: 1 });
 		expect(found.rows.map((r) => r.name.split(' ')[0])).toEqual(['Wren']);
 		expect(value(await showToday(physio, { search: '%' }))).toMatchObject({ found: 0, rows: [] });
 		const all = await rows();
@@ -225,7 +226,8 @@ describe('reading', () => {
 		await silent(TODAY);
 		await d.owner.query(`update standing set valid_until = '2027-01-01'`);
 		expect(await silent('2026-04-12')).toHaveLength(
-			8 - (await rows({ ...physio, today: '2026-04-12' })).filter((r) => r.lastSession === null).length
+			CLIENTS.length -
+				(await rows({ ...physio, today: '2026-04-12' })).filter((r) => r.lastSession === null).length
 		);
 	});
 	it('another practice sees and changes nothing of it', async () => {

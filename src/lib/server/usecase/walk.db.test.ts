@@ -1,4 +1,5 @@
 /** The use-cases of the walk on a real database: signing, undoing, logging, correcting, and what each refuses. */
+import { CLIENTS } from '../../../../demo/people.ts';
 import { randomUUID } from 'node:crypto';
 import { describe, expect, it } from 'vitest';
 import { as, client, demoForEach, type TestDatabase } from '../../../../tests/database.ts';
@@ -72,7 +73,7 @@ describe('today', () => {
 					transformResult: async (a) => a.result
 				}) as typeof t.trx
 			};
-			expect((await loadRecords(counted)).length).toBe(8);
+			expect((await loadRecords(counted)).length).toBe(CLIENTS.length);
 		});
 		expect(queries).toBe(6);
 	});

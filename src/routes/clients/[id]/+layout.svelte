@@ -41,14 +41,11 @@
 					</p>{/if}
 			</div>
 			<div class="max-lg:hidden">
-				<ClientRail clientId={head.id} work={head.work} {here} />
-				{#if next !== null && elsewhere}<p
-						class="no-print mt-4 border-t px-5 pt-3 text-sm"
-						data-testid="next"
-					>
+				{#if next !== null && elsewhere}<p class="no-print mt-2 px-5 text-sm" data-testid="next">
 						<span class="label block">next for this client</span>
 						<a href="/clients/{head.id}/{next.to}">{next.text}</a>
 					</p>{/if}
+				<ClientRail clientId={head.id} work={head.work} {here} />
 			</div>
 		</section>
 		<div id="work" tabindex="-1" class="min-w-0 outline-none max-lg:pb-16">
