@@ -37,6 +37,7 @@
 	>
 		<a href="/" class="text-lg font-bold text-ink no-underline">Bolster</a>
 		<a href="/">Today</a>
+		<a href="/clients">Clients</a>
 		<a href="/library">Library</a>
 		<span class="label max-md:hidden">{data.me.practice}</span>
 		<span class="label ml-auto max-sm:sr-only" title={data.me.role}

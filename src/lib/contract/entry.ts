@@ -1,22 +1,8 @@
 /** What was entered of a client, and taking it out, as a page and a form. */
 import { z } from 'zod';
 import type { Day } from '#lib/core/base/calendar-day.ts';
+import { ENTRY_KINDS, type EntryKind } from '#lib/core/client/entry-kind.ts';
 import { text, uuid } from './basics.ts';
-
-export const ENTRY_KINDS = [
-	'range',
-	'test',
-	'total',
-	'session',
-	'morning',
-	'event',
-	'complaint',
-	'goal',
-	'operation',
-	'limit',
-	'arrival'
-] as const;
-export type EntryKind = (typeof ENTRY_KINDS)[number];
 
 export interface EntryView {
 	readonly kind: EntryKind;

@@ -2,7 +2,7 @@
 import { testSpec } from '#lib/catalogue/function-tests.ts';
 import { questionnaire } from '#lib/catalogue/questionnaires.ts';
 import { methodOf, RANGES } from '#lib/catalogue/ranges.ts';
-import type { EntryKind } from '#lib/contract/entry.ts';
+import type { EntryKind } from '#lib/core/client/entry-kind.ts';
 import type { Side } from '#lib/core/body/axis.ts';
 import type { LimitAxis } from '#lib/core/client/protocol.ts';
 import type { ProtocolWhen } from '#lib/core/client/envelope.ts';

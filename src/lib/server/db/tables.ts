@@ -167,6 +167,7 @@ export interface Tables {
 		particulars?: Json;
 	};
 	plan_order: Appended & { client_id: string; groups: Json };
+	client_status: Appended & { client_id: string; status: string; local_day: Days; outcome: Json };
 	visit: Appended & { client_id: string; local_day: Days; tz: string; started_at: Date; observed: boolean };
 	exercise_log: Appended & {
 		visit_id: string;

@@ -4,7 +4,7 @@
  */
 import { sql, type RawBuilder } from 'kysely';
 import type { Day } from '#lib/core/base/calendar-day.ts';
-import type { EntryKind } from '#lib/contract/entry.ts';
+import type { EntryKind } from '#lib/core/client/entry-kind.ts';
 import { append, type Append } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 

@@ -66,6 +66,7 @@ const MAY = {
 	'log visit': ['trainer', 'licensed'],
 	'check in': ['trainer', 'licensed'],
 	'put right': ['trainer', 'licensed'],
+	'end an episode': ['licensed'],
 	sign: ['trainer', 'licensed'],
 	override: ['licensed'],
 	'replay decision': ['licensed', 'owner']

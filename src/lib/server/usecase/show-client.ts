@@ -1,15 +1,27 @@
 /** One client's record, with the reading entered in the access log. */
 import { uuidv7 } from '#lib/core/base/uuid.ts';
-import { ok } from '#lib/core/base/result.ts';
+import { ok, refuse } from '#lib/core/base/result.ts';
 import { append } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { allow, notFound, type Context, type Outcome, type Verb } from './actor.ts';
+import { standingOfClient } from '../repo/client-list-repo.ts';
 import { newId } from './new-id.ts';
 import { loadRecords, type ClientRecord } from '../record/load.ts';
 
 export type { PracticeTransaction };
 
 export const isUuid = (s: string): boolean => uuidv7.test(s);
+
+/** Of a client who was put away a link says so; of any other it says there is none. */
+async function whereTheyAre(t: PracticeTransaction, clientId: string): Promise<Outcome<never>> {
+	const known = await standingOfClient(t, clientId);
+	return known?.status === 'archived'
+		? refuse({
+				why: 'not-found',
+				message: `${known.name} was put away when the episode ended. A licensed user takes them back from All clients.`
+			})
+		: notFound;
+}
 
 /** Loads a client or refuses; `also` may read more in the same transaction. */
 export async function showClient<T>(
@@ -24,7 +36,7 @@ export async function showClient<T>(
 	if (!isUuid(clientId)) return notFound;
 	return ctx.inPractice(async (t) => {
 		const [record] = await loadRecords(t, clientId);
-		if (record === undefined) return notFound;
+		if (record === undefined) return whereTheyAre(t, clientId);
 		await append(t, 'access_log', { id: newId(ctx.now), client_id: clientId, what });
 		return ok({ record, more: await also(t, record) });
 	});

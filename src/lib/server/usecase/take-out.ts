@@ -2,7 +2,8 @@
  * Takes one entry out of the record, with its reason: one's own, or anybody's for a licensed user. The entry stays to be read; what rested on it is
  * judged anew. What a licensed user alone may enter or open, a licensed user alone takes out; a sore place only when nothing in the plan is for it.
  */
-import type { EntryKind, TakeOut } from '#lib/contract/entry.ts';
+import type { TakeOut } from '#lib/contract/entry.ts';
+import type { EntryKind } from '#lib/core/client/entry-kind.ts';
 import { ok } from '#lib/core/base/result.ts';
 import { regionName } from '#lib/wording/names.ts';
 import { effectiveChain } from '../record/effective-chain.ts';

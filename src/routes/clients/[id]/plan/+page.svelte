@@ -7,6 +7,7 @@
 	import Act from '#lib/ui/Act.svelte';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import Said from '#lib/ui/Said.svelte';
+	import EndEpisode from '#lib/ui/plan/EndEpisode.svelte';
 	import EndedList from '#lib/ui/plan/EndedList.svelte';
 	import PlanGroups from '#lib/ui/plan/PlanGroups.svelte';
 	import { figureOfStep } from '#lib/ui/scene.ts';
@@ -84,5 +85,11 @@
 			<p>{call}</p>
 		</div>
 	{/if}
+	{#if data.head.licensed}<EndEpisode
+			formId={data.episodeId}
+			inPlan={work.length}
+			wrong={sentFor === undefined ? wrong('reason') : undefined}
+			say={(text) => (lost = text)}
+		/>{/if}
 	{#if ended.length > 0}<EndedList {ended} {wrongOf} say={(text) => (lost = text)} />{/if}
 </main>

@@ -1,4 +1,5 @@
-import { ENTRY_KINDS, takeOutForm } from '#lib/contract/entry.ts';
+import { takeOutForm } from '#lib/contract/entry.ts';
+import { ENTRY_KINDS } from '#lib/core/client/entry-kind.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
 import { refusal, refuseShape } from '#lib/server/http/respond.ts';

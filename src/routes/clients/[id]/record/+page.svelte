@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** Everything that was entered, latest day first; what was wrong is taken out with its reason, and stays to be read. */
 	import { goto } from '$app/navigation';
-	import { ENTRY_KINDS, type EntryKind } from '#lib/contract/entry.ts';
+	import { ENTRY_KINDS, type EntryKind } from '#lib/core/client/entry-kind.ts';
 	import Choice from '#lib/ui/Choice.svelte';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import Rows from '#lib/ui/Rows.svelte';

@@ -1,0 +1,77 @@
+/** All clients of a practice by name, those who come and those who were put away; and the rows that say so. */
+import { sql } from 'kysely';
+import type { ClientRow, ClientsAsked } from '#lib/contract/episode-form.ts';
+import type { PracticeTransaction } from '../db/in-practice.ts';
+import { isHead } from '../db/heads.ts';
+
+interface Row {
+	id: string;
+	name: string;
+	occupation: string | null;
+	status: 'active' | 'archived';
+	opened_on: string;
+	last_session: string | null;
+	in_use: number;
+	ended_day: string | null;
+	ended_reason: string | null;
+	ended_outcome: readonly string[] | null;
+	found: number;
+}
+
+/** A search finds a part of a name as it is typed: no wildcards of its own. */
+const part = (text: string): string => `%${text.replace(/[\\%_]/g, '\\$&')}%`;
+
+export async function clientList(
+	t: PracticeTransaction,
+	{ search, status, order, page }: ClientsAsked,
+	size: number
+): Promise<{ readonly rows: readonly ClientRow[]; readonly found: number }> {
+	const last = sql`(select max(v.local_day) from visit v where v.practice_id = c.practice_id and v.client_id = c.id and not v.voided)`;
+	const { rows } = await sql<Row>`
+		with chosen as (
+			select c.practice_id, c.id, p.name, p.occupation, c.status, c.opened_on, ${order === 'lately' ? last : sql`null::date`} as lately, count(*) over ()::int as found
+			from client c join person p on p.practice_id = c.practice_id and p.client_id = c.id
+			where (${search} = '' or p.name ilike ${part(search)}) and (${status} = 'all' or c.status = ${status})
+			order by ${order === 'lately' ? sql`lately desc nulls last,` : sql``} p.name, c.id limit ${size} offset ${(page - 1) * size})
+		select c.id, c.name, c.occupation, c.status, c.opened_on, c.found, ${last} as last_session,
+			(select count(*)::int from prescription x where x.practice_id = c.practice_id and x.client_id = c.id and x.state = 'active' and ${isHead('prescription', 'x')}) as in_use,
+			e.local_day as ended_day, e.reason as ended_reason, e.outcome as ended_outcome
+		from chosen c left join lateral (select s.local_day, s.reason, s.outcome from client_status s where s.practice_id = c.practice_id and s.client_id = c.id and s.status = 'archived' order by s.recorded_at desc limit 1) e on true
+		order by ${order === 'lately' ? sql`c.lately desc nulls last,` : sql``} c.name, c.id`.execute(t.trx);
+	return {
+		found: rows[0]?.found ?? 0,
+		rows: rows.map((r) => ({
+			clientId: r.id,
+			name: r.name,
+			occupation: r.occupation ?? '',
+			status: r.status,
+			openedOn: r.opened_on,
+			lastSession: r.last_session,
+			inUse: r.in_use,
+			ended:
+				r.ended_day === null
+					? null
+					: { day: r.ended_day, reason: r.ended_reason ?? '', goals: r.ended_outcome ?? [] }
+		}))
+	};
+}
+
+/** Name and standing of a client, put away or not; undefined where there is none here. */
+export async function standingOfClient(
+	t: PracticeTransaction,
+	clientId: string
+): Promise<{ readonly name: string; readonly status: 'active' | 'archived' } | undefined> {
+	const { rows } = await sql<{ name: string; status: 'active' | 'archived' }>`
+		select p.name, c.status from client c join person p on p.practice_id = c.practice_id and p.client_id = c.id where c.id = ${clientId}`.execute(
+		t.trx
+	);
+	return rows[0];
+}
+
+export const setStatus = (t: PracticeTransaction, clientId: string, status: 'active' | 'archived') =>
+	t.trx
+		.updateTable('client')
+		.set({ status })
+		.where('practice_id', '=', t.practiceId)
+		.where('id', '=', clientId)
+		.execute();
