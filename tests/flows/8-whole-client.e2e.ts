@@ -124,6 +124,44 @@ test('one of them ends with its reason, is judged no more, and can be taken up a
 	await expect(page.getByRole('navigation', { name: 'Slips of this client' }).getByRole('link')).toHaveCount(
 		4
 	);
+	// A mistyped morning is taken out of the record, and stays to be read.
+	await visit(page, `/clients/${id}/record?kind=morning`);
+	const entry = page.getByTestId('entry').first();
+	await entry.getByRole('button', { name: /^Take out/ }).click();
+	await entry.getByRole('button', { name: 'Take it out' }).click();
+	await expect(entry.getByText('Say in a few words what was wrong with it.')).toBeVisible();
+	await entry.getByLabel('What was wrong with it').fill('that was the other client');
+	await entry.getByRole('button', { name: 'Take it out' }).click();
+	await expect(page.getByTestId('done')).toContainText('Taken out, with your reason.');
+	await expect(page.getByTestId('entry').first()).toContainText('that was the other client');
+	await accessible(page);
 	await visit(page, `/clients/${id}/ladders?from=nobody`);
 	await expect(page.getByText('There is no such client in this practice.')).toBeVisible();
+});
+
+test('the episode ends with its reason; the client is found among all clients, and taken back', async ({
+	page
+}) => {
+	await signIn(page);
+	const lotte = await openClient(page, 'Lotte', 'plan');
+	await page.getByRole('button', { name: 'End the episode' }).first().click();
+	await page.getByLabel('How it ended').fill('sits low without a thought');
+	await page.getByRole('button', { name: 'End the episode' }).last().click();
+	await expect(page).toHaveURL(/status=archived/);
+	const row = page.getByTestId('client').filter({ hasText: 'Lotte Brindle' });
+	await expect(row).toContainText('sits low without a thought');
+	await accessible(page);
+	await page.goto(`/clients/${lotte}/plan`);
+	await expect(page.getByText('Lotte Brindle was put away')).toBeVisible();
+	await visit(page, '/clients?status=all&name=lotte');
+	await expect(page.getByTestId('client')).toHaveCount(1);
+	await row.getByRole('button', { name: 'Take Lotte Brindle back' }).click();
+	await row.getByLabel('Why they come again').fill('the other hip');
+	await row.getByRole('button', { name: 'Take back' }).last().click();
+	await expect(page.getByTestId('done')).toContainText('Lotte Brindle is taken back');
+	await visit(page, `/clients/${lotte}/plan`);
+	await expect(page.getByText('Nothing is prescribed yet')).toBeVisible();
+	await expect(page.getByTestId('ended').first()).toContainText(
+		'the episode ended: sits low without a thought'
+	);
 });

@@ -60,7 +60,10 @@
 </form>
 {#each GROUPS as g (g)}
 	<section aria-label={GROUP_NAME[g]} class="mt-2 {groups[g].length === 0 ? 'no-print' : ''}">
-		<h3 class="label">{GROUP_NAME[g]}</h3>
+		<h3 class="label">
+			{GROUP_NAME[g]}{#if groups[g].length === 0}<span class="font-normal">: nothing; drag one here</span
+				>{/if}
+		</h3>
 		<ul
 			aria-label="{GROUP_NAME[g]}: exercises"
 			class="min-h-8"
