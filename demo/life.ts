@@ -5,6 +5,7 @@ import type { Session } from '#lib/core/session/record.ts';
 import { exercises, type Prescription } from '#lib/server/repo/exercise-repo.ts';
 import type { Context, Outcome } from '#lib/server/usecase/actor.ts';
 import { checkIn } from '#lib/server/usecase/check-in.ts';
+import { setContact, writeNote } from '#lib/server/usecase/write-note.ts';
 import { logVisit } from '#lib/server/usecase/log-visit.ts';
 import { prescribe } from '#lib/server/usecase/prescribe.ts';
 import { advancesToday } from '#lib/server/record/facts-of.ts';
@@ -68,6 +69,27 @@ export class Life {
 		await this.end(ending);
 		await this.secondMornings();
 		await this.also();
+		await this.notes();
+	}
+
+	private async notes(): Promise<void> {
+		const { c, w } = this;
+		const { clientId } = this;
+		for (const { daysAgo, region, body } of c.notes ?? []) {
+			const day = addDays(w.today, -daysAgo);
+			const about = region === undefined ? {} : { region };
+			must(
+				await writeNote(w.as('physio', day), { id: w.intakeId(day), clientId, day, body, about }, at(day, 17))
+			);
+		}
+		for (const contact of c.contacts ?? [])
+			must(
+				await setContact(
+					w.as('physio', w.start),
+					{ ...contact, id: w.intakeId(w.start), clientId },
+					at(w.start, 9)
+				)
+			);
 	}
 
 	/** Mornings of a second sore place, the last three weeks: at its usual. */

@@ -1,5 +1,5 @@
 /**
- * The made-up practice: a boat-yard town nobody lives in, its rooms, its staff, and eight clients of different knees, hips and
+ * The made-up practice: a boat-yard town nobody lives in, its rooms, its staff, and clients of different knees, hips and
  * backs. Any likeness to a person is chance.
  */
 import type { Particulars } from '#lib/core/dose/particulars.ts';
@@ -8,6 +8,7 @@ import type { MainAxis, Side } from '#lib/core/body/axis.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
 import type { PolicyId } from '#lib/catalogue/policies.ts';
 import type { Sex } from '#lib/core/measure/range-kind.ts';
+import type { Contact } from '#lib/contract/note-form.ts';
 import type { NewComplaint, NewGoal } from '#lib/server/usecase/ask.ts';
 
 export const PRACTICE = { name: 'Tidewater Rooms (demo)', tz: 'Europe/London', units: 'metric' } as const;
@@ -139,6 +140,9 @@ export interface DemoClient {
 		readonly usual: number;
 		readonly complaint: DemoClient['complaint'];
 	};
+	/** Dated notes, and whom to call. */
+	readonly notes?: readonly { readonly daysAgo: number; readonly region?: string; readonly body: string }[];
+	readonly contacts?: readonly Contact[];
 	readonly ranges: Ranges;
 	readonly limit?: {
 		readonly axis: MainAxis;
@@ -585,6 +589,21 @@ export const CLIENTS: readonly DemoClient[] = [
 				stiffnessMin: 20
 			}
 		},
+		notes: [
+			{
+				daysAgo: 20,
+				body: 'Afraid of the pilot ladder since she slipped on one in autumn; begins with the low step.'
+			},
+			{
+				daysAgo: 9,
+				region: 'back',
+				body: 'Her doctor spoke of wear and tear; no picture was taken. Sleeps through now.'
+			}
+		],
+		contacts: [
+			{ role: 'emergency', name: 'Idwal, at home', phone: '01999 555 014' },
+			{ role: 'doctor', name: 'Quayside surgery', phone: '01999 555 020' }
+		],
 		goals: [
 			{
 				activity: 'stairs-up',

@@ -26,7 +26,7 @@ const applied = await migrate(ownerUrl, () => {
 if (applied.length > 0) console.error(`Migrated: ${applied.join(', ')}`);
 const have = await demoDay(ownerUrl);
 if (have === undefined) {
-	console.error('Making the demo practice (12 weeks of eight clients)…');
+	console.error('Making the demo practice (12 weeks of nine clients)…');
 	await loadDemo({
 		ownerUrl,
 		appUrl: env('DATABASE_URL'),

@@ -26,19 +26,19 @@ const VIEWS = [
 	['ask', 'Wren', 'ask', 'desk'],
 	['measure', 'Wren', 'measure', 'desk'],
 	['envelope', 'Wren', 'envelope', 'desk'],
-	['plan', 'Bertil', 'plan', 'desk'],
+	['plan', 'Nerys', 'plan', 'desk'],
 	['ladders', 'Wren', 'ladders', 'desk'],
 	['ladder', 'Wren', 'ladder', 'desk'],
-	['ladder-lunge', 'Tamsin', 'ladder?family=lunge&step=reverse-lunge', 'desk'],
 	['library', '', '/library', 'desk'],
 	['own-steps', '', '/library/own', 'desk'],
 	['slip-hold', 'Wren', 'decide', 'desk'],
-	['slip-regress', 'Bertil', 'decide', 'desk'],
 	['trend', 'Wren', 'trend', 'desk'],
+	['record', 'Nerys', 'record', 'desk'],
+	['clients', '', '/clients?status=all', 'desk'],
 	['arrive-phone', 'Wren', 'arrive', 'phone'],
 	['log-phone', 'Wren', 'log', 'phone'],
 	['morning-phone', 'Saskia', 'morning', 'phone'],
-	['ladder-phone', 'Wren', 'ladder', 'phone'],
+	['session-phone', 'Nerys', 'session', 'phone'],
 	// Last: it sets a limit.
 	['slip-suspended', 'Saskia', 'decide', 'dark']
 ];

@@ -21,8 +21,17 @@ export const ENTRY_NAME: Readonly<Record<EntryKind, string>> = {
 	goal: 'goal',
 	operation: 'operation',
 	limit: 'limit',
-	arrival: 'arrival'
+	arrival: 'arrival',
+	note: 'note',
+	contact: 'contact'
 };
+
+export const CONTACT_NAME = {
+	own: 'The client',
+	emergency: 'In an emergency',
+	referrer: 'Referred by',
+	doctor: 'Doctor'
+} as const;
 
 type Row = Readonly<Record<string, unknown>>;
 const text = (v: unknown): string => (v === null || v === undefined ? '' : String(v));
@@ -69,6 +78,9 @@ const TEXT: Readonly<Record<EntryKind, (r: Row) => string>> = {
 			...(r.min_tenths === null ? {} : { minDeg: tenths(r.min_tenths) }),
 			...(r.max_tenths === null ? {} : { maxDeg: tenths(r.max_tenths) })
 		})}${r.lifted === true ? ', lifted' : ''} (${text(r.source)})`,
+	note: (r) =>
+		`${r.region === null ? '' : `${capital(regionName(text(r.region)))}: `}${text(r.title) === '' ? '' : `${text(r.title)}: `}${text(r.body)}`,
+	contact: (r) => `${CONTACT_NAME[r.role as keyof typeof CONTACT_NAME]}: ${text(r.name)}, ${text(r.phone)}`,
 	arrival: (r) =>
 		`${capital(text(r.answer).replaceAll('-', ' '))}${((r.pains as readonly Pain[] | null) ?? []).map((p) => `, ${regionName(p.region)} ${p.now ?? '–'}`).join('')}`
 };

@@ -10,6 +10,8 @@ export const ENTRY_KINDS = [
 	'goal',
 	'operation',
 	'limit',
-	'arrival'
+	'arrival',
+	'note',
+	'contact'
 ] as const;
 export type EntryKind = (typeof ENTRY_KINDS)[number];

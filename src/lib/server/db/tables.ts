@@ -167,6 +167,14 @@ export interface Tables {
 		particulars?: Json;
 	};
 	plan_order: Appended & { client_id: string; groups: Json };
+	note: Appended & {
+		client_id: string;
+		region: string | null;
+		exercise_id: string | null;
+		local_day: Days;
+		body: string;
+	};
+	contact: Appended & { client_id: string; role: string; name: string; phone: string; local_day: Days };
 	client_status: Appended & { client_id: string; status: string; local_day: Days; outcome: Json };
 	visit: Appended & { client_id: string; local_day: Days; tz: string; started_at: Date; observed: boolean };
 	exercise_log: Appended & {

@@ -19,7 +19,9 @@ const TABLE = {
 	goal: 'goal',
 	operation: 'surgery',
 	limit: 'protocol_limit',
-	arrival: 'arrival'
+	arrival: 'arrival',
+	note: 'note',
+	contact: 'contact'
 } as const satisfies Readonly<Record<EntryKind, string>>;
 const KINDS = Object.keys(TABLE) as readonly EntryKind[];
 
@@ -52,7 +54,9 @@ interface Row {
 const more = (kind: EntryKind): RawBuilder<unknown> =>
 	kind === 'session'
 		? sql`to_jsonb(x) || (select jsonb_build_object('local_day', v.local_day, 'title', p.snapshot->>'title') from visit v, prescription p where v.practice_id = x.practice_id and v.id = x.visit_id and p.practice_id = x.practice_id and p.id = x.prescription_id)`
-		: sql`to_jsonb(x)`;
+		: kind === 'note'
+			? sql`to_jsonb(x) || jsonb_build_object('title', (select p.snapshot->>'title' from prescription p where p.practice_id = x.practice_id and p.exercise_id = x.exercise_id order by p.recorded_at desc limit 1))`
+			: sql`to_jsonb(x)`;
 
 const oneKind = (kind: EntryKind, clientId: string): RawBuilder<unknown> =>
 	sql`select ${kind}::text as kind, x.id, x.recorded_at, x.written_by, ${more(kind)} as content, s.voided as after_voided, s.reason as after_reason, s.written_by as after_by

@@ -1,4 +1,5 @@
 /** Everything that was entered of a client, latest day first, as a page shows it. */
+import { CONTACT_ROLES, type Contact } from '#lib/contract/note-form.ts';
 import type { EntryView } from '#lib/contract/entry.ts';
 import { entryText } from '#lib/wording/entries.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
@@ -24,6 +25,16 @@ function viewOf(e: Entry, actor: Actor): EntryView {
 				: `${after.voided ? 'taken out' : 'another took its place'}, by ${after.by}${after.reason === null || after.reason === '' ? '' : `: ${after.reason}`}`,
 		closed: after === null ? (closedTo(actor, e.kind, e.byId) ?? null) : null
 	};
+}
+
+/** Whom to call, those that stand. */
+export async function contactsOf(t: PracticeTransaction, clientId: string): Promise<readonly Contact[]> {
+	const all = await entries(t, clientId, { only: 'contact', size: 1000 });
+	return CONTACT_ROLES.flatMap((role) =>
+		all
+			.filter((e) => e.after === null && e.content.role === role)
+			.map((e) => ({ role, name: String(e.content.name), phone: String(e.content.phone) }))
+	);
 }
 
 export async function entryViews(

@@ -46,7 +46,7 @@ const CONFLICT = { ok: false, refusal: { why: 'conflict' } };
 describe('the record as it was entered', () => {
 	it('every entry of the demo in one line, latest day first, without a gap between its pages', async () => {
 		const seen = new Set<EntryKind>();
-		for (const name of ['Wren', 'Amos', 'Saskia', 'Tamsin']) {
+		for (const name of ['Wren', 'Amos', 'Saskia', 'Tamsin', 'Nerys']) {
 			const list = await all(await client(physio, name));
 			for (const e of list) {
 				seen.add(e.kind);

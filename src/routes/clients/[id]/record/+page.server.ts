@@ -1,9 +1,13 @@
 import { takeOutForm } from '#lib/contract/entry.ts';
 import { ENTRY_KINDS } from '#lib/core/client/entry-kind.ts';
+import { contactForm, noteForm } from '#lib/contract/note-form.ts';
+import { regionsOf } from '#lib/server/record/facts-of.ts';
+import { setContact, writeNote } from '#lib/server/usecase/write-note.ts';
+import { regionName } from '#lib/wording/names.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
 import { refusal, refuseShape } from '#lib/server/http/respond.ts';
-import { entryViews, PAGE_SIZE } from '#lib/server/usecase/show-entries.ts';
+import { contactsOf, entryViews, PAGE_SIZE } from '#lib/server/usecase/show-entries.ts';
 import { takeOutEntry } from '#lib/server/usecase/take-out.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -14,7 +18,7 @@ const pageOf = (text: string | null): number => {
 };
 
 export const load: PageServerLoad = ({ locals, params, url }) =>
-	clientPage(locals, params.id, 'record', async (_, t, ctx) => {
+	clientPage(locals, params.id, 'record', async (r, t, ctx) => {
 		const at = pageOf(url.searchParams.get('page'));
 		const kind = ENTRY_KINDS.find((k) => k === url.searchParams.get('kind'));
 		const from = (at - 1) * PAGE_SIZE;
@@ -25,11 +29,35 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 			})),
 			at,
 			kind: kind ?? '',
-			ids: formIds(ctx, PAGE_SIZE)
+			ids: formIds(ctx, PAGE_SIZE),
+			noteId: formIds(ctx, 1)[0] as string,
+			contactId: formIds(ctx, 1)[0] as string,
+			contacts: await contactsOf(t, params.id),
+			about: [
+				...regionsOf(r).map((region) => ({ value: `region:${region}`, name: regionName(region) })),
+				...r.everGiven.map((e) => ({
+					value: `exercise:${e.id}`,
+					name: e.prescriptions.at(-1)?.snapshot.title ?? e.family
+				}))
+			]
 		};
 	});
 
 export const actions: Actions = {
+	note: async ({ request, locals, params }) => {
+		const form = await formOf(request);
+		const parsed = noteForm.safeParse(Object.fromEntries(form));
+		if (!parsed.success) return refuseShape(form, parsed.error);
+		const done = await writeNote(contextIn(locals), { ...parsed.data, clientId: params.id });
+		return done.ok ? { done: 'The note stands in the record.' } : refusal(form, done.refusal);
+	},
+	contact: async ({ request, locals, params }) => {
+		const form = await formOf(request);
+		const parsed = contactForm.safeParse(Object.fromEntries(form));
+		if (!parsed.success) return refuseShape(form, parsed.error);
+		const done = await setContact(contextIn(locals), { ...parsed.data, clientId: params.id });
+		return done.ok ? { done: 'The number is kept.' } : refusal(form, done.refusal);
+	},
 	out: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = takeOutForm.safeParse(Object.fromEntries(form));

@@ -3,9 +3,12 @@
 	import { goto } from '$app/navigation';
 	import { ENTRY_KINDS, type EntryKind } from '#lib/core/client/entry-kind.ts';
 	import Choice from '#lib/ui/Choice.svelte';
+	import Fold from '#lib/ui/Fold.svelte';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import Rows from '#lib/ui/Rows.svelte';
 	import Said from '#lib/ui/Said.svelte';
+	import Contacts from '#lib/ui/record/Contacts.svelte';
+	import NoteForm from '#lib/ui/record/NoteForm.svelte';
 	import TakeOutForm from '#lib/ui/record/TakeOutForm.svelte';
 	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
 	import { shortDay } from '#lib/wording/days.ts';
@@ -32,7 +35,9 @@
 		goal: 'ask',
 		operation: 'screen',
 		limit: 'screen',
-		arrival: 'arrive'
+		arrival: 'arrive',
+		note: 'record',
+		contact: 'record'
 	};
 </script>
 
@@ -53,6 +58,16 @@
 			]}
 		/>
 	</div>
+	<Contacts formId={data.contactId} contacts={data.contacts} {wrong} say={(text) => (lost = text)} />
+	<Fold title="Write a note" needed={wrong('body') !== undefined} class="text-accent">
+		<NoteForm
+			formId={data.noteId}
+			about={data.about}
+			today={data.head.today}
+			{wrong}
+			say={(text) => (lost = text)}
+		/>
+	</Fold>
 	{#if data.entries.length === 0}
 		<p class="rule mt-3 py-3">
 			{data.at > 1 ? 'Nothing further back.' : 'Nothing was entered yet.'}
