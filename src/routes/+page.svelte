@@ -40,6 +40,19 @@
 		d === 'quiet' ? 'Start' : DECISION_WORD[d];
 	const rest = (sentence: string): string =>
 		sentence.replace(/^[A-Z][a-z]+: /, '').replace(/^./, (c) => c.toUpperCase());
+	type Others = (typeof data.rows)[number]['others'];
+	const NAMED = 3;
+	/** A few by name; many by how many say what. */
+	function othersText(others: Others): string {
+		const say = (d: Others[number]['decision']): string => DECISION_WORD[d].toLowerCase();
+		if (others.length <= NAMED) return others.map((o) => `${o.step}: ${say(o.decision)}`).join(' · ');
+		const kinds = [...new Set(others.map((o) => o.decision))];
+		const count = (d: Others[number]['decision']): string => {
+			const n = others.filter((o) => o.decision === d).length;
+			return n === 1 ? 'one other' : `${n} others`;
+		};
+		return kinds.map((d) => `${count(d)}: ${say(d)}`).join(' · ');
+	}
 </script>
 
 <svelte:head><title>Today · Bolster</title></svelte:head>
@@ -95,11 +108,7 @@
 					>
 					<span class="max-lg:col-span-2">
 						{row.decision === 'advance' ? `${row.step}: ${rest(row.sentence)}` : rest(row.sentence)}
-						{#if row.others.length > 0}<span class="label block"
-								>also {row.others
-									.map((o) => `${o.step}: ${DECISION_WORD[o.decision].toLowerCase()}`)
-									.join(' · ')}</span
-							>{/if}
+						{#if row.others.length > 0}<span class="label block">also {othersText(row.others)}</span>{/if}
 						{#if row.notes.length > 0}<span class="block text-sm text-caution">{row.notes.join(' · ')}</span
 							>{/if}
 					</span>

@@ -5,6 +5,7 @@ import { addDays } from '../base/calendar-day.ts';
 import { stepFit } from '../../../../tests/limits-at.ts';
 import type { DecideInput } from './input.ts';
 import { judge } from './judge.ts';
+import { morningSeries } from './usual.ts';
 
 const before = (days: number) => addDays(TODAY, -days);
 const exercise = (patch: Partial<DecideInput['exercise']>): DecideInput => {
@@ -121,5 +122,27 @@ describe('where an advance leads', () => {
 	it('the morning of today is the one that counts', () => {
 		const up = [...mornings('2026-03-08', 12, 2), morning(TODAY, 3)];
 		expect(rule(record({ mornings: up }))).not.toBe('advance');
+	});
+});
+
+describe('a flare of a region that is usually calm', () => {
+	it.each([
+		[2, 2, true],
+		[2, 1, false],
+		[1, 2, false],
+		[1, 1, false]
+	])('usual 0, two mornings of %s and %s: a flare %s', (first, second, is) => {
+		const series = morningSeries(
+			[
+				...mornings('2026-03-01', 18, 0),
+				...mornings('2026-03-19', 1, first),
+				...mornings('2026-03-20', 1, second)
+			],
+			KNEE,
+			0,
+			'back-to-usual',
+			'2026-03-20'
+		);
+		expect(series.flares.some((f) => f.open)).toBe(is);
 	});
 });

@@ -160,6 +160,10 @@ describe('who may', () => {
 		const list = await all(r, trainer);
 		const limit = list.find((e) => e.kind === 'operation' && e.state === 'stands')!;
 		expect(limit.closed).not.toBeNull();
+		await d.owner.query('update surgery set written_by = $1 where id = $2', [
+			trainer.actor.memberId,
+			limit.id
+		]);
 		expect(await out(r, limit, trainer)).toMatchObject(NOT_ALLOWED);
 		const range = list.find((e) => e.kind === 'range')!;
 		expect(range.closed).toContain('colleague');
