@@ -4,7 +4,7 @@ import { effectiveChain } from '../record/effective-chain.ts';
 import { advancesToday } from '../record/facts-of.ts';
 import type { ClientRecord } from '../record/load.ts';
 import { slipOf } from '../record/slip-of.ts';
-import type { Exercise } from '../repo/exercise-repo.ts';
+import type { Exercise, Prescription } from '../repo/exercise-repo.ts';
 import { conflict, invalid, refuseFor, type Context, type Outcome } from './actor.ts';
 import type { Run } from './command.ts';
 import { copyPrescription } from './copied-prescription.ts';
@@ -26,12 +26,23 @@ export function leavingTrouble(r: ClientRecord, e: Exercise, ctx: Context): Outc
 		: undefined;
 }
 
+/** Stopped, or set aside by a signed slip: only a licensed user takes it further. */
+export const isLicensedsOwn = ({ state, decisionId }: Prescription): boolean =>
+	state === 'stopped' || (state === 'set-aside' && decisionId !== null);
+
+/** What stood before an exercise ended; the head of one that has not. */
+export const beforeEnd = (e: Exercise): Prescription | undefined =>
+	e.prescriptions.filter((p) => p.state !== 'ended').pop();
+
 /** Why it may not be ended by this hand. */
 export function endTrouble(r: ClientRecord, e: Exercise, ctx: Context): Outcome<never> | undefined {
 	const { head } = effectiveChain(e.prescriptions);
 	if (head.state === 'ended') return conflict('This exercise has ended already.');
-	if (head.state === 'stopped' && !ctx.actor.licensed)
-		return refuseFor('What was stopped is ended by a licensed user.', 'reason');
+	if (isLicensedsOwn(head) && !ctx.actor.licensed)
+		return refuseFor(
+			'What was stopped, or set aside by a signed slip, is ended by a licensed user.',
+			'reason'
+		);
 	return leavingTrouble(r, e, ctx);
 }
 

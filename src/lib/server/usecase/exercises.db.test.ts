@@ -180,6 +180,29 @@ describe('no way round a stop', () => {
 		);
 		expect(await pauseExercise(physio, change(after, squat, 'ended'))).toMatchObject({ ok: true });
 	});
+	it('ending it is no way round either: what was stopped and ended is taken up by a licensed user alone', async () => {
+		const r = await stopped();
+		const squat = r.exercises.find((e) => headIn(e).state === 'stopped')!;
+		value(await pauseExercise(physio, change(r, squat, 'ended')));
+		const after = await reloaded(physio, r.head.id);
+		const gone = after.everGiven.find((e) => e.id === squat.id)!;
+		expect(await pauseExercise(trainer, change(after, gone, 'active'))).toMatchObject(refusedFor('licensed'));
+		expect(await pauseExercise(physio, change(after, gone, 'active'))).toMatchObject({ ok: true });
+	});
+	it('what a signed slip set aside is not ended by a trainer, to be begun anew', async () => {
+		const r = await client(physio, 'Wren');
+		await d.owner.query(
+			`update prescription set state = 'set-aside', decision_id = (select id from decision where client_id = prescription.client_id limit 1) where id = $1`,
+			[headOf(r).id]
+		);
+		const aside = await reloaded(physio, r.head.id);
+		const squat = aside.exercises.find((e) => e.id === r.exercises[0]!.id)!;
+		expect(await pauseExercise(trainer, change(aside, squat, 'ended'))).toMatchObject(refusedFor('licensed'));
+		value(await pauseExercise(physio, change(aside, squat, 'ended')));
+		const after = await reloaded(physio, r.head.id);
+		const gone = after.everGiven.find((e) => e.id === squat.id)!;
+		expect(await pauseExercise(trainer, change(after, gone, 'active'))).toMatchObject(refusedFor('licensed'));
+	});
 	it('beside one whose slip goes back a trainer begins nothing as far; a licensed user says why', async () => {
 		const r = await client(physio, 'Bertil');
 		const [slip] = slipsByNeed(r, TODAY);

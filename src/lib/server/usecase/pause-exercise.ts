@@ -14,7 +14,7 @@ import { conflict, invalid, notFound, refuseFor, type Context, type Outcome } fr
 import { command } from './command.ts';
 import { copyPrescription } from './copied-prescription.ts';
 import { delegated } from './delegated.ts';
-import { CHANGED, endTrouble, leavingTrouble } from './end-exercise.ts';
+import { beforeEnd, CHANGED, endTrouble, isLicensedsOwn, leavingTrouble } from './end-exercise.ts';
 
 export interface PauseOf extends Pause {
 	readonly clientId: string;
@@ -61,8 +61,12 @@ const resumeTrouble: Trouble = (r, exercise, { actor, today }, head) => {
 	if (head.state === 'active') return conflict('This exercise is in use already.');
 	if (head.state === 'stopped')
 		return refuseFor('What was stopped is cleared on its slip, by a licensed user.', 'reason');
-	if (head.decisionId !== null && !actor.licensed)
-		return refuseFor('What a signed slip set aside is taken up again by a licensed user.', 'reason');
+	const stood = beforeEnd(exercise);
+	if (stood !== undefined && isLicensedsOwn(stood) && !actor.licensed)
+		return refuseFor(
+			'What was stopped, or set aside by a signed slip, is taken up again by a licensed user.',
+			'reason'
+		);
 	const twin = r.exercises.find(
 		(e) =>
 			e.id !== exercise.id && e.family === exercise.family && e.region === exercise.region && isTwin(e, head)

@@ -23,7 +23,7 @@ function viewOf(e: Entry, actor: Actor): EntryView {
 			after === null
 				? ''
 				: `${after.voided ? 'taken out' : 'another took its place'}, by ${after.by}${after.reason === null || after.reason === '' ? '' : `: ${after.reason}`}`,
-		closed: after === null ? (closedTo(actor, e.kind, e.byId) ?? null) : null
+		closed: after === null ? (closedTo(actor, e.kind, e.byId, e.content) ?? null) : null
 	};
 }
 

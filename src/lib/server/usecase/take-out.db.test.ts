@@ -13,6 +13,7 @@ import { slipsByNeed } from '../view/slips-by-need.ts';
 import type { Context } from './actor.ts';
 import { pauseExercise } from './pause-exercise.ts';
 import { entryViews, PAGE_SIZE } from './show-entries.ts';
+import { saveSheet } from './save-sheet.ts';
 import { takeOutEntry } from './take-out.ts';
 
 const TODAY = '2026-03-12';
@@ -97,8 +98,7 @@ describe('taken out', () => {
 		const after = await reloaded(physio, r.head.id);
 		expect(after.measurements).toHaveLength(r.measurements.length - 1);
 		expect(envelopeOf(after, TODAY).kneeFlexion?.right?.tolerable).not.toBe(latest!.tolerable);
-		if (before !== undefined)
-			expect(envelopeOf(after, TODAY).kneeFlexion?.right?.tolerable).toBe(before.tolerable);
+		expect(envelopeOf(after, TODAY).kneeFlexion?.right?.tolerable).toBe(before!.tolerable);
 		const moved = slipsByNeed(after, TODAY).find((s) => s.exercise.id === slip!.exercise.id);
 		expect(hashOf(moved!)).not.toBe(hashOf(slip!));
 		const entry = (await all(after, physio, 'range')).find((e) => e.id === latest!.id);
@@ -155,6 +155,22 @@ describe('taken out', () => {
 });
 
 describe('who may', () => {
+	it('a pressure that closes the day is taken out by a licensed user, whoever wrote it', async () => {
+		const r = await client(physio, 'Wren');
+		const id = randomUUID();
+		value(
+			await saveSheet(trainer, r.head.id, {
+				day: TODAY,
+				ranges: [],
+				tests: [
+					{ id, test: 'resting-pressure', side: null, value: 190, extras: { diastolic: 95 }, method: 'typed' }
+				],
+				totals: []
+			})
+		);
+		expect(await out(r, { kind: 'test', id }, trainer)).toMatchObject(NOT_ALLOWED);
+		expect(await out(r, { kind: 'test', id })).toMatchObject({ ok: true });
+	});
 	it('a trainer takes out what is their own; of a colleague, and what a licensed user alone enters, they do not', async () => {
 		const r = await client(physio, 'Amos');
 		const list = await all(r, trainer);

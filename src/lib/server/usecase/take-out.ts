@@ -5,6 +5,8 @@
 import type { TakeOut } from '#lib/contract/entry.ts';
 import type { EntryKind } from '#lib/core/client/entry-kind.ts';
 import { ok } from '#lib/core/base/result.ts';
+import { signsOf } from '#lib/core/client/acute.ts';
+import type { Extras } from '#lib/core/measure/function-test.ts';
 import { regionName } from '#lib/wording/names.ts';
 import { effectiveChain } from '../record/effective-chain.ts';
 import { loadRecords, type ClientRecord } from '../record/load.ts';
@@ -16,10 +18,20 @@ import { newId } from './new-id.ts';
 
 const LICENSED: ReadonlySet<EntryKind> = new Set(['operation', 'limit', 'arrival']);
 
+/** A reading of pressure or pulse binds its day, as an arrival card does. */
+const bindsDay = (kind: EntryKind, row: Readonly<Record<string, unknown>>): boolean =>
+	kind === 'test' &&
+	signsOf(String(row.test), Number(row.value_hundredths) / 100, (row.extras ?? {}) as Extras) !== undefined;
+
 /** Why this member may not take an entry out; undefined where they may. */
-export function closedTo(actor: Actor, kind: EntryKind, byId: string): string | undefined {
+export function closedTo(
+	actor: Actor,
+	kind: EntryKind,
+	byId: string,
+	row: Readonly<Record<string, unknown>>
+): string | undefined {
 	if (actor.licensed) return undefined;
-	if (LICENSED.has(kind)) return 'A licensed user takes this out.';
+	if (LICENSED.has(kind) || bindsDay(kind, row)) return 'A licensed user takes this out.';
 	return byId === actor.memberId
 		? undefined
 		: 'A colleague entered this; they or a licensed user take it out.';
@@ -34,7 +46,7 @@ export const takeOutEntry = command<TakeOut & { readonly clientId: string }, tru
 		const found = await entry(t, x.clientId, x.kind, x.entryId);
 		const [r] = await loadRecords(t, x.clientId);
 		if (found === undefined || r === undefined) return notFound;
-		const closed = closedTo(ctx.actor, x.kind, found.byId);
+		const closed = closedTo(ctx.actor, x.kind, found.byId, found.content);
 		if (closed !== undefined) return refuseFor(closed, 'reason');
 		if ((await takeOut(t, x.kind, found.content, x)) === 'conflict')
 			return conflict('This entry no longer stands: it was corrected or taken out meanwhile.');
