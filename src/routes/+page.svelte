@@ -7,6 +7,7 @@
 	import { onKeys } from '#lib/ui/keys.ts';
 	import { ago } from '#lib/wording/days.ts';
 	import { DECISION_WORD } from '#lib/wording/names.ts';
+	import { othersText } from '#lib/wording/today.ts';
 
 	let { data } = $props();
 	let at = $state(0);
@@ -40,19 +41,6 @@
 		d === 'quiet' ? 'Start' : DECISION_WORD[d];
 	const rest = (sentence: string): string =>
 		sentence.replace(/^[A-Z][a-z]+: /, '').replace(/^./, (c) => c.toUpperCase());
-	type Others = (typeof data.rows)[number]['others'];
-	const NAMED = 3;
-	/** A few by name; many by how many say what. */
-	function othersText(others: Others): string {
-		const say = (d: Others[number]['decision']): string => DECISION_WORD[d].toLowerCase();
-		if (others.length <= NAMED) return others.map((o) => `${o.step}: ${say(o.decision)}`).join(' · ');
-		const kinds = [...new Set(others.map((o) => o.decision))];
-		const count = (d: Others[number]['decision']): string => {
-			const n = others.filter((o) => o.decision === d).length;
-			return n === 1 ? 'one other' : `${n} others`;
-		};
-		return kinds.map((d) => `${count(d)}: ${say(d)}`).join(' · ');
-	}
 </script>
 
 <svelte:head><title>Today · Bolster</title></svelte:head>

@@ -48,9 +48,9 @@ function alone(form: FormData, at: number, region: string): FormData {
 	const prefix = `e.${at}.`;
 	for (const [key, value] of form)
 		if (key.startsWith(prefix) && value !== '') own.append(key.slice(prefix.length), value);
-	for (const key of ['visitId', 'day', 'observed', 'cleanThroughout'] as const) {
+	for (const key of ['visitId', 'day', 'observed'] as const) {
 		const value = form.get(key);
-		if (value !== null && !own.has(key)) own.set(key, value);
+		if (value !== null) own.set(key, value);
 	}
 	for (const key of SHARED) if (!own.has(key)) own.set(key, form.get(`pain.${region}.${key}`) ?? '');
 	own.set('region', region);

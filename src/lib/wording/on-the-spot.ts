@@ -6,9 +6,8 @@ const NEEDS_SHOWN = 3;
 
 /** What to do now: stop, make it gentler, go on. */
 export function hurtsText(
-	{ answer, change, trace }: OnTheSpot,
+	{ answer, change, trace, acceptable }: OnTheSpot,
 	pain: number,
-	acceptable: number,
 	today: string
 ): string {
 	if (answer === 'stop') return `Stop this exercise for today. ${decisionSentence(trace, today)}`;

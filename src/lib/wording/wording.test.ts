@@ -1,5 +1,6 @@
 /** Decisions as sentences: short, plain, never blaming; every code the core can say has words. */
 import fc from 'fast-check';
+import { othersText } from './today.ts';
 import { describe, expect, it } from 'vitest';
 import { edge, histories, morning, mornings, record, session, TODAY } from '../../../tests/records.ts';
 import { decide } from '../core/decision/decide.ts';
@@ -96,4 +97,14 @@ describe('what a protocol holds', () => {
 	});
 	it('is silent where nothing is held', () =>
 		expect([holdsText([]), holdsText([phase({ weightBearing: 'as-tolerated' })])]).toEqual(['', '']));
+});
+
+it('other exercises on Today: a few by name, many by their number', () => {
+	const other = (step: string, decision: 'hold' | 'advance') => ({ step, decision });
+	expect(othersText([other('Bridge', 'hold'), other('Clamshell', 'advance')])).toBe(
+		'Bridge: hold · Clamshell: advance'
+	);
+	const many = ['A', 'B', 'C'].map((s) => other(s, 'advance'));
+	expect(othersText(many)).toBe('A: advance · B: advance · C: advance');
+	expect(othersText([...many, other('D', 'hold')])).toBe('3 others: advance · one other: hold');
 });

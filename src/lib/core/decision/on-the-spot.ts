@@ -24,6 +24,8 @@ export interface OnTheSpot {
 	readonly trace: Trace;
 	/** What to change for the sets that are left; null where nothing is solved, or it stops. */
 	readonly change: ProposedChange | null;
+	/** What the policy accepts of this client in the region, 0 to 10. */
+	readonly acceptable: number;
 }
 
 /** What pain in a set of today means. */
@@ -42,13 +44,14 @@ export function whenItHurts(input: DecideInput, hurts: Hurts): OnTheSpot {
 	};
 	const trace = judge({ ...input, sessions: [...input.sessions, session] });
 	const { decision, rule, change } = trace;
+	const { acceptable } = zonesOf(factsOf(input), region);
 	if (decision === 'stop' || decision === 'refer' || change?.kind === 'set-aside')
-		return { answer: 'stop', rule, trace, change };
-	if (decision === 'regress') return { answer: 'gentler', rule, trace, change };
+		return { answer: 'stop', rule, trace, change, acceptable };
+	if (decision === 'regress') return { answer: 'gentler', rule, trace, change, acceptable };
 	// A flare, a review or an unwell day answers before the pain does: then what is more than acceptable ends the exercise for today.
 	const waits = trace.level === 'client' && decision === 'wait';
-	const tooMuch = hurts.pain > zonesOf(factsOf(input), region).acceptable;
-	return { answer: waits || tooMuch ? 'stop' : 'go-on', rule, trace, change: null };
+	const tooMuch = hurts.pain > acceptable;
+	return { answer: waits || tooMuch ? 'stop' : 'go-on', rule, trace, change: null, acceptable };
 }
 
 export interface TooEasy {

@@ -7,18 +7,14 @@ import {
 	type OnTheSpot,
 	type TooEasy
 } from '#lib/core/decision/on-the-spot.ts';
-import { advancesToday, linesOf } from '../record/facts-of.ts';
+import { advancesToday } from '../record/facts-of.ts';
 import { decideInputOf } from '../record/slip-of.ts';
 import type { ClientRecord } from '../record/load.ts';
 import { notFound, type Context, type Outcome } from './actor.ts';
 import { showClient } from './show-client.ts';
 
 export type Asked = { readonly easy: true } | Hurts;
-export interface Answered {
-	readonly answered: OnTheSpot | TooEasy;
-	/** What the policy accepts, 0 to 10. */
-	readonly acceptable: number;
-}
+export type Answered = OnTheSpot | TooEasy;
 
 const inputOf = (r: ClientRecord, exerciseId: string, ctx: Context) => {
 	const e = r.exercises.find((x) => x.id === exerciseId);
@@ -35,8 +31,5 @@ export async function onTheSpot(
 	if (!shown.ok) return shown;
 	const input = inputOf(shown.value.record, exerciseId, ctx);
 	if (input === undefined) return notFound;
-	return ok({
-		answered: 'easy' in asked ? whenTooEasy(input) : whenItHurts(input, asked),
-		acceptable: linesOf(shown.value.record).acceptable
-	});
+	return ok('easy' in asked ? whenTooEasy(input) : whenItHurts(input, asked));
 }

@@ -2,9 +2,12 @@
 import { ok } from '#lib/core/base/result.ts';
 import { effectiveChain } from '../record/effective-chain.ts';
 import type { Context, Outcome } from './actor.ts';
-import { showClient } from './show-client.ts';
+import { patterns, type Pattern } from '../repo/plan-repo.ts';
+import { showClient, type PracticeTransaction } from './show-client.ts';
 
-export { patterns as patternsFor } from '../repo/plan-repo.ts';
+/** Whose plan may be a pattern for a client's. */
+export const patternsFor = (t: PracticeTransaction, clientId: string): Promise<readonly Pattern[]> =>
+	patterns(t, clientId);
 
 export interface PlanPattern {
 	readonly clientId: string;

@@ -3,9 +3,9 @@
  * who voided it and why; decisions that rested on it show that the record changed since.
  */
 import { ok } from '#lib/core/base/result.ts';
-import { append } from '../db/append.ts';
+import { entry, takeOut } from '../repo/entry-repo.ts';
 import { logs } from '../repo/log-repo.ts';
-import { conflict, invalid, refuseFor } from './actor.ts';
+import { conflict, invalid, notFound, refuseFor } from './actor.ts';
 import { command } from './command.ts';
 
 export interface Voiding {
@@ -26,29 +26,9 @@ export const voidLog = command<Voiding, true>({
 		if (log === undefined) return conflict('This session was already taken out, or is not this client’s.');
 		if (log.writtenBy !== ctx.actor.memberId && !ctx.actor.licensed)
 			return refuseFor('A colleague logged this session; they or a licensed user can take it out.');
-		const { session } = log;
-		const written = await append(t, 'exercise_log', {
-			id: v.id,
-			visit_id: log.visitId,
-			client_id: v.clientId,
-			exercise_id: log.exerciseId,
-			prescription_id: log.prescriptionId,
-			prescribed: JSON.stringify(session.prescribed),
-			sets: '[]',
-			pains: '[]',
-			pain_at: null,
-			pain_only_loaded: null,
-			symptoms: null,
-			radiating_lower: null,
-			cauda_equina: null,
-			faults: null,
-			incomplete_because: null,
-			soreness: null,
-			confidence: null,
-			replaces_id: v.logId,
-			voided: true,
-			reason: v.reason.trim()
-		});
+		const kept = await entry(t, v.clientId, 'session', v.logId);
+		if (kept === undefined) return notFound;
+		const written = await takeOut(t, 'session', kept.content, { id: v.id, reason: v.reason.trim() });
 		return written === 'conflict' ? conflict('Somebody took this session out already.') : ok(true);
 	}
 });

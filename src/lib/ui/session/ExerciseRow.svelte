@@ -9,7 +9,8 @@
 	import Exceptions from '../log/Exceptions.svelte';
 	import { doseLine, doseToday, heldToday, type ExerciseToLog } from '../log/exercise.ts';
 	import type { SessionState } from '../log/state.svelte.ts';
-	import OnTheSpot from './OnTheSpot.svelte';
+	import type { Wrong } from '../wrong.ts';
+	import OnTheSpot, { type Drawn } from './OnTheSpot.svelte';
 
 	interface Props {
 		readonly clientId: string;
@@ -19,13 +20,13 @@
 		readonly at: number;
 		readonly observed: boolean;
 		readonly figure: Figure | null;
-		readonly drawn: (given: unknown) => Figure | null;
+		readonly drawn: (given: Drawn | null) => Figure | null;
 		readonly doneToday: boolean;
-		readonly wrong: (field: string) => string | undefined;
+		readonly refused: Wrong | undefined;
 	}
-	let { clientId, e, s, at, observed, figure, drawn, doneToday, wrong }: Props = $props();
+	let { clientId, e, s, at, observed, figure, drawn, doneToday, refused }: Props = $props();
 	const prefix = $derived(`e.${at}.`);
-	const own = (field: string): string | undefined => wrong(`${prefix}${field}`);
+	const own = (field: string): string | undefined => refused?.all[`${prefix}${field}`];
 	const { head, legs } = $derived(e);
 	const held = $derived(heldToday(e));
 	const ids = $derived({ id: e.ids.id, exerciseId: e.id, prescriptionId: head.id });
@@ -33,15 +34,10 @@
 	const told = $derived(
 		Object.keys(s.sets).length + s.symptoms.length > 0 || Object.values(s.faults).some((x) => x !== '')
 	);
+	/** Something inside the fold was refused. */
 	const isWrong = $derived(
-		['set', 'symptoms', 'fault', 'incompleteBecause', 'elsePeak', 'peak', 'confidence', 'soreness'].some(
-			(f) => own(f) !== undefined
-		) || Array.from({ length: doseToday(e).sets }, (_, i) => i).some((i) => setWrong(i))
+		Object.keys(refused?.all ?? {}).some((f) => f.startsWith(prefix) && f !== `${prefix}effort`)
 	);
-	const setWrong = (i: number): boolean =>
-		['reps', 'effort', 'clean', 'other', 'load', 'dropAfter', 'dropTo'].some(
-			(f) => own(`set.${i}.${f}`) !== undefined
-		);
 </script>
 
 <article

@@ -1,3 +1,10 @@
+<script lang="ts" module>
+	import type { Given } from '#lib/contract/slip-view.ts';
+
+	/** What a figure is drawn of. */
+	export type Drawn = Pick<Given, 'step' | 'setup'>;
+</script>
+
 <script lang="ts">
 	/** "That hurts" and "too easy": asked of the engine while the client is at it, answered with what to do and drawn where it is solved. */
 	import { deserialize } from '$app/forms';
@@ -11,14 +18,14 @@
 	interface Props {
 		readonly exerciseId: string;
 		readonly title: string;
-		readonly drawn: (given: unknown) => Figure | null;
+		readonly drawn: (given: Drawn | null) => Figure | null;
 		readonly mirror: boolean;
 	}
 	let { exerciseId, title, drawn, mirror }: Props = $props();
 	interface Said {
 		readonly kind: 'stop' | 'caution' | 'plain';
 		readonly text: string;
-		readonly given: unknown;
+		readonly given: Drawn | null;
 	}
 	let asking = $state(false);
 	let painAt = $state('');

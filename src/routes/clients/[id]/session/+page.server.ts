@@ -68,19 +68,19 @@ export const actions: Actions = {
 		const ctx = contextIn(locals);
 		const parsed = spotForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseShape(form, parsed.error);
-		const { exerciseId, easy, pain, painAt } = parsed.data;
-		const asked =
-			easy === 'on' ? { easy: true as const } : { pain: pain ?? 10, ...(painAt === '' ? {} : { painAt }) };
+		// Where it is not easy the form has asked how much it hurts.
+		const { exerciseId, easy, pain = 0, painAt } = parsed.data;
+		const asked = easy === 'on' ? { easy: true as const } : { pain, ...(painAt === '' ? {} : { painAt }) };
 		const done = await onTheSpot(ctx, params.id, exerciseId, asked);
 		if (!done.ok) return refusal(form, done.refusal);
-		const { answered, acceptable } = done.value;
+		const answered = done.value;
 		if (!('answer' in answered))
 			return { spot: { kind: 'plain' as const, text: easyText(answered, ctx.today), given: null } };
 		const kind = { stop: 'stop', gentler: 'caution', 'go-on': 'plain' } as const;
 		return {
 			spot: {
 				kind: kind[answered.answer],
-				text: hurtsText(answered, pain ?? 10, acceptable, ctx.today),
+				text: hurtsText(answered, pain, ctx.today),
 				given: answered.answer === 'gentler' ? (answered.change?.result ?? null) : null
 			}
 		};

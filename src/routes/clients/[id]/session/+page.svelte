@@ -3,7 +3,6 @@
 	import { enhance } from '$app/forms';
 	import { FAMILIES } from '#lib/catalogue/families.ts';
 	import { stepAnywhere } from '#lib/core/exercise/family.ts';
-	import type { SolvedSetup } from '#lib/core/movement/context.ts';
 	import Act from '#lib/ui/Act.svelte';
 	import Alarms from '#lib/ui/Alarms.svelte';
 	import DayField from '#lib/ui/DayField.svelte';
@@ -15,12 +14,14 @@
 	import { figureOfStep } from '#lib/ui/scene.ts';
 	import { sending } from '#lib/ui/sending.ts';
 	import ExerciseRow from '#lib/ui/session/ExerciseRow.svelte';
+	import type { Drawn } from '#lib/ui/session/OnTheSpot.svelte';
 	import RegionPains from '#lib/ui/session/RegionPains.svelte';
-	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
+	import { refusedText, wrongAt, wrongOf } from '#lib/ui/wrong.ts';
 
 	let { data, form } = $props();
 	const given = $derived(data.exercises.filter(isPrescribed));
 	const wrong = $derived(wrongAt(form));
+	const refused = $derived(wrongOf(form));
 	let lost = $state('');
 	let day = $state('');
 	let observed = $state(false);
@@ -34,10 +35,9 @@
 	const states: Record<string, SessionState> = {};
 	const stateOf = (id: string): SessionState => (states[id] ??= new SessionState());
 	const families = $derived({ ...FAMILIES, ...Object.fromEntries(data.own.map((f) => [f.id, f])) });
-	const drawn = (what: unknown) => {
-		const { step: id, setup } = (what ?? {}) as { step?: string; setup?: SolvedSetup | null };
-		const step = id === undefined ? undefined : stepAnywhere(families, id);
-		return step === undefined ? null : figureOfStep(step, data.ctx, setup ?? null);
+	const drawn = (given: Drawn | null) => {
+		const step = given === null ? undefined : stepAnywhere(families, given.step);
+		return step === undefined ? null : figureOfStep(step, data.ctx, given?.setup ?? null);
 	};
 	const open = $derived(given.filter((e) => heldToday(e) === null));
 	const count = $derived(open.filter((e) => stateOf(e.id).said).length);
@@ -106,7 +106,7 @@
 						figure={drawn(e.head)}
 						{drawn}
 						doneToday={data.loggedToday.includes(e.id)}
-						{wrong}
+						{refused}
 					/>{/each}
 			</div>
 			<div class="rule pt-1">
