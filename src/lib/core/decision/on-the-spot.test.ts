@@ -57,6 +57,17 @@ describe('that hurts', () => {
 		expect(whenItHurts(flare, { pain: 6 }).answer).toBe('stop');
 		expect(whenItHurts(flare, { pain: 3 }).answer).toBe('go-on');
 	});
+	it('on a day the client waits, any pain ends it: somebody looks first', () => {
+		const unwell = record({
+			...calm,
+			client: {
+				...calm.client,
+				arrivals: [{ date: TODAY, clean: false, unwell: true, fell: false, closed: [] }]
+			}
+		});
+		expect(judge(unwell).rule).toBe('wait.unwell');
+		expect(whenItHurts(unwell, { pain: 1 }).answer).toBe('stop');
+	});
 	it('more pain is never answered more boldly, whatever the history', () => {
 		fc.assert(
 			fc.property(histories, fc.integer({ min: 0, max: 9 }), (input, pain) => {

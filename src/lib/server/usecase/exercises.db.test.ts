@@ -141,6 +141,12 @@ describe('in place of', () => {
 		).toMatchObject(CONFLICT);
 		expect((await reloaded(physio, r.head.id)).exercises).toHaveLength(r.exercises.length - 1);
 	});
+	it('without an id for the end of the other nothing is written', async () => {
+		const r = await client(physio, 'Tamsin');
+		const { endId: _, ...lost } = asked(r, { inPlaceOf: r.exercises[0]!.id, reason: 'hip first' });
+		expect(await prescribe(physio, lost)).toMatchObject({ ok: false, refusal: { why: 'invalid' } });
+		expect((await reloaded(physio, r.head.id)).exercises).toEqual(r.exercises);
+	});
 	it('a trainer takes nothing away that was not delegated', async () => {
 		const r = await client(physio, 'Wren');
 		value(await prescribe(physio, asked(r, { region: 'knee-right', reason: 'hip beside the knee' })));
