@@ -48,7 +48,11 @@ interface Pain {
 
 const TEXT: Readonly<Record<EntryKind, (r: Row) => string>> = {
 	range: (r) =>
-		`${sided(r.side, RANGES[r.axis as RangeId].name)}: pain from ${tenths(r.onset_tenths)}°, tolerable ${tenths(r.tolerable_tenths)}°, end ${tenths(r.end_tenths)}° (${methodOf(text(r.method)).name})`,
+		`${sided(r.side, RANGES[r.axis as RangeId].name)}: ${[
+			`pain from ${tenths(r.onset_tenths)}°`,
+			`tolerable ${tenths(r.tolerable_tenths)}°`,
+			`end ${tenths(r.end_tenths)}° (${methodOf(text(r.method)).name})`
+		].join(', ')}`,
 	test: (r) => {
 		const spec = testSpec(text(r.test));
 		return `${sided(r.side, spec?.title ?? text(r.test))}: ${Number(r.value_hundredths) / 100} ${spec?.unit ?? ''}`.trim();
@@ -63,10 +67,20 @@ const TEXT: Readonly<Record<EntryKind, (r: Row) => string>> = {
 		return `${text(r.title) || 'A session'}: ${sets.map((s) => s.reps).join(' + ') || 'nothing'}${pains === '' ? '' : `; ${pains}`}`;
 	},
 	morning: (r) =>
-		`${capital(regionName(text(r.region)))}: pain ${text(r.pain) || '–'}${r.swelling === null || r.swelling === 'none' ? '' : `, swelling ${text(r.swelling).replaceAll('-', ' ')}`}${r.stiffness_min === null ? '' : `, stiff ${text(r.stiffness_min)} min`}`,
+		`${capital(regionName(text(r.region)))}: ${[
+			`pain ${text(r.pain) || '–'}`,
+			...(r.swelling === null || r.swelling === 'none'
+				? []
+				: [`swelling ${text(r.swelling).replaceAll('-', ' ')}`]),
+			...(r.stiffness_min === null ? [] : [`stiff ${text(r.stiffness_min)} min`])
+		].join(', ')}`,
 	event: (r) => capital(text(r.kind).replaceAll('-', ' ')),
 	complaint: (r) =>
-		`${capital(regionName(text(r.region)))}: usual morning ${text(r.usual_morning)}, worst ${text(r.worst)}${text(r.easing) === '' ? '' : `, eased by ${text(r.easing)}`}`,
+		`${capital(regionName(text(r.region)))}: ${[
+			`usual morning ${text(r.usual_morning)}`,
+			`worst ${text(r.worst)}`,
+			...(text(r.easing) === '' ? [] : [`eased by ${text(r.easing)}`])
+		].join(', ')}`,
 	goal: (r) => `${text(r.label) || text(r.activity)}: ${text(r.score)} of 10`,
 	operation: (r) =>
 		`${capital(regionName(text(r.region)))}${text(r.operation) === '' ? '' : `, ${text(r.operation)}`}`,
@@ -79,10 +93,15 @@ const TEXT: Readonly<Record<EntryKind, (r: Row) => string>> = {
 			...(r.max_tenths === null ? {} : { maxDeg: tenths(r.max_tenths) })
 		})}${r.lifted === true ? ', lifted' : ''} (${text(r.source)})`,
 	note: (r) =>
-		`${r.region === null ? '' : `${capital(regionName(text(r.region)))}: `}${text(r.title) === '' ? '' : `${text(r.title)}: `}${text(r.body)}`,
+		[r.region === null ? '' : capital(regionName(text(r.region))), text(r.title), text(r.body)]
+			.filter((x) => x !== '')
+			.join(': '),
 	contact: (r) => `${CONTACT_NAME[r.role as keyof typeof CONTACT_NAME]}: ${text(r.name)}, ${text(r.phone)}`,
 	arrival: (r) =>
-		`${capital(text(r.answer).replaceAll('-', ' '))}${((r.pains as readonly Pain[] | null) ?? []).map((p) => `, ${regionName(p.region)} ${p.now ?? '–'}`).join('')}`
+		[
+			capital(text(r.answer).replaceAll('-', ' ')),
+			...((r.pains as readonly Pain[] | null) ?? []).map((p) => `${regionName(p.region)} ${p.now ?? '–'}`)
+		].join(', ')
 };
 
 export const entryText = (kind: EntryKind, row: Row): string => TEXT[kind](row);

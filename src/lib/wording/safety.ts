@@ -1,5 +1,6 @@
 /** What holds work, what closes a step and what was reported, in the same words on every page. */
 import type { Arrival } from '../core/decision/arrival.ts';
+import type { BesideAnswer } from '#lib/core/safety/beside.ts';
 import type { AlarmId, Raised } from '../core/safety/alarm.ts';
 import type { Closed } from '../core/safety/closed.ts';
 import type { Break, Mend, Standing } from '../core/safety/standing.ts';
@@ -124,3 +125,13 @@ export const closesText = (closes: Arrival['closes']): string =>
 		: closes.length === 0
 			? ''
 			: `Not today: ${closes.map(regionName).join(', ')}`;
+
+const BESIDE_TEXT: Readonly<Record<BesideAnswer, (title: string) => string>> = {
+	given: (t) => `${t} is given for this region already: prescribe it in place of what stands.`,
+	stopped: (t) => `${t} on the same ladder is stopped.`,
+	'set-aside': (t) => `A signed slip set ${t} on the same ladder aside.`,
+	'goes-back': (t) => `The slip of ${t} on the same ladder goes back, and this is no gentler.`
+};
+
+/** Why a further exercise is not simply given beside one that stands, of which the title is. */
+export const besideText = (answer: BesideAnswer, title: string): string => BESIDE_TEXT[answer](title);

@@ -22,9 +22,10 @@ import { setupFor } from '#lib/core/fit/gentler.ts';
 import { techniqueFor } from '#lib/core/movement/squat/stand.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
 import { sideOf } from '#lib/core/body/region-side.ts';
+import { besideBinds } from '#lib/core/safety/beside.ts';
 import { asksGates, closedFor, farthestOn, type Closed, type ClosedFacts } from '#lib/core/safety/closed.ts';
 import { gateText } from '#lib/wording/gates.ts';
-import { closedText } from '#lib/wording/safety.ts';
+import { besideText, closedText } from '#lib/wording/safety.ts';
 import { append } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import type { Exercise, PrescriptionKind, PrescriptionState, Snapshot } from '../repo/exercise-repo.ts';
@@ -223,9 +224,10 @@ function closedRefusal(
 /** A dose or step bolder than the slips go is a licensed user's, with a reason. */
 function bolderRefusal(ctx: Context, r: ClientRecord, wanted: Wanted): Outcome<never> | undefined {
 	const { existing, p } = wanted;
-	const beside = existing === undefined ? besideTrouble(ctx, r, wanted) : undefined;
-	if (beside !== undefined && !beside.ok) return beside;
-	const why = existing === undefined ? beside?.value : bolderThanSlip(ctx, r, existing, wanted);
+	const beside = existing === undefined ? besideIn(ctx, r, wanted) : undefined;
+	const said = beside === undefined ? undefined : besideText(beside.answer, beside.by.title);
+	if (beside?.answer === 'given' && said !== undefined) return conflict(said);
+	const why = existing === undefined ? said : bolderThanSlip(ctx, r, existing, wanted);
 	if (why === undefined) return undefined;
 	if (!ctx.actor.licensed)
 		return refuseFor(`${why} Only a licensed user may prescribe it, with a reason.`, 'step');
@@ -259,30 +261,24 @@ function bolderThanSlip(
 		: undefined;
 }
 
-/** What the slips of the same ladder and region say of a further exercise beside them: a new one is no way round a stop. */
-function besideTrouble(
-	ctx: Context,
-	r: ClientRecord,
-	{ family, step, p }: Wanted
-): Outcome<string | undefined> {
-	const at = (id: string): number => family.steps.findIndex((s) => s.id === id);
-	for (const e of r.exercises.filter((x) => x.family === family.id && x.region === p.region)) {
-		const { chain, trace } = slipOf(r, e, ctx.today, advancesToday(r, ctx.today));
-		const { step: stands, state, decisionId, snapshot } = chain.head;
-		if (stands === step.id && state === 'active')
-			return conflict(
-				`${snapshot.title} is given for this region already: prescribe it in place of what stands.`
-			);
-		if (state === 'stopped') return ok(`${snapshot.title} on the same ladder is stopped.`);
-		if (at(step.id) < at(stands)) continue;
-		if (state === 'set-aside' && decisionId !== null)
-			return ok(`A signed slip set ${snapshot.title} on the same ladder aside.`);
-		if (HOLDS_BACK.has(trace.decision) && state === 'active')
-			return ok(`The slip of ${snapshot.title} on the same ladder goes back, and this is no gentler.`);
-	}
-	return ok(undefined);
+/** What stands on the same ladder for the same region, as a further exercise beside it is bound by. */
+function besideIn(ctx: Context, r: ClientRecord, { family, step, p }: Wanted) {
+	const standing = r.exercises
+		.filter((e) => e.family === family.id && e.region === p.region)
+		.map((e) => {
+			const { chain, trace } = slipOf(r, e, ctx.today, advancesToday(r, ctx.today));
+			const { step: stands, state, decisionId, snapshot } = chain.head;
+			return {
+				step: stands,
+				state,
+				bySlip: decisionId !== null,
+				goesBack: GOES_BACK.has(trace.decision),
+				title: snapshot.title
+			};
+		});
+	return besideBinds(family, step.id, standing);
 }
-const HOLDS_BACK: ReadonlySet<string> = new Set(['stop', 'refer', 'regress']);
+const GOES_BACK: ReadonlySet<string> = new Set(['stop', 'refer', 'regress']);
 
 async function write(
 	{ t, ctx, recordedAt }: Run,
