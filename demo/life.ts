@@ -3,9 +3,7 @@ import { addDays, dayNumber, weekday, type Day } from '#lib/core/base/calendar-d
 import { MAIN_AXES, SIDES } from '#lib/core/body/axis.ts';
 import type { Session } from '#lib/core/session/record.ts';
 import { exercises, type Prescription } from '#lib/server/repo/exercise-repo.ts';
-import type { Context, Outcome } from '#lib/server/usecase/actor.ts';
 import { checkIn } from '#lib/server/usecase/check-in.ts';
-import { setContact, writeNote } from '#lib/server/usecase/write-note.ts';
 import { logVisit } from '#lib/server/usecase/log-visit.ts';
 import { prescribe } from '#lib/server/usecase/prescribe.ts';
 import { advancesToday } from '#lib/server/record/facts-of.ts';
@@ -24,29 +22,10 @@ import { signDecision } from '#lib/server/usecase/sign-decision.ts';
 import { FAMILIES } from '#lib/catalogue/families.ts';
 import { stepOf } from '#lib/core/exercise/family.ts';
 import { fitStep } from '#lib/core/fit/fit.ts';
+import { besideTheFirst } from './beside-the-first.ts';
 import { type DemoClient } from './people.ts';
+import { at, must, type World } from './world.ts';
 
-/** What a life draws on: who acts, ids and chance from the seeds, and the days between which it runs. */
-export interface World {
-	readonly as: (key: 'physio' | 'trainer', today: Day) => Context;
-	readonly id: (day: Day) => string;
-	/** Ids from a second seed, so that adding to the intake leaves the rest of the demo as it is. */
-	readonly intakeId: (day: Day) => string;
-	/** Ids of what came later still: the receipts of mornings. */
-	readonly lateId: (day: Day) => string;
-	readonly random: () => number;
-	readonly start: Day;
-	readonly today: Day;
-	readonly trainerId: string;
-}
-
-function must<T>(outcome: Outcome<T>): T {
-	if (!outcome.ok)
-		throw new Error(`${outcome.refusal.why} ${outcome.refusal.field ?? ''}: ${outcome.refusal.message}`);
-	return outcome.value;
-}
-
-const at = (day: Day, hour: number): Date => new Date(dayNumber(day) * 86_400_000 + hour * 3_600_000);
 const ENDING_DAYS = 9;
 
 /** One client's twelve weeks. */
@@ -67,41 +46,7 @@ export class Life {
 		const ending = addDays(w.today, -ENDING_DAYS);
 		for (let day = addDays(w.start, 2); day < ending; day = addDays(day, 1)) await this.ordinaryDay(day);
 		await this.end(ending);
-		await this.secondMornings();
-		await this.also();
-		await this.notes();
-	}
-
-	private async notes(): Promise<void> {
-		const { c, w } = this;
-		const { clientId } = this;
-		for (const { daysAgo, region, body } of c.notes ?? []) {
-			const day = addDays(w.today, -daysAgo);
-			const about = region === undefined ? {} : { region };
-			must(
-				await writeNote(w.as('physio', day), { id: w.intakeId(day), clientId, day, body, about }, at(day, 17))
-			);
-		}
-		for (const contact of c.contacts ?? [])
-			must(
-				await setContact(
-					w.as('physio', w.start),
-					{ ...contact, id: w.intakeId(w.start), clientId },
-					at(w.start, 9)
-				)
-			);
-	}
-
-	/** Mornings of a second sore place, the last three weeks: at its usual. */
-	private async secondMornings(): Promise<void> {
-		const { c, w } = this;
-		if (c.second === undefined) return;
-		const { region, usual: pain } = c.second;
-		for (let day = addDays(w.today, -21); day < w.today; day = addDays(day, 1)) {
-			const regions = [{ id: w.intakeId(day), region, pain, swelling: 'none' as const, stiffnessMin: 15 }];
-			const sent = { id: w.intakeId(day), clientId: this.clientId, day, regions, events: [] };
-			must(await checkIn(w.as('trainer', day), sent, at(day, 7)));
-		}
+		await besideTheFirst(this.c, w, this.clientId);
 	}
 
 	private async intake(): Promise<void> {
@@ -363,67 +308,6 @@ export class Life {
 				at(day, 11)
 			)
 		);
-	}
-
-	/** Further exercises beside the first: easy, seen, and with nothing to tell. */
-	private async also(): Promise<void> {
-		const { c, w } = this;
-		for (const { family, step: stepId, region = c.region, daysAgo, done, particulars } of c.also ?? []) {
-			const usual = region === c.second?.region ? c.second.usual : c.usual;
-			const begun = addDays(w.today, -daysAgo);
-			const ladder = FAMILIES[family];
-			const step = ladder === undefined ? undefined : stepOf(ladder, stepId);
-			if (step === undefined) throw new Error(stepId);
-			const { sets, reps } = step.usualDose.start;
-			const exerciseId = w.intakeId(begun);
-			const { id: prescriptionId } = must(
-				await prescribe(
-					w.as('physio', begun),
-					{
-						id: w.intakeId(begun),
-						exerciseId,
-						clientId: this.clientId,
-						family,
-						step: stepId,
-						region,
-						...(particulars === undefined ? {} : { particulars }),
-						sets,
-						reps,
-						loadKg: 0,
-						reason: 'done like this for weeks, seen at the first visit'
-					},
-					at(begun, 11)
-				)
-			);
-			for (const before of done) {
-				const day = addDays(w.today, -before);
-				const session: Session = {
-					date: day,
-					observed: true,
-					prescribed: { sets, reps, loadKg: 0 },
-					sets: Array.from({ length: sets }, () => ({ reps, effort: 5, cleanReps: reps })),
-					pains: [{ region, before: usual, peak: usual, after: usual }],
-					symptoms: [],
-					faults: {},
-					soreness: 2,
-					confidence: 7
-				};
-				must(
-					await logVisit(
-						w.as('physio', day),
-						{
-							id: w.intakeId(day),
-							visitId: w.intakeId(day),
-							clientId: this.clientId,
-							exerciseId,
-							prescriptionId,
-							session
-						},
-						at(day, 16)
-					)
-				);
-			}
-		}
 	}
 
 	private async head(day: Day): Promise<Prescription | undefined> {
