@@ -12,6 +12,7 @@ import { EQUIPMENT, POSITIONS, type Clearance, type Position } from '#lib/core/e
 import { setupFor } from '#lib/core/fit/gentler.ts';
 import { fitStep } from '#lib/core/fit/fit.ts';
 import { lengthIn } from '#lib/core/movement/context.ts';
+import type { LimitAxis } from '#lib/core/client/protocol.ts';
 import type { RangeId } from '#lib/core/measure/range-kind.ts';
 import type { Session } from '#lib/core/session/record.ts';
 import type { ClientRecord } from '#lib/server/record/load.ts';
@@ -30,10 +31,12 @@ export interface Spec {
 	readonly step: number;
 	readonly side: Side;
 	readonly heightCm: number;
-	readonly ranges: Readonly<Record<'knee' | 'fold' | 'ankle' | 'raise' | 'back' | 'toe', number>>;
+	readonly ranges: Readonly<
+		Record<'knee' | 'fold' | 'ankle' | 'raise' | 'back' | 'toe' | 'turn' | 'bow', number>
+	>;
 	readonly measured: readonly boolean[];
 	readonly limits: readonly {
-		readonly axis: RangeId;
+		readonly axis: LimitAxis;
 		readonly side: Side;
 		readonly maxDeg?: number;
 		readonly minDeg?: number;
@@ -59,9 +62,11 @@ const AXIS: Readonly<Record<keyof Spec['ranges'], RangeId>> = {
 	ankle: 'weightBearingDorsiflexion',
 	raise: 'straightLegRaise',
 	back: 'hipExtension',
-	toe: 'bigToeExtension'
+	toe: 'bigToeExtension',
+	turn: 'hipExternalRotation',
+	bow: 'forwardBow'
 };
-const LIMITED: readonly RangeId[] = [
+const LIMITED: readonly LimitAxis[] = [
 	'kneeFlexion',
 	'kneeExtension',
 	'thighTrunkFlexion',
@@ -69,6 +74,9 @@ const LIMITED: readonly RangeId[] = [
 	'hipExtension',
 	'hipAdduction',
 	'hipInternalRotation',
+	'hipExternalRotation',
+	'forwardBow',
+	'spineFlexion',
 	'weightBearingDorsiflexion',
 	'bigToeExtension',
 	'straightLegRaise'
@@ -105,9 +113,11 @@ export const specs: fc.Arbitrary<Spec> = fc.record({
 		ankle: fc.integer({ min: 8, max: 42 }),
 		raise: fc.integer({ min: 40, max: 90 }),
 		back: fc.integer({ min: -5, max: 20 }),
-		toe: fc.integer({ min: 20, max: 75 })
+		toe: fc.integer({ min: 20, max: 75 }),
+		turn: fc.integer({ min: 0, max: 50 }),
+		bow: fc.integer({ min: 5, max: 110 })
 	}),
-	measured: fc.array(fc.boolean(), { minLength: 6, maxLength: 6 }).map((m) => m.map((x, i) => x || i < 2)),
+	measured: fc.array(fc.boolean(), { minLength: 8, maxLength: 8 }).map((m) => m.map((x, i) => x || i < 2)),
 	limits: fc.array(limitSpec, { maxLength: 2 }),
 	phase: fc.option(
 		fc.record({
@@ -339,6 +349,6 @@ export const PLAIN: Spec = {
 	lacks: [],
 	off: 0,
 	bad: 'none',
-	measured: [true, true, true, true, true, true],
-	ranges: { knee: 140, fold: 140, ankle: 40, raise: 80, back: 15, toe: 65 }
+	measured: [true, true, true, true, true, true, true, true],
+	ranges: { knee: 140, fold: 140, ankle: 40, raise: 80, back: 15, toe: 65, turn: 40, bow: 110 }
 };

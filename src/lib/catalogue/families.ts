@@ -49,4 +49,4 @@ export const findStep = (id: string): { readonly family: ExerciseFamily; readonl
 	BY_STEP.get(id);
 
 /** Catalogue version: raised whenever a step, gate or policy that ships changes; decisions record it. */
-export const CATALOGUE_VERSION = '2026.6';
+export const CATALOGUE_VERSION = '2026.7';

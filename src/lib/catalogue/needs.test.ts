@@ -20,10 +20,14 @@ const AXES: readonly Axis[] = [
 	'weightBearingDorsiflexion',
 	'straightLegRaise',
 	'hipExtension',
-	'bigToeExtension'
+	'bigToeExtension',
+	'hipAbduction',
+	'hipInternalRotation',
+	'hipExternalRotation',
+	'forwardBow'
 ];
-const TEXTBOOK = [138, 140, 38, 80, 15, 65] as const;
-const OLDER = [130, 120, 32, 70, 5, 50] as const;
+const TEXTBOOK = [138, 140, 38, 80, 15, 65, 39, 32, 32, 100] as const;
+const OLDER = [130, 120, 32, 70, 5, 50, 28, 22, 25, 90] as const;
 
 const envelopeOf = (values: readonly number[]): Envelope =>
 	Object.fromEntries(
@@ -129,6 +133,19 @@ describe('a protocol closes what goes past it', () => {
 			expect(shut.has(id), id).toBe(true);
 		for (const id of ['knee-to-chest', 'clamshell', 'brace-and-breath', 'tandem-stance'])
 			expect(shut.has(id), id).toBe(false);
+	});
+	it('hip turned out 0, or in: what turns it, and the leg that lies turned in beside it', () => {
+		const out = closes([{ axis: 'hipExternalRotation', side: 'right', maxDeg: 0 }]);
+		for (const id of ['clamshell', 'banded-clamshell', 'figure-four', 'ninety-ninety', 'hip-axle'])
+			expect(out.has(id), id).toBe(true);
+		// The right leg works: it is the left that turns in.
+		expect(closes([{ axis: 'hipInternalRotation', side: 'right', maxDeg: 10 }])).toEqual(new Set());
+		expect(closes([{ axis: 'hipInternalRotation', side: 'left', maxDeg: 10 }])).toEqual(
+			new Set(['ninety-ninety', 'hip-axle'])
+		);
+		for (const id of ['side-lying-lift', 'straight-leg-lift', 'standing-abduction', 'groin-opener'])
+			expect(closes([{ axis: 'hipAbduction', side: 'right', maxDeg: 10 }]).has(id), id).toBe(true);
+		expect(closes([{ axis: 'hipAbduction', side: 'left', maxDeg: 10 }])).toEqual(new Set(['groin-opener']));
 	});
 	it('hip back 0: what takes the hip behind', () => {
 		const shut = closes([

@@ -2,8 +2,8 @@
  * What posed and mobility steps truly need, by axis and leg: the least that lets the act be done at its easiest setting. The drawing bends to the
  * client; these numbers do not follow it.
  *
- * K knee bend, F sitting fold, A ankle with weight on, S straight-leg raise, H hip back (pelvis held), T big toe up; degrees. `~` smaller
- * movement counts, down to the number. `end` goes to the client's own end of an axis: of what is tolerated it asks nothing, and a protocol
+ * K knee bend, F sitting fold, A ankle with weight on, S straight-leg raise, H hip back (pelvis held), T big toe up, O hip out, R hip turned out,
+ * I hip turned in, B bow of the trunk; degrees. `~` smaller movement counts, down to the number. `end` goes to the client's own end of an axis: of what is tolerated it asks nothing, and a protocol
  * window on it closes the step.
  * @source common-practice every number
  */
@@ -16,7 +16,11 @@ const AXIS: Readonly<Record<string, Axis>> = {
 	A: 'weightBearingDorsiflexion',
 	S: 'straightLegRaise',
 	H: 'hipExtension',
-	T: 'bigToeExtension'
+	T: 'bigToeExtension',
+	O: 'hipAbduction',
+	R: 'hipExternalRotation',
+	I: 'hipInternalRotation',
+	B: 'forwardBow'
 };
 const axisOf = (letter: string): Axis => {
 	const axis = AXIS[letter];
@@ -28,8 +32,8 @@ const words = (text: string): readonly string[] => (text === '' ? [] : text.spli
 const asked = (text: string): Needs['working'] =>
 	Object.fromEntries(words(text).map((w) => [axisOf(w[0] ?? ''), Number(w.slice(1).replace('~', ''))]));
 
-/** Working leg, other leg (`same` where both do it), and the axes that are taken to their end. */
-function needs(working: string, other: string, end = ''): Needs {
+/** Working leg, other leg (`same` where both do it), and the axes that each takes to its end. */
+function needs(working: string, other: string, end = '', otherEnd = other === 'same' ? end : ''): Needs {
 	const own = asked(working);
 	const both = other === 'same';
 	const scales = words(`${working}${both ? '' : ` ${other}`}`.trim())
@@ -39,12 +43,18 @@ function needs(working: string, other: string, end = ''): Needs {
 		working: own,
 		other: both ? own : asked(other),
 		end: words(end).map(axisOf),
-		bothEnd: both,
+		otherEnd: words(otherEnd).map(axisOf),
 		scales
 	};
 }
 
-const ROWS: readonly (readonly [steps: string, working: string, other: string, end?: string])[] = [
+const ROWS: readonly (readonly [
+	steps: string,
+	working: string,
+	other: string,
+	end?: string,
+	otherEnd?: string
+])[] = [
 	['side-by-side-stance staggered-stance tandem-stance stance-passes weighted-passes', '', ''],
 	['single-leg-stance single-leg-head-turns', '', 'K30'],
 	['bird-dog kneeling-hip-extension', 'K90 F80 H-10', 'K90 F80'],
@@ -54,19 +64,19 @@ const ROWS: readonly (readonly [steps: string, working: string, other: string, e
 	['knee-plank', 'K30 H-10', 'same'],
 	['roll-front-thigh side-plank side-plank-lift', 'H-10', 'same'],
 	['side-plank-knees', 'K45 H-10', 'same'],
-	['clamshell banded-clamshell', 'K60 F30~', 'K60 F30'],
-	['side-lying-lift', 'K30 F20', 'K30 F20'],
-	['straight-leg-lift ankle-band-lift', 'H-10', 'K30'],
+	['clamshell banded-clamshell', 'K60 F30~ R15~', 'K60 F30'],
+	['side-lying-lift', 'K30 F20 O10~', 'K30 F20'],
+	['straight-leg-lift ankle-band-lift', 'H-10 O10~', 'K30'],
 	['inner-thigh-lift', 'H-10', 'K60 F60'],
 	// By hand 90, with a strap 60.
 	['quad-stretch', 'K60 H-10', '', 'K H'],
 	['quad-pull', 'K60 H-10', 'T25', 'K H'],
 	['kneeling-quad-stretch', 'K100', 'same', 'K H'],
 	['hip-flexor-stretch', 'K90 H-10', 'K80 F80 A5', 'H'],
-	['ninety-ninety hip-axle', 'K80 F80', 'K80 F60'],
-	['kneeling-hinge', 'K95 F40~', 'same'],
+	['ninety-ninety hip-axle', 'K80 F80', 'K80 F60', 'R', 'I'],
+	['kneeling-hinge', 'K95 F40~ B10~', 'same'],
 	// From an ordinary seat 95, from a high one 80.
-	['seated-hinge', 'K60 F80~', 'same'],
+	['seated-hinge', 'K60 F80~ B10~', 'same'],
 	['standing-curl', 'K45~ H-10', ''],
 	['prone-curl cuff-prone-curl', 'K45~ H-10', 'H-10'],
 	['seated-curl', 'K60~ F80 S55', 'same'],
@@ -76,7 +86,7 @@ const ROWS: readonly (readonly [steps: string, working: string, other: string, e
 	['wall-slide-hold', 'K30 F30', 'same'],
 	['wall-sit-hold', 'K60~ F60~', 'same'],
 	['wall-press', 'K30 F20', ''],
-	['standing-abduction banded-standing-abduction', '', ''],
+	['standing-abduction banded-standing-abduction', 'O10~', ''],
 	['standing-hip-extension', 'K45~ H5~', ''],
 	// From a high seat 70.
 	['pillow-squeeze', 'K70 F70', 'same'],
@@ -88,11 +98,11 @@ const ROWS: readonly (readonly [steps: string, working: string, other: string, e
 	['split-jump', 'K70~ F70~ A15', 'K70~ H5 T50'],
 	['three-way-ankle', 'K70 F60', '', 'A'],
 	['calf-stretch', 'H-10', 'K30 A10', 'A'],
-	['hamstring-bend', 'F30~', 'same', 'S F'],
+	['hamstring-bend', 'F30~ B30~', 'same', 'S F'],
 	['straight-leg-kick', 'S30~', ''],
-	['figure-four', 'F70 K60', 'F60 K60', 'F'],
+	['figure-four', 'F70 K60', 'F60 K60', 'R F'],
 	['knee-to-chest', 'K60', 'F30 K60', 'F'],
-	['groin-opener', 'K40 F40 A10', ''],
+	['groin-opener', 'K40 F40 A10', '', 'O', 'O'],
 	['quad-set', '', ''],
 	['brace-and-breath', 'K60 F30', 'same'],
 	['rest-legs-up', 'K70 F75', 'same'],
@@ -102,9 +112,7 @@ const ROWS: readonly (readonly [steps: string, working: string, other: string, e
 ];
 
 const NEEDS: ReadonlyMap<string, Needs> = new Map(
-	ROWS.flatMap(([steps, working, other, end]) =>
-		words(steps).map((id) => [id, needs(working, other, end)] as const)
-	)
+	ROWS.flatMap(([steps, ...row]) => words(steps).map((id) => [id, needs(...row)] as const))
 );
 
 /** The step with what it needs, where that is written and not solved. */

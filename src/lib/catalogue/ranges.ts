@@ -1,6 +1,6 @@
 /**
  * The movements of the measure sheet with their usual values, and the methods with their error. Literature from memory.
- * @source aaos-1965 handbook values; soucie-2011 by sex and age; roaas-1982 men 30–40; roach-1991 adults 25–74
+ * @source aaos-1965 handbook values, thoracolumbar 80, 25, 35, 45 (from memory); soucie-2011 by sex and age; roaas-1982 men 30–40; roach-1991 adults 25–74
  * @source konor-2012 lunge test; nawoczenski-1999 big toe in gait; common-practice sitting fold, straight-leg raise, by eye
  */
 import { POSSIBLE_RANGE, type Axis } from '../core/body/axis.ts';
@@ -18,6 +18,25 @@ const soucie = (youngF: number, youngM: number, olderF: number, olderM: number):
 ];
 const roaas = (value: number): UsualValue => ({ value, sex: 'male', ages: [30, 40], source: 'roaas-1982' });
 const roach = (value: number): UsualValue => ({ value, ages: [25, 74], source: 'roach-1991' });
+/** A movement of the back: inclinometer first, a goniometer has nothing to hold on to. */
+const back = (
+	id: RangeId,
+	name: string,
+	how: string,
+	most: number,
+	usual: number,
+	midline?: true
+): RangeKind => ({
+	id,
+	name,
+	joint: 'back',
+	how,
+	possible: [0, most],
+	axis: null,
+	...(midline === undefined ? {} : { midline }),
+	methods: ['inclinometer', 'device', 'by-eye'],
+	usual: [aaos(usual)]
+});
 const ANGLE: readonly MethodId[] = ['goniometer', 'inclinometer', 'device', 'by-eye'];
 
 export const RANGES: Readonly<Record<RangeId, RangeKind>> = {
@@ -47,8 +66,8 @@ export const RANGES: Readonly<Record<RangeId, RangeKind>> = {
 		name: 'Hip out',
 		joint: 'hip',
 		how: 'lying, leg straight out to the side',
-		possible: [0, 80],
-		axis: null,
+		possible: POSSIBLE_RANGE.hipAbduction,
+		axis: 'hipAbduction',
 		methods: ANGLE,
 		usual: [aaos(45), roaas(39), roach(42)]
 	},
@@ -67,8 +86,8 @@ export const RANGES: Readonly<Record<RangeId, RangeKind>> = {
 		name: 'Hip turned in',
 		joint: 'hip',
 		how: 'hip and knee at 90°, foot swings out',
-		possible: [0, 70],
-		axis: null,
+		possible: POSSIBLE_RANGE.hipInternalRotation,
+		axis: 'hipInternalRotation',
 		methods: ANGLE,
 		usual: [aaos(45), roaas(33), roach(32)]
 	},
@@ -77,8 +96,8 @@ export const RANGES: Readonly<Record<RangeId, RangeKind>> = {
 		name: 'Hip turned out',
 		joint: 'hip',
 		how: 'hip and knee at 90°, foot swings in',
-		possible: [0, 80],
-		axis: null,
+		possible: POSSIBLE_RANGE.hipExternalRotation,
+		axis: 'hipExternalRotation',
 		methods: ANGLE,
 		usual: [aaos(45), roaas(34), roach(32)]
 	},
@@ -164,7 +183,36 @@ export const RANGES: Readonly<Record<RangeId, RangeKind>> = {
 		axis: 'bigToeExtension',
 		methods: ANGLE,
 		usual: [aaos(70), { value: 42, source: 'nawoczenski-1999' }]
-	}
+	},
+	forwardBow: {
+		id: 'forwardBow',
+		name: 'Bow, standing',
+		joint: 'back',
+		how: 'standing, bowing as far as the back lets it; lean of the trunk from upright',
+		possible: POSSIBLE_RANGE.forwardBow,
+		axis: 'forwardBow',
+		midline: true,
+		methods: ['inclinometer', 'device', 'by-eye'],
+		usual: [{ value: 90, source: 'common-practice' }]
+	},
+	spineFlexion: back(
+		'spineFlexion',
+		'Back bent forward',
+		'standing, at the lowest ribs less the sacrum',
+		110,
+		80,
+		true
+	),
+	spineExtension: back(
+		'spineExtension',
+		'Back bent backward',
+		'standing, hands on the hips, pelvis still',
+		60,
+		25,
+		true
+	),
+	spineSideBend: back('spineSideBend', 'Side bend', 'standing, hand down the outside of the leg', 60, 35),
+	spineRotation: back('spineRotation', 'Turning', 'sitting, arms crossed, pelvis held', 70, 45)
 };
 
 /** @source boone-1978 goniometer 3–5°, two testers 6° (from memory); konor-2012 lunge; common-practice the rest */

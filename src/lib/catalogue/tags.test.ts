@@ -22,6 +22,8 @@ const BY_HAND: Readonly<Partial<Record<Tag, string>>> = {
 	'loaded-spine-bending':
 		'hinge-loaded raised-handle-deadlift low-handle-deadlift straight-knee-hinge-loaded',
 	'spine-end-bend': 'hamstring-bend knee-to-chest figure-four plank-knee-in',
+	'spine-backward':
+		'standing-hip-extension kneeling-hip-extension plank-hip-extension hip-flexor-stretch kneeling-quad-stretch stick-lunge-2 stick-lunge-3 prone-curl cuff-prone-curl roll-front-thigh rise-and-press',
 	'loaded-twist': 'weighted-passes',
 	'spine-load':
 		'rise-and-press goblet-squat heels-raised-goblet loaded-step-up goblet-split-squat loaded-reverse-lunge hinge-loaded raised-handle-deadlift low-handle-deadlift straight-knee-hinge-loaded',

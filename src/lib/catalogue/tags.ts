@@ -40,6 +40,11 @@ export const STEPS_WITH: Readonly<Record<Tag, readonly string[]>> = {
 		'hinge-loaded raised-handle-deadlift low-handle-deadlift straight-knee-hinge-loaded'
 	),
 	'spine-end-bend': ids('hamstring-bend knee-to-chest figure-four plank-knee-in'),
+	'spine-backward': ids(
+		'standing-hip-extension kneeling-hip-extension plank-hip-extension hip-flexor-stretch',
+		'kneeling-quad-stretch stick-lunge-2 stick-lunge-3 prone-curl cuff-prone-curl roll-front-thigh',
+		'rise-and-press'
+	),
 	'loaded-twist': ids('weighted-passes'),
 	'trunk-strain': ids('knee-plank plank plank-hip-extension plank-knee-in side-plank side-plank-lift'),
 	impact: ids('jog squat-jump lateral-hop-touch lateral-hop split-jump'),

@@ -23,6 +23,7 @@ export const setup = z.strictObject({
 	seatCm: z.number().min(0).max(120).exactOptional(),
 	thighDeg: z.number().min(0).max(150).exactOptional(),
 	stepCm: z.number().min(0).max(60).exactOptional(),
+	bowDeg: z.number().min(5).max(120).exactOptional(),
 	handleCm: z.number().min(0).max(120).exactOptional(),
 	sledCm: z.number().min(0).max(120).exactOptional(),
 	feetCm: z.number().min(0).max(200).exactOptional(),

@@ -91,6 +91,7 @@ export const fitInput = z.strictObject({
 					seatCm: z.number().exactOptional(),
 					thighDeg: z.number().exactOptional(),
 					stepCm: z.number().exactOptional(),
+					bowDeg: z.number().exactOptional(),
 					handleCm: z.number().exactOptional(),
 					sledCm: z.number().exactOptional(),
 					feetCm: z.number().exactOptional()

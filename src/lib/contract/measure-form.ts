@@ -96,7 +96,9 @@ export function parseSheet(
 	const when = day.safeParse(form.get('day') ?? '');
 	if (!when.success) issues.push({ field: 'day', message: 'Give a calendar day, YYYY-MM-DD.' });
 	const ranges = RANGE_IDS.flatMap((id) =>
-		SIDES.flatMap((side) => taken(parseRange(form, kinds[id], side, body)))
+		(kinds[id].midline === true ? (['left'] as const) : SIDES).flatMap((side) =>
+			taken(parseRange(form, kinds[id], side, body))
+		)
 	);
 	const done = tests.flatMap((spec) =>
 		(spec.sided ? SIDES : [null]).flatMap((side) => taken(parseTest(form, spec, side)))
@@ -122,7 +124,7 @@ function parseRange(
 	const at = (f: SheetField): string => `${kind.id}.${side}.${f}`;
 	for (const field of RANGE_FIELDS) {
 		const d = degreesTyped(kind, form.get(at(field)) ?? '', body);
-		if (!d.ok) return no(at(field), `${side} ${field}: ${d.refusal}`);
+		if (!d.ok) return no(at(field), `${kind.midline === true ? '' : `${side} `}${field}: ${d.refusal}`);
 		if (d.value !== undefined) range[field] = d.value;
 	}
 	const pain = typedWhole(`${kind.name} ${side} pain`, 0, 10).safeParse(form.get(at('pain')) ?? '');

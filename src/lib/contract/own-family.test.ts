@@ -75,6 +75,19 @@ describe('reading a file of families', () => {
 				).toEqual([]);
 		}
 	});
+	it('a file that says both legs go to the same end is read as it was meant', () => {
+		const needs = (end: object) => ({ working: {}, other: {}, end: ['hipExtension'], scales: [], ...end });
+		const one = own().steps[0] as object;
+		const read = (end: object) => {
+			const r = readFamilies(
+				file({ ...own(), steps: [{ ...one, needs: needs(end) }, ...own().steps.slice(1)] })
+			);
+			return r.ok ? r.families[0]?.steps[0]?.needs?.otherEnd : r.faults;
+		};
+		expect(read({ bothEnd: true })).toEqual(['hipExtension']);
+		expect(read({ bothEnd: false })).toEqual([]);
+		expect(read({ otherEnd: ['kneeFlexion'] })).toEqual(['kneeFlexion']);
+	});
 	it('says the line of a bracket that is missing, a key that is misspelt, a number that is none', () => {
 		const broken = file(own()).replace('"title": "Sofa ladder",', '"title": "Sofa ladder"');
 		const r = readFamilies(broken);

@@ -184,6 +184,22 @@ const dose = z.strictObject({ sets: z.int().min(1).max(10), reps: z.int().min(1)
 const dial = z.enum(DIALS as readonly [Dial, ...Dial[]]);
 const equipment = z.enum(EQUIPMENT);
 
+const someAxes = z.array(z.enum(AXES)).max(AXES.length);
+/** Files written before each leg had an end of its own say whether both go to the same one. */
+const needs = z
+	.strictObject({
+		working: asks,
+		other: asks,
+		end: someAxes,
+		otherEnd: someAxes.exactOptional(),
+		bothEnd: z.boolean().exactOptional(),
+		scales: someAxes
+	})
+	.transform(({ bothEnd, otherEnd, ...n }) => ({
+		...n,
+		otherEnd: otherEnd ?? (bothEnd === true ? n.end : [])
+	}));
+
 const step = z.strictObject({
 	id: ownId,
 	title: line(80),
@@ -210,15 +226,7 @@ const step = z.strictObject({
 	sources: z.array(z.string().max(60)).min(1).max(6),
 	liesOn: z.enum(['own', 'other']).exactOptional(),
 	onBed: z.boolean().exactOptional(),
-	needs: z
-		.strictObject({
-			working: asks,
-			other: asks,
-			end: z.array(z.enum(AXES)).max(6),
-			bothEnd: z.boolean(),
-			scales: z.array(z.enum(AXES)).max(6)
-		})
-		.exactOptional(),
+	needs: needs.exactOptional(),
 	retired: z.strictObject({ replacedBy: stepId.nullable() }).exactOptional()
 });
 

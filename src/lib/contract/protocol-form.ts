@@ -3,7 +3,13 @@ import { z } from 'zod';
 import { ok, refuse, type Refusal, type Result } from '#lib/core/base/result.ts';
 import { SIDES, type Side } from '#lib/core/body/axis.ts';
 import { PROTOCOL_WHEN } from '#lib/core/client/envelope.ts';
-import { LIMIT_AXES, WEIGHT_BEARING, type EnteredLimit, type Phase } from '#lib/core/client/protocol.ts';
+import {
+	LIMIT_AXES,
+	type LimitAxis,
+	WEIGHT_BEARING,
+	type EnteredLimit,
+	type Phase
+} from '#lib/core/client/protocol.ts';
 import { TAGS, type Tag } from '#lib/core/exercise/family.ts';
 import { day, text, typed, uuid, region } from './basics.ts';
 
@@ -33,7 +39,7 @@ export const MOST_WINDOWS = 4;
 
 const degrees = (label: string) => typed(label, -60, 180, 'degrees');
 const windowForm = z.object({
-	axis: z.enum(['', ...LIMIT_AXES]),
+	axis: z.enum(['', ...LIMIT_AXES] as ['', ...LimitAxis[]]),
 	side: z.enum(SIDES),
 	minDeg: degrees('From'),
 	maxDeg: degrees('To'),

@@ -68,6 +68,20 @@
 		length: 80,
 		ground: 'M40 138H200'
 	};
+	/** The trunk over still legs: 0° is upright. */
+	const TRUNK: Pose = {
+		still: [
+			[
+				[112, 84],
+				[112, 134]
+			]
+		],
+		joint: [112, 84],
+		zero: -90,
+		turn: 1,
+		length: 66,
+		ground: 'M40 138H200'
+	};
 	const POSE: Readonly<
 		Record<Exclude<RangeId, 'kneeFlexion' | 'thighTrunkFlexion' | 'weightBearingDorsiflexion'>, Pose>
 	> = {
@@ -91,6 +105,11 @@
 			length: 96,
 			ground: 'M18 84H104'
 		},
+		forwardBow: TRUNK,
+		spineFlexion: TRUNK,
+		spineExtension: { ...TRUNK, turn: -1 },
+		spineSideBend: TRUNK,
+		spineRotation: { ...HANGING, turn: 1 },
 		ankleDorsiflexion: {
 			still: [
 				[

@@ -33,6 +33,7 @@
 	}
 	let { kind, ids, body, age, sex, today, last, values, wrong, onfocus }: Props = $props();
 	const name = (side: Side, field: SheetField): string => `${kind.id}.${side}.${field}`;
+	const shownSides = $derived(kind.midline === true ? (['left'] as const) : SIDES);
 	let method = $derived<MethodId>(kind.methods[0] ?? 'goniometer');
 	const usual = $derived(usualFor(kind, age, sex));
 	const span = $derived(usualSpan(usual));
@@ -118,14 +119,16 @@
 	<div class="flex gap-1 pl-5 text-xs text-quiet lg:hidden" aria-hidden="true">
 		{#each FIELDS as f (f)}<span class="w-[3.1rem] text-center max-sm:w-16">{f}</span>{/each}
 	</div>
-	{#each SIDES as side, i (side)}
+	{#each shownSides as side, i (side)}
 		<div class="flex items-center gap-1" onfocusin={() => onfocus(side)}>
 			<input type="hidden" name="{kind.id}.{side}.id" value={ids[i]} />
-			<span class="w-4 font-semibold lg:hidden" aria-hidden="true">{side === 'left' ? 'L' : 'R'}</span>
+			<span class="w-4 font-semibold lg:hidden" aria-hidden="true"
+				>{kind.midline === true ? '' : side === 'left' ? 'L' : 'R'}</span
+			>
 			{#each FIELDS as field (field)}
 				<Cell
 					name={name(side, field)}
-					label="{kind.name} {side} {field}"
+					label="{kind.name} {kind.midline === true ? '' : `${side} `}{field}"
 					bind:value={values[name(side, field)]}
 					wrong={wrong?.all[name(side, field)] !== undefined}
 					column="{side}.{field}"
@@ -137,6 +140,7 @@
 				>{/if}
 		</div>
 	{/each}
+	{#if kind.midline}<span class="label max-lg:hidden">one for both sides</span>{/if}
 	<div class="text-sm leading-tight">
 		{#if difference}<span class="block">{difference}</span>{/if}
 		<span class="text-quiet" title={usualText(usual)}

@@ -48,7 +48,7 @@ interface Pain {
 
 const TEXT: Readonly<Record<EntryKind, (r: Row) => string>> = {
 	range: (r) =>
-		`${sided(r.side, RANGES[r.axis as RangeId].name)}: ${[
+		`${sided(RANGES[r.axis as RangeId].midline === true ? null : r.side, RANGES[r.axis as RangeId].name)}: ${[
 			`pain from ${tenths(r.onset_tenths)}°`,
 			`tolerable ${tenths(r.tolerable_tenths)}°`,
 			`end ${tenths(r.end_tenths)}° (${methodOf(text(r.method)).name})`

@@ -1,6 +1,6 @@
 /** What stands in the way of a step, in few words; empty when nothing does. */
 import type { StepFit } from '#lib/core/fit/fit.ts';
-import { EQUIPMENT_NAME, JOINT_NAME, POSITION_NAME } from './names.ts';
+import { EQUIPMENT_NAME, JOINT_NAME, POSITION_NAME, sideBefore } from './names.ts';
 
 export const missingText = (fit: StepFit): string =>
 	fit.missing.map((any) => any.map((e) => EQUIPMENT_NAME[e]).join(' or ')).join(', ');
@@ -20,5 +20,5 @@ export function inTheWay(fit: StepFit): string {
 	const short = fit.limiting.find((l) => l.short > 0);
 	return short === undefined
 		? ''
-		: `${short.side} ${JOINT_NAME[short.axis]} ${Math.ceil(short.short)}° short`;
+		: `${sideBefore(short.axis, short.side)}${JOINT_NAME[short.axis]} ${Math.ceil(short.short)}° short`;
 }

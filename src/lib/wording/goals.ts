@@ -2,7 +2,7 @@
 import type { LadderPoint, Availability, TaskRange } from '../core/client/goal.ts';
 import type { GoalDistance } from '../core/fit/goal-distance.ts';
 import { AVAILABILITY_WORD } from './intake.ts';
-import { JOINT_NAME } from './names.ts';
+import { JOINT_NAME, sideBefore } from './names.ts';
 import { stepTitle } from './steps.ts';
 
 export function distanceText(g: {
@@ -33,7 +33,9 @@ export function distanceText(g: {
 				]
 			: []),
 		...(d.short !== null
-			? [`${d.short.side} ${JOINT_NAME[d.short.axis]} ${Math.ceil(d.short.degrees)}° short`]
+			? [
+					`${sideBefore(d.short.axis, d.short.side)}${JOINT_NAME[d.short.axis]} ${Math.ceil(d.short.degrees)}° short`
+				]
 			: []),
 		...(d.verdict === 'unmeasured' ? ['a range is not measured'] : []),
 		...(d.verdict === 'fits' ? ['range and room are there'] : [])
@@ -50,7 +52,7 @@ export function taskText(r: {
 	const number =
 		w === null || w.answer === 'not-measured'
 			? ''
-			: `, ${w.side} ${JOINT_NAME[w.axis]} ${Math.round(w.tolerated ?? 0)}° of ${w.demand}°`;
+			: `, ${sideBefore(w.axis, w.side)}${JOINT_NAME[w.axis]} ${Math.round(w.tolerated ?? 0)}° of ${w.demand}°`;
 	// Published demands are of the hip joint; the fold, which includes pelvis and back, is only a hint of it.
 	const hint = w?.axis === 'thighTrunkFlexion' && number !== '' ? ', by the sitting fold: a hint' : '';
 	return `daily life: ${AVAILABILITY_WORD[r.answer]}${number}${hint} (${r.source})`;

@@ -1,5 +1,5 @@
 /** Codes to the trade's own words. */
-import type { Axis, Side } from '#lib/core/body/axis.ts';
+import { type Axis, isMidline, type Side } from '#lib/core/body/axis.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
 import type { Decision } from '#lib/core/decision/trace.ts';
 import type { Equipment, Position, Purpose } from '#lib/core/exercise/family.ts';
@@ -11,7 +11,11 @@ export const AXIS_NAME: Readonly<Record<Axis, string>> = {
 	weightBearingDorsiflexion: 'Ankle, weight on',
 	straightLegRaise: 'Straight-leg raise',
 	hipExtension: 'Hip back',
-	bigToeExtension: 'Big toe up'
+	bigToeExtension: 'Big toe up',
+	hipAbduction: 'Hip out',
+	hipInternalRotation: 'Hip turned in',
+	hipExternalRotation: 'Hip turned out',
+	forwardBow: 'Bow, standing'
 };
 
 export const AXIS_HOW: Readonly<Record<Axis, string>> = {
@@ -20,7 +24,11 @@ export const AXIS_HOW: Readonly<Record<Axis, string>> = {
 	weightBearingDorsiflexion: 'knee to wall, heel down',
 	straightLegRaise: 'lying, knee straight, until the pelvis wants to roll',
 	hipExtension: 'lying on the front, or the leg over the edge',
-	bigToeExtension: 'standing or sitting, first ray held'
+	bigToeExtension: 'standing or sitting, first ray held',
+	hipAbduction: 'lying, leg straight out to the side',
+	hipInternalRotation: 'hip and knee at 90°, foot swings out',
+	hipExternalRotation: 'hip and knee at 90°, foot swings in',
+	forwardBow: 'standing, lean of the trunk from upright'
 };
 
 export const JOINT_NAME: Readonly<Record<Axis, string>> = {
@@ -29,7 +37,11 @@ export const JOINT_NAME: Readonly<Record<Axis, string>> = {
 	weightBearingDorsiflexion: 'ankle',
 	straightLegRaise: 'back of the thigh',
 	hipExtension: 'hip',
-	bigToeExtension: 'big toe'
+	bigToeExtension: 'big toe',
+	hipAbduction: 'hip',
+	hipInternalRotation: 'hip',
+	hipExternalRotation: 'hip',
+	forwardBow: 'back'
 };
 
 export const TECHNIQUE_NAME: Readonly<Record<Technique | 'ordinary', string>> = {
@@ -76,7 +88,8 @@ export const CHECK_NAME: Readonly<Record<string, string>> = {
 	anatomicalKnee: 'the knee’s own end',
 	straightLegRaise: 'back of the thigh',
 	hipExtension: 'hip going back',
-	bigToeExtension: 'big toe'
+	bigToeExtension: 'big toe',
+	forwardBow: 'bow'
 };
 
 export const PURPOSE_NAME: Readonly<Record<string, string>> = {
@@ -161,4 +174,7 @@ export const SYMPTOM_NAME: Readonly<Record<string, string>> = {
 	'pregnancy-stop': 'pregnant: bleeding, fluid loss or contractions'
 };
 
+/** "left " before the name of an axis; nothing where there is only one of it. */
+export const sideBefore = (axis: Axis, side: Side | undefined): string =>
+	side === undefined || isMidline(axis) ? '' : `${side} `;
 export const sideWord = (side: Side): string => (side === 'left' ? 'Left' : 'Right');

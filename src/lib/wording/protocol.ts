@@ -36,7 +36,7 @@ export function limitText({ axis, side, minDeg, maxDeg, when = 'always' }: Enter
 			: maxDeg === undefined
 				? `from ${minDeg}°`
 				: `${minDeg}° to ${maxDeg}°`;
-	return `${sideWord(side)} ${RANGES[axis].name.toLowerCase()} ${range}${when === 'always' ? '' : `, ${WHEN_NAME[when]}`}`;
+	return `${RANGES[axis].midline === true ? RANGES[axis].name : `${sideWord(side)} ${RANGES[axis].name.toLowerCase()}`} ${range}${when === 'always' ? '' : `, ${WHEN_NAME[when]}`}`;
 }
 
 /** Windows on the same movement of the same leg as the strictest of them. */

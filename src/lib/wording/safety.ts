@@ -5,13 +5,15 @@ import type { AlarmId, Raised } from '../core/safety/alarm.ts';
 import type { Closed } from '../core/safety/closed.ts';
 import type { Break, Mend, Standing } from '../core/safety/standing.ts';
 import { CLEARANCE_NAME } from './gates.ts';
-import { AXIS_NAME, regionName } from './names.ts';
+import { AXIS_NAME, regionName, sideBefore } from './names.ts';
 import { flagName } from './screening.ts';
 import { setupText } from './setup.ts';
 import { stepTitle } from './steps.ts';
 
 const sideAxis = (b: Break): string =>
-	`${b.side === undefined ? '' : `${b.side} `}${b.axis === undefined ? 'range' : AXIS_NAME[b.axis].toLowerCase()}`;
+	b.axis === undefined
+		? `${b.side === undefined ? '' : `${b.side} `}range`
+		: `${sideBefore(b.axis, b.side)}${AXIS_NAME[b.axis].toLowerCase()}`;
 const tagWord = (tag: string | undefined): string =>
 	tag === 'no-weight'
 		? 'takes weight on a leg that may not'

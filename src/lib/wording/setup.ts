@@ -1,17 +1,18 @@
 /** A set-up's own length in words: "seat 52 cm", "step 12 cm", "thigh 70°". */
 import { lengthIn, type SolvedSetup } from '#lib/core/movement/context.ts';
-import type { Length } from '#lib/core/movement/set-up-length.ts';
+import { type Length, lengthKind } from '#lib/core/movement/set-up-length.ts';
 
 export const LENGTH_NAME: Readonly<Record<Length, string>> = {
 	seatCm: 'seat',
 	thighDeg: 'thigh',
 	stepCm: 'step',
+	bowDeg: 'bow',
 	handleCm: 'handle',
 	sledCm: 'sled',
 	feetCm: 'feet'
 };
 
-const unitOf = (length: Length): string => (length === 'thighDeg' ? '°' : ' cm');
+const unitOf = (length: Length): string => (lengthKind(length).unit === 'deg' ? '°' : ' cm');
 
 /** Only the number: "52 cm". */
 export const lengthValue = (setup: SolvedSetup | null | undefined): string => {
@@ -29,6 +30,7 @@ export const HARDER_WORD: Readonly<Record<Length, string>> = {
 	seatCm: 'lowest',
 	thighDeg: 'deepest',
 	stepCm: 'highest',
+	bowDeg: 'deepest',
 	handleCm: 'lowest',
 	sledCm: 'nearest',
 	feetCm: 'nearest'
@@ -37,6 +39,7 @@ export const SOFTEN: Readonly<Record<Length, string>> = {
 	seatCm: 'raise it 2–3 cm if it hurts',
 	thighDeg: 'go shallower if it hurts',
 	stepCm: 'take a lower one if it hurts',
+	bowDeg: 'bow less if the back rounds or it hurts',
 	handleCm: 'raise it if the back rounds or it hurts',
 	sledCm: 'stop the sled earlier if the pelvis lifts or it hurts',
 	feetCm: 'move the feet farther away if the knee hurts'

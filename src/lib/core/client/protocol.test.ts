@@ -123,14 +123,31 @@ describe('what a phase holds', () => {
 			[
 				{ axis: 'hipInternalRotation', side: 'left', maxDeg: 0 },
 				{ axis: 'hipAdduction', side: 'left', maxDeg: 0 },
-				{ axis: 'hipAbduction', side: 'left', maxDeg: 20 }
+				{ axis: 'hipAbduction', side: 'left', maxDeg: 20 },
+				{ axis: 'spineExtension', side: 'left', maxDeg: 0 }
 			],
 			DAY
 		);
 		expect(turned).toMatchObject({
-			limits: [],
-			withheld: [{ tag: 'end-range-rotation' }, { tag: 'adduction-past-midline' }, { tag: 'hip-out' }]
+			limits: [
+				{ axis: 'hipInternalRotation', side: 'left', maxDeg: 0 },
+				{ axis: 'hipAbduction', side: 'left', maxDeg: 20 }
+			],
+			withheld: [
+				{ tag: 'end-range-rotation' },
+				{ tag: 'adduction-past-midline' },
+				{ tag: 'hip-out' },
+				{ tag: 'spine-backward' }
+			]
 		});
+	});
+	it('bending of the back is one for both sides, and caps the bow', () => {
+		const bent = bindingsOn([], [{ axis: 'spineFlexion', side: 'right', maxDeg: 30 }], DAY);
+		expect(bent.limits).toEqual([
+			{ axis: 'forwardBow', side: 'left', maxDeg: 30 },
+			{ axis: 'forwardBow', side: 'right', maxDeg: 30 }
+		]);
+		expect(bent.withheld.map((w) => w.tag)).toEqual(['spine-end-bend', 'loaded-spine-bending']);
 	});
 });
 

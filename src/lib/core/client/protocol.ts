@@ -8,15 +8,15 @@
  */
 import { sidesOf } from '../body/region-side.ts';
 import { addDays, daysBetween, type Day } from '../base/calendar-day.ts';
-import type { Axis, Side } from '../body/axis.ts';
+import { isMidline, SIDES, type Axis, type Side } from '../body/axis.ts';
 import { RANGE_IDS, type RangeId } from '../measure/range-kind.ts';
 import type { Tag } from '../exercise/family.ts';
 import type { ProtocolLimit, ProtocolWhen } from './envelope.ts';
 import type { Withheld } from './screening.ts';
 
-/** Every movement that is measured can have a window. */
-export const LIMIT_AXES = RANGE_IDS;
-export type LimitAxis = RangeId;
+/** Every movement that is measured can have a window, but for bending sideways, which no step is held against. */
+export type LimitAxis = Exclude<RangeId, 'spineSideBend'>;
+export const LIMIT_AXES = RANGE_IDS.filter((id): id is LimitAxis => id !== 'spineSideBend');
 
 /** From–to on a movement of a side, as the protocol gives it. */
 export interface EnteredLimit {
@@ -65,8 +65,11 @@ export interface Bindings {
 
 export const PROTOCOL = 'protocol';
 
-/** Movements that have no axis of their own: the axis they cap, or the tags that they withhold. */
-const SOLVED_AS: Readonly<Record<LimitAxis, { readonly axis: Axis } | { readonly tags: readonly Tag[] }>> = {
+/**
+ * The axis that a window caps, the tags that it withholds, or both: where not every step that goes that way says by how much, those that are known to
+ * are closed whatever the angle.
+ */
+const SOLVED_AS: Readonly<Record<LimitAxis, { readonly axis?: Axis; readonly tags?: readonly Tag[] }>> = {
 	kneeFlexion: { axis: 'kneeFlexion' },
 	kneeExtension: { axis: 'kneeFlexion' },
 	thighTrunkFlexion: { axis: 'thighTrunkFlexion' },
@@ -77,39 +80,39 @@ const SOLVED_AS: Readonly<Record<LimitAxis, { readonly axis: Axis } | { readonly
 	ankleDorsiflexion: { axis: 'weightBearingDorsiflexion' },
 	bigToeExtension: { axis: 'bigToeExtension' },
 	anklePlantarflexion: { tags: ['heel-raised'] },
-	hipAbduction: { tags: ['hip-out'] },
+	hipAbduction: { axis: 'hipAbduction', tags: ['hip-out'] },
 	hipAdduction: { tags: ['adduction-past-midline'] },
-	hipInternalRotation: { tags: ['end-range-rotation'] },
-	hipExternalRotation: { tags: ['end-range-rotation'] }
+	hipInternalRotation: { axis: 'hipInternalRotation', tags: ['end-range-rotation'] },
+	hipExternalRotation: { axis: 'hipExternalRotation', tags: ['end-range-rotation'] },
+	forwardBow: { axis: 'forwardBow' },
+	spineFlexion: { axis: 'forwardBow', tags: ['spine-end-bend', 'loaded-spine-bending'] },
+	spineExtension: { tags: ['spine-backward'] },
+	spineRotation: { tags: ['loaded-twist'] }
 };
 
 /** A window as the axes that set-ups are solved on; empty where the movement has none. */
 function solvedLimit({ axis, side, minDeg, maxDeg, when }: EnteredLimit): readonly ProtocolLimit[] {
-	const as = SOLVED_AS[axis];
-	if (!('axis' in as)) return [];
+	const { axis: solved } = SOLVED_AS[axis];
+	if (solved === undefined) return [];
 	const also = when === undefined || when === 'always' ? {} : { when };
 	// "Knee straight to −10" is a knee that stays bent 10° or more.
 	if (axis === 'kneeExtension')
-		return maxDeg === undefined ? [] : [{ axis: as.axis, side, minDeg: -maxDeg, ...also }];
-	return [
-		{
-			axis: as.axis,
-			side,
-			...(minDeg === undefined ? {} : { minDeg }),
-			...(maxDeg === undefined ? {} : { maxDeg }),
-			...also
-		}
-	];
+		return maxDeg === undefined ? [] : [{ axis: solved, side, minDeg: -maxDeg, ...also }];
+	// Of the bow there is one, not one a side.
+	return (isMidline(solved) ? SIDES : [side]).map((on) => ({
+		axis: solved,
+		side: on,
+		...(minDeg === undefined ? {} : { minDeg }),
+		...(maxDeg === undefined ? {} : { maxDeg }),
+		...also
+	}));
 }
 
 /** The limits as the axes that set-ups are solved on. */
 export const solvedLimits = (limits: readonly EnteredLimit[]): readonly ProtocolLimit[] =>
 	limits.flatMap(solvedLimit);
 
-const tagsOf = ({ axis }: EnteredLimit): readonly Tag[] => {
-	const as = SOLVED_AS[axis];
-	return 'tags' in as ? as.tags : [];
-};
+const tagsOf = ({ axis }: EnteredLimit): readonly Tag[] => SOLVED_AS[axis].tags ?? [];
 
 /** Full weeks since the operation. */
 export const weekOf = (operated: Day, today: Day): number => Math.floor(daysBetween(operated, today) / 7);

@@ -50,6 +50,7 @@ export const TAGS = [
 	'spine-load',
 	'loaded-spine-bending',
 	'spine-end-bend',
+	'spine-backward',
 	'loaded-twist',
 	'trunk-strain',
 	'impact',
@@ -139,10 +140,9 @@ export type Purpose = (typeof PURPOSES)[number];
 export interface Needs {
 	readonly working: Readonly<Partial<Record<Axis, number>>>;
 	readonly other: Readonly<Partial<Record<Axis, number>>>;
-	/** Axes that are taken to the client's own end; a protocol window on one closes the step. */
+	/** Axes that the working leg takes to the client's own end, and those of the other; a protocol window on one closes the step. */
 	readonly end: readonly Axis[];
-	/** Both legs go to that end. */
-	readonly bothEnd: boolean;
+	readonly otherEnd: readonly Axis[];
 	/** Axes on which a smaller movement counts, down to the need. */
 	readonly scales: readonly Axis[];
 }

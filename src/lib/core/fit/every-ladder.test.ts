@@ -46,7 +46,11 @@ const FREE = {
 	weightBearingDorsiflexion: 45,
 	straightLegRaise: 95,
 	hipExtension: 40,
-	bigToeExtension: 90
+	bigToeExtension: 90,
+	hipAbduction: 50,
+	hipInternalRotation: 45,
+	hipExternalRotation: 50,
+	forwardBow: 115
 };
 const envelope = (o: Partial<Record<Axis, number>> = {}): Envelope =>
 	Object.fromEntries(AXES.map((a) => [a, { left: range(o[a] ?? FREE[a]), right: range(o[a] ?? FREE[a]) }]));
@@ -150,7 +154,11 @@ describe('for any client', () => {
 		weightBearingDorsiflexion: fc.integer({ min: 5, max: 45 }),
 		straightLegRaise: fc.integer({ min: 30, max: 100 }),
 		hipExtension: fc.integer({ min: -10, max: 40 }),
-		bigToeExtension: fc.integer({ min: 10, max: 90 })
+		bigToeExtension: fc.integer({ min: 10, max: 90 }),
+		hipAbduction: fc.integer({ min: 0, max: 50 }),
+		hipInternalRotation: fc.integer({ min: 0, max: 45 }),
+		hipExternalRotation: fc.integer({ min: 0, max: 50 }),
+		forwardBow: fc.integer({ min: 5, max: 115 })
 	});
 	it('a set-up that is solved stays inside every limit less its margin, on every ladder', () => {
 		fc.assert(

@@ -14,7 +14,7 @@ import type { Limits } from '../posture/problem.ts';
 import type { Demand } from '../posture/verdict.ts';
 import type { Asked } from '../movement/movement.ts';
 import { movementOf } from '../movement/movements.ts';
-import { askedBy, usualLength } from '../movement/of-step.ts';
+import { askedBy, usualSetup } from '../movement/of-step.ts';
 import { lengthIn, type FitContext, type LungeWay, type SolvedSetup } from '../movement/context.ts';
 import { inWay } from '../movement/split-squat/ways.ts';
 import { solveSetup, type Once } from './solve.ts';
@@ -70,11 +70,13 @@ export interface StepFit {
 /** Seen doing it, at least as hard a set-up, recently enough: the latest such day. */
 function seenDoing(step: Step, ctx: FitContext): Day | null {
 	if (ctx.observed === undefined || ctx.observed.length === 0) return null;
-	const own = usualLength(step, ctx.body);
+	const own = lengthIn(usualSetup(step, ctx.body));
 	const days = ctx.observed.filter((o) => {
 		if (o.step !== step.id || daysBetween(o.date, ctx.today) > ctx.rules.staleDays) return false;
 		const done = lengthIn(o.setup);
-		return done === null || own === null || (done.value - own) * done.harder >= 0;
+		if (done === null || own === null) return true;
+		// A length of another kind says nothing of this one.
+		return done.of === own.of && (done.value - own.value) * done.harder >= 0;
 	});
 	return days.reduce<Day | null>((m, o) => (m === null || o.date > m ? o.date : m), null);
 }

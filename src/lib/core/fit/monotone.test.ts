@@ -25,7 +25,11 @@ const LOW: Readonly<Record<Axis, number>> = {
 	weightBearingDorsiflexion: 2,
 	straightLegRaise: 30,
 	hipExtension: -10,
-	bigToeExtension: 10
+	bigToeExtension: 10,
+	hipAbduction: 0,
+	hipInternalRotation: 0,
+	hipExternalRotation: 0,
+	forwardBow: 5
 };
 const HIGH: Readonly<Record<Axis, number>> = {
 	kneeFlexion: 150,
@@ -33,7 +37,11 @@ const HIGH: Readonly<Record<Axis, number>> = {
 	weightBearingDorsiflexion: 45,
 	straightLegRaise: 100,
 	hipExtension: 40,
-	bigToeExtension: 90
+	bigToeExtension: 90,
+	hipAbduction: 45,
+	hipInternalRotation: 45,
+	hipExternalRotation: 45,
+	forwardBow: 110
 };
 
 const range = (deg: number, free: boolean): Tolerated => ({

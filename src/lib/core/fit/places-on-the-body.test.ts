@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { FAMILIES } from '../../catalogue/families.ts';
 import { type Body, bodyOf } from '../body/body.ts';
 import { benchFor } from '../movement/bridge/problem.ts';
-import { usualLength } from '../movement/of-step.ts';
+import { handleFor } from '../movement/hinge/problem.ts';
+import { lengthOf, usualLength } from '../movement/of-step.ts';
 
 function body(heightCm: number): Body {
 	const b = bodyOf({ heightCm, massKg: 70 });
@@ -17,10 +18,19 @@ describe('a place on the body', () => {
 	it('is as many shares of the stature for everyone, within the rounding of half a centimetre', () => {
 		const placed = STEPS.filter((s) => s.posture.movement === 'hinge' && s.posture.scales === true);
 		expect(placed.length).toBeGreaterThan(8);
-		for (const s of placed) {
-			const of170 = usualLength(s, body(170)) ?? NaN;
+		for (const { id, posture } of placed) {
+			if (posture.movement !== 'hinge') continue;
+			const of170 = handleFor(posture, body(170));
 			for (const h of HEIGHTS)
-				expect(Math.abs((usualLength(s, body(h)) ?? NaN) - (of170 * h) / 170), s.id).toBeLessThanOrEqual(0.5);
+				expect(Math.abs(handleFor(posture, body(h)) - (of170 * h) / 170), id).toBeLessThanOrEqual(0.5);
+		}
+	});
+	it('a bow is as deep for the small as for the tall, within what that rounding makes of it', () => {
+		const bows = STEPS.filter((s) => lengthOf(s.posture) === 'bowDeg');
+		expect(bows.length).toBeGreaterThan(4);
+		for (const s of bows) {
+			const all = HEIGHTS.map((h) => usualLength(s, body(h)) ?? NaN);
+			expect(Math.max(...all) - Math.min(...all), s.id).toBeLessThanOrEqual(4);
 		}
 	});
 	it('a weight on blocks stays where the blocks are', () => {

@@ -1,6 +1,14 @@
 /** What a set-up asks, and where that comes close to a limit or goes past it: by what is tolerated, and by protocol. */
-import { MODEL_ERROR, oppositeSide, USUAL_RANGE, type Axis, type Side } from '../body/axis.ts';
-import { type Step } from '../exercise/family.ts';
+import {
+	isMidline,
+	MODEL_ERROR,
+	oppositeSide,
+	sidesOfAxis,
+	USUAL_RANGE,
+	type Axis,
+	type Side
+} from '../body/axis.ts';
+import type { Needs, Step } from '../exercise/family.ts';
 import { axesOf, errorOf, leastKneeOf } from '../movement/of-step.ts';
 import type { Asked } from '../movement/movement.ts';
 import { movementOf } from '../movement/movements.ts';
@@ -39,15 +47,16 @@ export function asksOf(step: Step, ctx: FitContext, { demand, other }: Asked): r
 		const working = demand[axis];
 		const helping = other?.[axis];
 		if (oneSided) {
-			const side = ctx.side as Side;
+			const [side, beside] = isMidline(axis)
+				? (['left', 'left'] as const)
+				: ([ctx.side as Side, oppositeSide(ctx.side as Side)] as const);
 			if (working !== undefined) out.push(ask(step, axis, working, false, limitOn(axis, side, step, ctx)));
-			if (helping !== undefined)
-				out.push(ask(step, axis, helping, true, limitOn(axis, oppositeSide(side), step, ctx)));
+			if (helping !== undefined) out.push(ask(step, axis, helping, true, limitOn(axis, beside, step, ctx)));
 			continue;
 		}
 		const most = Math.max(working ?? -Infinity, helping ?? -Infinity);
 		if (most !== -Infinity)
-			for (const side of SIDES_BOTH)
+			for (const side of sidesOfAxis(axis))
 				out.push(
 					ask(
 						step,
@@ -104,8 +113,8 @@ function pastProtocol(step: Step, ctx: FitContext): Limiting[] {
 	};
 	const { needs } = step;
 	if (needs !== undefined)
-		for (const axis of needs.end)
-			for (const side of needs.bothEnd || ctx.side === undefined ? SIDES_BOTH : [ctx.side])
+		for (const side of SIDES_BOTH)
+			for (const axis of endsOn(needs, side, ctx.side))
 				close(
 					axis,
 					side,
@@ -118,6 +127,10 @@ function pastProtocol(step: Step, ctx: FitContext): Limiting[] {
 	if (step.tags.includes('kneeling')) for (const side of SIDES_BOTH) close('kneeFlexion', side, KNEELING);
 	return out;
 }
+
+/** The axes that a leg takes to its end; both legs', where it is not said which one works. */
+const endsOn = ({ end, otherEnd }: Needs, side: Side, works: Side | undefined): readonly Axis[] =>
+	works === undefined ? [...new Set([...end, ...otherEnd])] : side === works ? end : otherEnd;
 
 /** A protocol that keeps a knee from straightening binds whatever the step asks of it, on both legs. */
 function tooStraight(step: Step, ctx: FitContext): Limiting[] {

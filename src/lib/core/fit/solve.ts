@@ -16,7 +16,11 @@ const KEY: Readonly<Record<Axis, keyof Limits>> = {
 	weightBearingDorsiflexion: 'weightBearingDorsiflexionDeg',
 	straightLegRaise: 'straightLegRaiseDeg',
 	hipExtension: 'hipExtensionDeg',
-	bigToeExtension: 'bigToeExtensionDeg'
+	bigToeExtension: 'bigToeExtensionDeg',
+	hipAbduction: 'hipAbductionDeg',
+	hipInternalRotation: 'hipInternalRotationDeg',
+	hipExternalRotation: 'hipExternalRotationDeg',
+	forwardBow: 'forwardBowDeg'
 };
 
 /** Worked out once for a list of limits: without error, with it, and with the wider one of a feet-back rise. */

@@ -2,7 +2,7 @@
  * What a range would unlock: for each axis, the steps of the ladders in use that wait for its measurement or stand just
  * above it, and by how many degrees; and when each range is to be taken again.
  */
-import { AXES, isMainAxis, SIDES, type Axis, type Side } from '../body/axis.ts';
+import { AXES, isMainAxis, SIDES, sidesOfAxis, type Axis, type Side } from '../body/axis.ts';
 import { addDays, daysBetween, type Day } from '../base/calendar-day.ts';
 import type { Envelope } from '../client/envelope.ts';
 import type { FitRules } from '../movement/rules.ts';
@@ -67,7 +67,7 @@ export function retestPlan(
 	const asked = AXES.filter((axis) => isMainAxis(axis) || envelope[axis] !== undefined);
 	return asked
 		.flatMap((axis) =>
-			SIDES.map((side): Retest => {
+			sidesOfAxis(axis).map((side): Retest => {
 				const known = envelope[axis]?.[side];
 				if (known === undefined) return { axis, side, due: today, overdueDays: 0, why: 'missing' };
 				const last = addDays(known.date, rules.staleDays);

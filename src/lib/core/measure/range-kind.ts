@@ -1,7 +1,7 @@
 /**
- * Range kinds: the movements a practitioner measures at hip, knee, ankle and big toe, and the sitting fold. Degrees.
+ * Range kinds: the movements a practitioner measures at hip, knee, ankle, big toe and back, and the sitting fold. Degrees.
  *
- * Three of them are the axes that set-ups are solved on; the others are kept for comparison and for protocol limits. A hanging
+ * Some of them are the axes that set-ups are solved on or steps are held against; the others are kept for comparison and for protocol limits. A hanging
  * ankle and a loaded one, a supine hip and a sitting fold are different kinds and never stand in for each other.
  */
 import type { Axis } from '../body/axis.ts';
@@ -20,7 +20,12 @@ export const RANGE_IDS = [
 	'weightBearingDorsiflexion',
 	'ankleDorsiflexion',
 	'anklePlantarflexion',
-	'bigToeExtension'
+	'bigToeExtension',
+	'forwardBow',
+	'spineFlexion',
+	'spineExtension',
+	'spineSideBend',
+	'spineRotation'
 ] as const;
 export type RangeId = (typeof RANGE_IDS)[number];
 
@@ -50,7 +55,7 @@ export interface Method {
 export interface RangeKind {
 	readonly id: RangeId;
 	readonly name: string;
-	readonly joint: 'hip' | 'knee' | 'ankle' | 'big toe' | 'hip and trunk';
+	readonly joint: 'hip' | 'knee' | 'ankle' | 'big toe' | 'hip and trunk' | 'back';
 	readonly how: string;
 	/** Outside them a value is refused, not stored. */
 	readonly possible: readonly [number, number];
@@ -58,6 +63,8 @@ export interface RangeKind {
 	readonly axis: Axis | null;
 	/** A signed kind says whether it lacks (minus) or goes beyond straight (plus). */
 	readonly signed?: true;
+	/** There is one of it, not one a side. It is kept under `left`, and holds for both. */
+	readonly midline?: true;
 	/** Read in cm and turned into degrees by the body. */
 	readonly readCm?: true;
 	readonly methods: readonly MethodId[];

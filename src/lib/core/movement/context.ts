@@ -15,6 +15,7 @@ export interface SolvedSetup {
 	readonly seatCm?: number;
 	readonly thighDeg?: number;
 	readonly stepCm?: number;
+	readonly bowDeg?: number;
 	readonly handleCm?: number;
 	readonly sledCm?: number;
 	readonly feetCm?: number;

@@ -39,8 +39,10 @@ function shared(of: StepPosture | Needs, asks: readonly Axis[]): readonly Axis[]
 	return axes;
 }
 
-const axesOfNeeds = ({ working, other, end }: Needs): readonly Axis[] =>
-	AXES.filter((a) => working[a] !== undefined || other[a] !== undefined || end.includes(a));
+const axesOfNeeds = ({ working, other, end, otherEnd }: Needs): readonly Axis[] =>
+	AXES.filter(
+		(a) => working[a] !== undefined || other[a] !== undefined || end.includes(a) || otherEnd.includes(a)
+	);
 
 /** The axes a step asks for, in the order they are shown; the same array each time. */
 export function axesOf({ needs, posture }: Step): readonly Axis[] {

@@ -1,7 +1,7 @@
 /**
  * The lengths a set-up can have, once: unit, which way is harder, how far it can be typed, how far a slider goes, and where it is gentlest and still
  * the exercise. Contracts, forms, wording, sliders and solvers read them here.
- * @source practice-setting ranges; common-practice the gentlest: a chair not a perch, a quarter squat, more than a line on the floor, a bend at all; and the size of a notch
+ * @source practice-setting ranges; common-practice the gentlest: a chair not a perch, a quarter squat, more than a line on the floor, a nod of the trunk, a bend at all; and the size of a notch
  */
 import type { Dial } from '../exercise/dial.ts';
 
@@ -40,6 +40,14 @@ export const SETUP_LENGTHS = {
 		slider: [2, 45],
 		gentlest: 4,
 		notch: { by: -3, dial: 'surface', last: 4 }
+	},
+	bowDeg: {
+		unit: 'deg',
+		harder: 1,
+		possible: [5, 120],
+		slider: [10, 100],
+		gentlest: 10,
+		notch: { by: -6, dial: 'depth', last: 10 }
 	},
 	handleCm: {
 		unit: 'cm',

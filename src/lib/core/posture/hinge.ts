@@ -191,11 +191,12 @@ const setupOf = (p: HingeProblem): Setup => ({
 export function hingeSlack(p: Omit<HingeProblem, 'handleCm'>): (handleCm: number) => number {
 	const { body, limits = {}, marginDeg = 0 } = p;
 	const s = setupOf({ ...p, handleCm: 0 });
-	const [knee, fold, ankle, raise] = [
+	const [knee, fold, ankle, raise, bow] = [
 		room(limits.kneeFlexionDeg, marginDeg),
 		room(limits.thighTrunkFlexionDeg, marginDeg),
 		room(limits.weightBearingDorsiflexionDeg, marginDeg),
-		room(limits.straightLegRaiseDeg, marginDeg)
+		room(limits.straightLegRaiseDeg, marginDeg),
+		room(limits.forwardBowDeg, marginDeg)
 	];
 	const byShank = p.close === undefined || !('shankDeg' in p.close);
 	let guess: number | undefined;
@@ -206,7 +207,14 @@ export function hingeSlack(p: Omit<HingeProblem, 'handleCm'>): (handleCm: number
 		const k = (q.shank + q.thigh) * DEG;
 		const f = (q.thigh + q.lean) * DEG;
 		const stands = 100 * Math.min(q.comX - FOOT.rear * body.footM, FOOT.front * body.footM - q.comX);
-		return Math.min(knee - k, fold - f, ankle - q.shank * DEG, raise - f + HAMSTRING_SHARE * k, stands);
+		return Math.min(
+			knee - k,
+			fold - f,
+			bow - q.lean * DEG,
+			ankle - q.shank * DEG,
+			raise - f + HAMSTRING_SHARE * k,
+			stands
+		);
 	};
 }
 
@@ -233,7 +241,8 @@ export function hinge(p: HingeProblem): Hinge {
 		kneeFlexion: knee,
 		thighTrunkFlexion: fold,
 		weightBearingDorsiflexion: angles.weightBearingDorsiflexion,
-		straightLegRaise: raise
+		straightLegRaise: raise,
+		forwardBow: angles.trunkLean
 	};
 	const comCm = 100 * q.comX;
 	const checks = [
@@ -301,6 +310,17 @@ function stickOf(s: Setup, q: Solved): Stick {
 		shoulder,
 		hand
 	};
+}
+
+/**
+ * Height of the hanging hands, cm, in a bow: trunk at `leanDeg` from upright, knees at `kneeDeg`, in balance. The inverse of a hinge by its handle; near
+ * upright a centimetre of handle is nine degrees of bow, so that there the bow is what is given.
+ */
+export function handAtBowCm(p: Omit<HingeProblem, 'handleCm'>, leanDeg: number, kneeDeg: number): number {
+	const s = setupOf({ ...p, bar: 'hang', handleCm: 0 });
+	const at = (shank: number): Solved => poseAt(s, shank, kneeDeg * RAD - shank, leanDeg * RAD);
+	const q = at(root((a) => at(a).comX - s.targetX, -40 * RAD, 45 * RAD, undefined));
+	return 100 * (q.hip.y + p.body.trunkM * Math.cos(q.lean) - s.reach);
 }
 
 /** Hip of a straight stand, for the walk's easy end: hands hanging. */

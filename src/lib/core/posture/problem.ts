@@ -39,6 +39,11 @@ export interface Limits {
 	readonly straightLegRaiseDeg?: number;
 	readonly hipExtensionDeg?: number;
 	readonly bigToeExtensionDeg?: number;
+	readonly hipAbductionDeg?: number;
+	readonly hipInternalRotationDeg?: number;
+	readonly hipExternalRotationDeg?: number;
+	/** Lean of the trunk in a bow. */
+	readonly forwardBowDeg?: number;
 }
 
 export interface Stand {

@@ -11,6 +11,7 @@ export const MOVEMENT_CHECKS = [
 	'straightLegRaise',
 	'hipExtension',
 	'bigToeExtension',
+	'forwardBow',
 	'trunkLean',
 	'comAheadOfHeelLimit',
 	'comBehindToeLimit',
@@ -35,15 +36,20 @@ export interface Demand {
 	readonly straightLegRaise?: number;
 	readonly hipExtension?: number;
 	readonly bigToeExtension?: number;
+	readonly hipAbduction?: number;
+	readonly hipInternalRotation?: number;
+	readonly hipExternalRotation?: number;
+	readonly forwardBow?: number;
 }
 
-const RANGES: readonly (readonly [keyof Demand, keyof Limits])[] = [
+const RANGES: readonly (readonly [keyof Demand & MovementCheckId, keyof Limits])[] = [
 	['kneeFlexion', 'kneeFlexionDeg'],
 	['thighTrunkFlexion', 'thighTrunkFlexionDeg'],
 	['weightBearingDorsiflexion', 'weightBearingDorsiflexionDeg'],
 	['straightLegRaise', 'straightLegRaiseDeg'],
 	['hipExtension', 'hipExtensionDeg'],
-	['bigToeExtension', 'bigToeExtensionDeg']
+	['bigToeExtension', 'bigToeExtensionDeg'],
+	['forwardBow', 'forwardBowDeg']
 ];
 
 /** Range checks of a demand against the limits that are given, less the margin. */

@@ -6,6 +6,8 @@ import { canonical } from '#lib/core/base/canonical.ts';
 import { arrivedDay } from '#lib/core/decision/arrival.ts';
 import { withFlips } from '#lib/core/decision/decide.ts';
 import type { Change, DecideInput } from '#lib/core/decision/input.ts';
+import type { Side } from '#lib/core/body/axis.ts';
+import type { RangeId } from '#lib/core/measure/range-kind.ts';
 import { judge } from '#lib/core/decision/judge.ts';
 import { demandOn } from '#lib/core/decision/range-evidence.ts';
 import type { Trace } from '#lib/core/decision/trace.ts';
@@ -168,8 +170,15 @@ const JOINT_REGION: Readonly<Record<string, string>> = {
 	hip: 'hip',
 	'hip and trunk': 'hip',
 	ankle: 'ankle',
-	'big toe': 'foot'
+	'big toe': 'foot',
+	back: 'back'
 };
+
+/** The region a window is on; a back has no sides. */
+function regionOfLimit(axis: RangeId, side: Side): string {
+	const at = JOINT_REGION[RANGES[axis].joint] ?? 'knee';
+	return at === 'back' ? at : `${at}-${side}`;
+}
 
 /** What restarts the streaks of a region: limits, operations, injections, and flags that were closed and not mistaken. */
 function restartsOf(r: ClientRecord, region: string): readonly Change[] {
@@ -177,7 +186,7 @@ function restartsOf(r: ClientRecord, region: string): readonly Change[] {
 		other === region || flagReaches({ id: 'limit', region: other }, region);
 	return [
 		...r.head.limits
-			.filter((l) => l.since !== null && near(`${JOINT_REGION[RANGES[l.axis].joint] ?? 'knee'}-${l.side}`))
+			.filter((l) => l.since !== null && near(regionOfLimit(l.axis, l.side)))
 			.map((l): Change => ({ date: l.since as Day, kind: 'limit' })),
 		...r.head.surgery
 			.filter((s) => s.enteredOn !== null && near(s.region))

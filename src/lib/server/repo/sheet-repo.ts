@@ -3,7 +3,7 @@
  * of their unit in the table, the unit outside).
  */
 import { sql } from 'kysely';
-import { AXES, type Axis, type Side } from '#lib/core/body/axis.ts';
+import { AXES, type Axis, isMidline, type Side } from '#lib/core/body/axis.ts';
 import type { Extras } from '#lib/core/measure/function-test.ts';
 import type { RangeId } from '#lib/core/measure/range-kind.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
@@ -75,20 +75,19 @@ export function measuredEnvelope(
 	const out: { [A in Axis]?: { [S in Side]?: Tolerated } } = {};
 	for (const m of all) {
 		const axis = AXES.find((a) => a === m.axis);
-		if (axis !== undefined)
-			out[axis] = {
-				...out[axis],
-				[m.side]: {
-					painFree: m.onset,
-					tolerable: m.tolerable,
-					end: m.end,
-					date: m.day,
-					loaded: m.loaded,
-					from: 'measured',
-					...(m.pain > 0 ? { endHurts: true } : {}),
-					realChangeDeg: realChange(m.method)
-				}
-			};
+		if (axis === undefined) continue;
+		const read: Tolerated = {
+			painFree: m.onset,
+			tolerable: m.tolerable,
+			end: m.end,
+			date: m.day,
+			loaded: m.loaded,
+			from: 'measured',
+			...(m.pain > 0 ? { endHurts: true } : {}),
+			realChangeDeg: realChange(m.method)
+		};
+		// Of a movement of the back there is one reading; it holds for the work of either side.
+		out[axis] = isMidline(axis) ? { left: read, right: read } : { ...out[axis], [m.side]: read };
 	}
 	return out;
 }

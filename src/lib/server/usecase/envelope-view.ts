@@ -1,7 +1,7 @@
 /** The envelope as a page shows it: what is tolerated, from which evidence, how old, how sure, what it would unlock, when to retest. */
 import { methodOf, RANGES } from '#lib/catalogue/ranges.ts';
 import { ageOn, daysBetween, type Day } from '#lib/core/base/calendar-day.ts';
-import { AXES, isMainAxis, MODEL_ERROR, SIDES } from '#lib/core/body/axis.ts';
+import { AXES, isMainAxis, MODEL_ERROR, sidesOfAxis } from '#lib/core/body/axis.ts';
 import { fitFamily, type StepFit } from '#lib/core/fit/fit.ts';
 import { retestPlan, unlocks } from '#lib/core/fit/unlocks.ts';
 import { RANGE_IDS, sideDifference, usualFor, usualSpan } from '#lib/core/measure/range-kind.ts';
@@ -25,7 +25,7 @@ export function envelopeView(r: ClientRecord, today: Day): EnvelopeView {
 	const age = ageOn(r.head.born, today);
 	const { limits } = protocolsOf(r, today);
 	const rows = AXES.filter((axis) => isMainAxis(axis) || envelope[axis] !== undefined).flatMap((axis) =>
-		SIDES.map((side): EnvelopeRow => {
+		sidesOfAxis(axis).map((side): EnvelopeRow => {
 			const known = envelope[axis]?.[side];
 			const last = r.measurements.filter((m) => m.axis === axis && m.side === side).pop();
 			const fixed = limits

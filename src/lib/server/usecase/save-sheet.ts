@@ -48,7 +48,7 @@ const saved = command<{ readonly clientId: string; readonly sheet: NewSheet }, n
 		if (far !== undefined)
 			return invalid(
 				`${far.v.axis}.far`,
-				`${RANGES[far.v.axis].name}, ${far.v.side}: far from every other reading. Sure? ${Math.round(far.r.end)}°. Correct it, or tick that it is as entered.`
+				`${RANGES[far.v.axis].name}${RANGES[far.v.axis].midline === true ? '' : `, ${far.v.side}`}: far from every other reading. Sure? ${Math.round(far.r.end)}°. Correct it, or tick that it is as entered.`
 			);
 		const swapped = swappedKind(last, ranges, confirmed);
 		if (swapped !== undefined)
@@ -76,11 +76,18 @@ function sheetTrouble(sheet: NewSheet, ctx: Context): Outcome<never> | undefined
 	const count = sheet.ranges.length + sheet.tests.length + sheet.totals.length;
 	if (count === 0) return invalid('', 'Nothing was entered: give at least one value.');
 	for (const v of sheet.ranges) {
+		if (RANGES[v.axis].midline === true && v.side !== 'left')
+			return invalid(
+				`${v.axis}.${v.side}.end`,
+				`There is one ${RANGES[v.axis].name.toLowerCase()}, not one a side.`
+			);
 		const r = measuredRange(RANGES[v.axis], v.range);
 		if (!r.ok)
 			return invalid(
 				`${v.axis}.${v.side}.${r.refusal.field ?? 'end'}`,
-				`${v.side === 'left' ? 'Left' : 'Right'}: ${r.refusal.message}`
+				RANGES[v.axis].midline === true
+					? r.refusal.message
+					: `${v.side === 'left' ? 'Left' : 'Right'}: ${r.refusal.message}`
 			);
 	}
 	for (const taken of sheet.tests) {

@@ -14,7 +14,7 @@
 		readonly onfocus: (kind: RangeId, side: Side) => void;
 	}
 	let { ids, last, onfocus, ...shared }: Props = $props();
-	const JOINTS = ['knee', 'hip and trunk', 'hip', 'ankle', 'big toe'] as const;
+	const JOINTS = ['knee', 'hip and trunk', 'hip', 'ankle', 'big toe', 'back'] as const;
 	const inOrder = JOINTS.flatMap((joint) => RANGE_IDS.filter((id) => RANGES[id].joint === joint));
 </script>
 

@@ -46,7 +46,11 @@ const RING: Readonly<Record<Axis, Joint['id']>> = {
 	weightBearingDorsiflexion: 'ankle',
 	straightLegRaise: 'hip',
 	hipExtension: 'hip',
-	bigToeExtension: 'far-toe'
+	bigToeExtension: 'far-toe',
+	hipAbduction: 'hip',
+	hipInternalRotation: 'hip',
+	hipExternalRotation: 'hip',
+	forwardBow: 'hip'
 };
 
 export function drawn(

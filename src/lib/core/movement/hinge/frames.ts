@@ -3,16 +3,17 @@ import { point } from '../../base/vector.ts';
 import { weightRadius, type Prop } from '../../figure/prop.ts';
 import { hangingHandCm, hinge } from '../../posture/hinge.ts';
 import type { At } from '../movement.ts';
-import { handleFor, hingeOf } from './problem.ts';
+import { byBow, hingeIn } from './problem.ts';
 import type { HingePosture } from '../../exercise/step-posture.ts';
 import { mix, block, label, withArms, type FrameAt } from '../drawing/frame.ts';
 
 export function framesOfHinge({ step, p, ctx, setup }: At<HingePosture>): FrameAt {
 	const { body } = ctx;
 	const { load } = p;
-	const handleCm = setup?.handleCm ?? handleFor(p, body);
+	const end = hingeIn(p, body, setup);
+	const { handleCm } = end;
 	const top = hangingHandCm(body) - 4;
-	const at = (cm: number) => hinge({ ...hingeOf(p, body), handleCm: cm });
+	const at = (cm: number) => hinge({ ...end, handleCm: cm });
 	return (t) => {
 		const s = at(mix(Math.max(top, handleCm), handleCm, t)).stick;
 		const points = withArms(body, s);
@@ -51,7 +52,7 @@ export function framesOfHinge({ step, p, ctx, setup }: At<HingePosture>): FrameA
 		return {
 			points,
 			props: [...blocks, ...support, ...bell],
-			labels: [label(hand.x + 0.22, handleCm / 100 - 0.06, handleCm, 'handle')]
+			labels: byBow(p) ? [] : [label(hand.x + 0.22, handleCm / 100 - 0.06, handleCm, 'handle')]
 		};
 	};
 }

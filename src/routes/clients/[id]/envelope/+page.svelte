@@ -1,10 +1,10 @@
 <script lang="ts">
 	import { RANGES } from '#lib/catalogue/ranges.ts';
-	import { AXES } from '#lib/core/body/axis.ts';
+	import { AXES, isMidline } from '#lib/core/body/axis.ts';
 	import EnvelopeBar from '#lib/ui/EnvelopeBar.svelte';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import { ago, shortDay } from '#lib/wording/days.ts';
-	import { AXIS_NAME, JOINT_NAME, sideWord } from '#lib/wording/names.ts';
+	import { AXIS_NAME, JOINT_NAME, sideBefore, sideWord } from '#lib/wording/names.ts';
 	import { withheldText } from '#lib/wording/screening.ts';
 	import { stepTitle } from '#lib/wording/steps.ts';
 
@@ -44,7 +44,9 @@
 				class="ml-auto {nextDue.overdueDays > 0 || nextDue.why === 'missing' ? 'text-caution' : 'text-quiet'}"
 			>
 				next: {JOINT_NAME[nextDue.axis]}
-				{nextDue.side}, {nextDue.why === 'missing' ? 'not measured yet' : `due ${shortDay(nextDue.due)}`}
+				{sideBefore(nextDue.axis, nextDue.side)}{nextDue.why === 'missing'
+					? 'not measured yet'
+					: `due ${shortDay(nextDue.due)}`}
 			</p>{/if}
 	</div>
 	<p class="label">
@@ -61,7 +63,7 @@
 							class="grid grid-cols-[3rem_minmax(11rem,1fr)_20.5rem] items-center gap-x-4 max-lg:grid-cols-[3.5rem_1fr]"
 							data-testid="{axis}-{row.side}"
 						>
-							<span class="font-semibold">{sideWord(row.side)}</span>
+							<span class="font-semibold">{isMidline(row.axis) ? '' : sideWord(row.side)}</span>
 							<EnvelopeBar {row} />
 							<p class="text-sm max-lg:col-start-2">
 								{#if row.known}
@@ -111,7 +113,7 @@
 							<tr>
 								<td>{RANGES[o.id].name}</td>
 								<td>{o.left === null ? '–' : `${o.left}°`}</td>
-								<td>{o.right === null ? '–' : `${o.right}°`}</td>
+								<td>{o.right === null ? (RANGES[o.id].midline === true ? '' : '–') : `${o.right}°`}</td>
 								<td
 									>{o.difference === null || o.difference.less === null
 										? '–'
@@ -164,7 +166,9 @@
 					<tbody>
 						{#each v.retest as t (`${t.axis} ${t.side}`)}
 							<tr class={t.overdueDays > 0 || t.why === 'missing' ? 'text-caution' : ''}>
-								<td>{JOINT_NAME[t.axis].replace(/^./, (c) => c.toUpperCase())} {t.side}</td>
+								<td
+									>{JOINT_NAME[t.axis].replace(/^./, (c) => c.toUpperCase())} {sideBefore(t.axis, t.side)}</td
+								>
 								<td
 									>{t.why === 'missing' ? 'today' : shortDay(t.due)}{t.overdueDays > 0
 										? `, ${t.overdueDays} days over`

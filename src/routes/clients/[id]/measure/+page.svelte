@@ -62,7 +62,7 @@
 	let focused = $state.raw({ kind: 'kneeFlexion', side: 'right' } as Focus);
 	const target = $derived(
 		'kind' in focused
-			? `${RANGES[focused.kind].name} ${focused.side}`
+			? `${RANGES[focused.kind].name}${RANGES[focused.kind].midline === true ? '' : ` ${focused.side}`}`
 			: `${focused.test.title}${focused.side === null ? '' : ` ${focused.side}`}`
 	);
 	const wants = $derived('kind' in focused ? 'angle' : focused.test.unit === 'N' ? 'force' : 'press');
