@@ -7,6 +7,11 @@ import { checkIn } from '#lib/server/usecase/check-in.ts';
 import { logVisit } from '#lib/server/usecase/log-visit.ts';
 import { prescribe } from '#lib/server/usecase/prescribe.ts';
 import { setContact, writeNote } from '#lib/server/usecase/write-note.ts';
+import { attach } from '#lib/server/usecase/attach.ts';
+import { saveMeasurements } from '#lib/server/usecase/save-sheet.ts';
+import { keepRepeated, tellStory } from '#lib/server/usecase/tell-story.ts';
+import type { RangeId } from '#lib/core/measure/range-kind.ts';
+import { letterPdf } from './letter-pdf.ts';
 import type { DemoClient } from './people.ts';
 import { at, must, type World } from './world.ts';
 
@@ -21,6 +26,7 @@ export async function besideTheFirst(c: DemoClient, w: World, clientId: string):
 	await secondMornings(whose);
 	await also(whose);
 	await notes(whose);
+	await history(whose);
 }
 
 /** Mornings of a second sore place, the last three weeks: at its usual. */
@@ -110,4 +116,42 @@ async function notes({ c, w, clientId }: Whose): Promise<void> {
 				at(w.start, 9)
 			)
 		);
+}
+
+/** What was told of each sore place, what repeated movement did, what the back lets, and a letter. */
+async function history({ c, w, clientId }: Whose): Promise<void> {
+	const physio = w.as('physio', w.start);
+	for (const { region, story } of c.stories ?? [])
+		must(
+			await tellStory(
+				physio,
+				{ id: w.intakeId(w.start), clientId, region, story: { ...story, since: addDays(w.start, -120) } },
+				at(w.start, 10)
+			)
+		);
+	for (const { daysAgo, ...tried } of c.repeated ?? []) {
+		const day = addDays(w.today, -daysAgo);
+		must(
+			await keepRepeated(w.as('physio', day), { ...tried, id: w.intakeId(day), clientId, day }, at(day, 10))
+		);
+	}
+	const ranges = Object.entries(c.backRanges ?? {});
+	if (ranges.length > 0) {
+		const day = addDays(w.today, -9);
+		const read = ranges.map(([axis, [onset, tolerable, end]]) => ({
+			id: w.intakeId(day),
+			axis: axis as RangeId,
+			side: 'left' as const,
+			range: { onset, tolerable, end, pain: 3 },
+			method: 'inclinometer',
+			loaded: false
+		}));
+		must(await saveMeasurements(w.as('physio', day), clientId, day, read, at(day, 10)));
+	}
+	if (c.letter !== undefined) {
+		const { daysAgo, ...letter } = c.letter;
+		const day = addDays(w.today, -daysAgo);
+		const sent = { ...letter, id: w.intakeId(day), clientId, day, media: 'application/pdf' };
+		must(await attach(w.as('physio', day), { ...sent, bytes: letterPdf(letter.title) }, at(day, 12)));
+	}
 }

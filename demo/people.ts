@@ -5,6 +5,9 @@
 import type { Particulars } from '#lib/core/dose/particulars.ts';
 import type { Equipment } from '#lib/core/exercise/family.ts';
 import type { MainAxis, Side } from '#lib/core/body/axis.ts';
+import type { Story } from '#lib/core/client/story.ts';
+import type { RangeId } from '#lib/core/measure/range-kind.ts';
+import type { Repeated } from '#lib/core/measure/repeated.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
 import type { PolicyId } from '#lib/catalogue/policies.ts';
 import type { Sex } from '#lib/core/measure/range-kind.ts';
@@ -142,6 +145,11 @@ export interface DemoClient {
 	};
 	/** Dated notes, and whom to call. */
 	readonly notes?: readonly { readonly daysAgo: number; readonly region?: string; readonly body: string }[];
+	readonly stories?: readonly { readonly region: string; readonly story: Omit<Story, 'since'> }[];
+	readonly repeated?: readonly (Omit<Repeated, 'day'> & { readonly daysAgo: number })[];
+	/** Onset, tolerable, end; of which there is one, not one a side. */
+	readonly backRanges?: Readonly<Partial<Record<RangeId, readonly [number, number, number]>>>;
+	readonly letter?: { readonly daysAgo: number; readonly title: string; readonly kind: 'letter' };
 	readonly contacts?: readonly Contact[];
 	readonly ranges: Ranges;
 	readonly limit?: {
@@ -600,6 +608,30 @@ export const CLIENTS: readonly DemoClient[] = [
 				body: 'Her doctor spoke of wear and tear; no picture was taken. Sleeps through now.'
 			}
 		],
+		stories: [
+			{
+				region: 'back',
+				story: {
+					began: 'slowly',
+					how: 'after a winter on deck, bending over the rail',
+					course: 'comes-and-goes',
+					said: [{ kind: 'diagnosis', text: 'simple low back pain', by: 'Quayside surgery', on: null }],
+					medicines: 'paracetamol on bad days',
+					earlierCare: 'rest and heat; neither helped for long',
+					demands: 'pilot ladders, bags of 10 kg, long sitting on the bridge',
+					feared: [
+						{ family: 'lunge', confidence: 3 },
+						{ family: 'hinge', confidence: 4 }
+					]
+				}
+			}
+		],
+		repeated: [
+			{ daysAgo: 9, way: 'forward', leg: 'same', repetitions: 10 },
+			{ daysAgo: 9, way: 'backward', leg: 'better', repetitions: 10 }
+		],
+		backRanges: { forwardBow: [45, 65, 80], spineExtension: [15, 18, 20] },
+		letter: { daysAgo: 20, title: 'Letter of the surgery', kind: 'letter' },
 		contacts: [
 			{ role: 'emergency', name: 'Idwal, at home', phone: '01999 555 014' },
 			{ role: 'doctor', name: 'Quayside surgery', phone: '01999 555 020' }

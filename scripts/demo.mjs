@@ -55,6 +55,8 @@ const env = {
 	HOST: '127.0.0.1',
 	PORT: String(port),
 	ORIGIN: origin,
+	// An attachment is the largest thing that is sent.
+	BODY_SIZE_LIMIT: '11M',
 	DATABASE_URL: cluster.appUrl('bolster'),
 	MIGRATE_URL: cluster.ownerUrl('bolster'),
 	SUPER_URL: cluster.superUrl,

@@ -107,6 +107,12 @@ const HEADERS: Readonly<Record<string, string>> = {
 	'cross-origin-resource-policy': 'same-origin'
 };
 
+/** A form is small; only an attachment is as large as the server takes at all (BODY_SIZE_LIMIT). */
+const FORM_BYTES = 512 * 1024;
+const mostBytes = ({ pathname, search }: URL): number =>
+	pathname.endsWith('/record') && search.startsWith('?/attach') ? Infinity : FORM_BYTES;
+const TOO_MUCH = 'That was too much at once: a form is at most 512 kB, an attachment 10 MB.';
+
 export const handle: Handle = async ({ event, resolve }) => {
 	const started = performance.now();
 	event.locals.requestId = randomUUID();
@@ -115,6 +121,8 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const unsafe = !['GET', 'HEAD', 'OPTIONS'].includes(request.method);
 	if (unsafe && request.headers.get('origin') !== url.origin)
 		return json({ message: 'This request came from another site.' }, { status: 403 });
+	if (Number(request.headers.get('content-length') ?? 0) > mostBytes(url))
+		return json({ message: TOO_MUCH }, { status: 413 });
 	const headers = new Headers(request.headers);
 	headers.set(ADDRESS_HEADER, event.getClientAddress());
 	const open = OPEN.some((p) => url.pathname === p);
@@ -150,7 +158,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 export const handleError: HandleServerError = ({ error, event, status, message }) => {
 	const id = event.locals.requestId;
 	if (status === 404) return { message: 'There is no such page.', id };
-	if (status === 413) return { message: 'That was too much at once: at most 512 kB.', id };
+	if (status === 413) return { message: TOO_MUCH, id };
 	if (status < 500) return { message, id };
 	const e = error as { name?: string; message?: string; code?: string; stack?: string };
 	// Names and codes only: a database message can quote a value.

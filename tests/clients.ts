@@ -239,6 +239,8 @@ export function clientOf(s: Spec): ClientRecord {
 							}
 						],
 			known: [],
+			stories: [],
+			repeated: [],
 			planOrder: null,
 			arrivals: [],
 			limits

@@ -38,6 +38,8 @@ export default async function setup(): Promise<() => Promise<void>> {
 		DEMO_TODAY: '2026-03-12',
 		BOLSTER_TODAY: '2026-03-12',
 		ORIGIN: origin,
+		// An attachment is the largest thing that is sent.
+		BODY_SIZE_LIMIT: '11M',
 		HOST: '127.0.0.1',
 		PORT: String(PORT),
 		NODE_ENV: 'production',

@@ -16,6 +16,13 @@ export interface EntryView {
 	readonly after: string;
 	/** Why this member may not take it out; null where they may. */
 	readonly closed: string | null;
+	/** What can be put right in its place; empty where it is taken out and entered anew. */
+	readonly fields: readonly {
+		readonly column: string;
+		readonly label: string;
+		readonly unit: string;
+		readonly value: string;
+	}[];
 }
 
 const LEAST_REASON = 5;
@@ -26,4 +33,7 @@ export const takeOutForm = z.object({
 	entryId: uuid,
 	reason: text(300).refine((s) => s.length >= LEAST_REASON, 'Say in a few words what was wrong with it.')
 });
+/** The fields of a correction are columns; each kind has its own, and what is no column of it is not read. */
+export const correctForm = takeOutForm.extend({ sure: z.literal('on').optional() });
+
 export type TakeOut = z.infer<typeof takeOutForm>;

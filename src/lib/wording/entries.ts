@@ -7,6 +7,9 @@ import type { Side } from '#lib/core/body/axis.ts';
 import type { LimitAxis } from '#lib/core/client/protocol.ts';
 import type { ProtocolWhen } from '#lib/core/client/envelope.ts';
 import type { RangeId } from '#lib/core/measure/range-kind.ts';
+import type { Story } from '#lib/core/client/story.ts';
+import type { BackWay, LegAnswer } from '#lib/core/measure/repeated.ts';
+import { repeatedText, storyText } from './history.ts';
 import { regionName, sideWord } from './names.ts';
 import { limitText } from './protocol.ts';
 
@@ -23,7 +26,10 @@ export const ENTRY_NAME: Readonly<Record<EntryKind, string>> = {
 	limit: 'limit',
 	arrival: 'arrival',
 	note: 'note',
-	contact: 'contact'
+	contact: 'contact',
+	story: 'story',
+	repeated: 'repeated movement',
+	attachment: 'attachment'
 };
 
 export const CONTACT_NAME = {
@@ -32,6 +38,14 @@ export const CONTACT_NAME = {
 	referrer: 'Referred by',
 	doctor: 'Doctor'
 } as const;
+
+const MEDIA_NAME: Readonly<Record<string, string>> = {
+	'application/pdf': 'PDF',
+	'image/jpeg': 'JPEG',
+	'image/png': 'PNG'
+};
+const sizeText = (bytes: number): string =>
+	bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
 
 type Row = Readonly<Record<string, unknown>>;
 const text = (v: unknown): string => (v === null || v === undefined ? '' : String(v));
@@ -97,6 +111,16 @@ const TEXT: Readonly<Record<EntryKind, (r: Row) => string>> = {
 			.filter((x) => x !== '')
 			.join(': '),
 	contact: (r) => `${CONTACT_NAME[r.role as keyof typeof CONTACT_NAME]}: ${text(r.name)}, ${text(r.phone)}`,
+	story: (r) => `${capital(regionName(text(r.region)))}: ${storyText(r.body as Story)}`,
+	repeated: (r) =>
+		repeatedText({
+			way: r.way as BackWay,
+			leg: r.leg as LegAnswer,
+			repetitions: Number(r.repetitions),
+			day: text(r.local_day)
+		}),
+	attachment: (r) =>
+		`${text(r.title)} (${text(r.kind)}, ${MEDIA_NAME[text(r.media)] ?? ''}, ${sizeText(Number(r.size))})`,
 	arrival: (r) =>
 		[
 			capital(text(r.answer).replaceAll('-', ' ')),

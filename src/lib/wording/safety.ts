@@ -75,6 +75,8 @@ export function closedText(c: Closed): string {
 			return `its gate is not met: ${c.text ?? ''}`;
 		case 'unmeasured':
 			return 'it needs a measurement first';
+		case 'feared':
+			return `it is feared: begin with ${c.text ?? 'its smallest step'}`;
 		case 'loaded-spine':
 			return 'it loads the spine, and a back is under treatment: cleared by a licensed user first';
 		default:

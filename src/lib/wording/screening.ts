@@ -5,6 +5,8 @@ import type { Eased, Urgency, Withheld } from '../core/client/screening.ts';
 /** Codes of flags that do not come from the screening. */
 const OTHER: Readonly<Record<string, string>> = {
 	protocol: 'by protocol',
+	'further-down-forward': 'bending forward sent pain further down the leg',
+	'further-down-backward': 'bending backward sent pain further down the leg',
 	'emergency-chest-pain': 'chest pain in a session',
 	'emergency-faintness': 'faintness in a session',
 	'emergency-breathless': 'breathlessness in a session',

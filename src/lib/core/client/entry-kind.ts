@@ -12,6 +12,9 @@ export const ENTRY_KINDS = [
 	'limit',
 	'arrival',
 	'note',
-	'contact'
+	'contact',
+	'story',
+	'repeated',
+	'attachment'
 ] as const;
 export type EntryKind = (typeof ENTRY_KINDS)[number];

@@ -37,8 +37,17 @@ const byDate = <T extends { readonly date: string }>(items: readonly T[]): T[] =
 		.sort((a, b) => a.n - b.n || ((a.key ||= canonical(a.item)) < (b.key ||= canonical(b.item)) ? -1 : 1))
 		.map((x) => x.item);
 
+/** What a feared movement asks of confidence where the policy asks nothing. @source practice-setting the least of the policies that do */
+const FEARED_CONFIDENCE = 5;
+
+const policyFor = ({ policy, exercise }: DecideInput): Policy =>
+	exercise.feared === true && policy.confidenceMin === null
+		? { ...policy, confidenceMin: FEARED_CONFIDENCE }
+		: policy;
+
 export function factsOf(input: DecideInput): Facts {
-	const { policy, exercise } = input;
+	const { exercise } = input;
+	const policy = policyFor(input);
 	const todayN = dayNumber(input.today);
 	const region = exercise.region;
 	const sessions = byDate(input.sessions.filter((s) => dayNumber(s.date) <= todayN));

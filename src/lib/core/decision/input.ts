@@ -67,6 +67,8 @@ export interface DecisionExercise {
 	readonly faults?: Readonly<Record<string, { readonly cause: Cause; readonly dial: string }>>;
 	/** A caution keeps it no heavier than today. */
 	readonly capped?: boolean;
+	/** The movement is feared: confidence leads, whatever the policy. */
+	readonly feared?: true;
 	/** Relief or breathing: it goes on when loaded work of its region stops. */
 	readonly relief?: boolean;
 }

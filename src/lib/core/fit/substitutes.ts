@@ -5,6 +5,7 @@
 import type { Equipment, Purpose, Step, Tag } from '../exercise/family.ts';
 import { servesOf } from '../exercise/family.ts';
 import { DIALS, notchIndex, DIAL_NOTCHES } from '../exercise/dial.ts';
+import { type BackWay, goesWith } from '../measure/repeated.ts';
 import { askedBy } from '../movement/of-step.ts';
 import type { FitContext } from '../movement/context.ts';
 import { setupFor } from './gentler.ts';
@@ -17,6 +18,8 @@ export interface Avoid {
 	readonly busy?: readonly Equipment[];
 	/** Sore place whose load is to stay low; knee, hip, back or ankle. */
 	readonly sore?: 'knee' | 'hip' | 'back' | 'ankle';
+	/** The way of bending that does a back good: steps that go it stand before their like, those that go the other way behind. */
+	readonly prefers?: BackWay | null;
 }
 
 /** How hard a step's dials stand, 0 gentlest; a rough order for closeness, not a measure. @source practice-setting */
@@ -72,6 +75,7 @@ export function substitutes(
 ): readonly Substitute[] {
 	const wanted = servesOf(today.family, today.step);
 	const level = hardness(today.step);
+	const goes = (c: Candidate): number => goesWith(c.step.tags, avoid.prefers ?? null);
 	const found = all
 		.filter((c) => c.step.id !== today.step.id && isFree(c, avoid))
 		.map((c): Substitute => {
@@ -89,6 +93,7 @@ export function substitutes(
 			(a, b) =>
 				Math.round((b.serves - a.serves) * 4) ||
 				loadClass(a.load) - loadClass(b.load) ||
+				goes(b) - goes(a) ||
 				a.distance - b.distance
 		)
 		.slice(0, most);
@@ -128,6 +133,7 @@ export function planFor(
 ): readonly Planned[] {
 	const used = new Set<string>();
 	const free = all.filter((c) => isFree(c, avoid));
+	const goes = (c: Candidate): number => goesWith(c.step.tags, avoid.prefers ?? null);
 	return purposes.map((purpose): Planned => {
 		const rank = (c: Candidate): number => Math.min(servesOf(c.family, c.step).indexOf(purpose), 2);
 		const starts = startsFor(
@@ -140,6 +146,7 @@ export function planFor(
 				(a, b) =>
 					rank(a) - rank(b) ||
 					Number(now.has(b.step.id)) - Number(now.has(a.step.id)) ||
+					goes(b) - goes(a) ||
 					hardness(a.step) - hardness(b.step)
 			)[0] ?? null;
 		if (pick !== null) used.add(pick.step.id);

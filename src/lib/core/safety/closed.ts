@@ -8,9 +8,10 @@
 import type { FitContext, SolvedSetup } from '../movement/context.ts';
 import { fitStep, shortAt, type StepFit } from '../fit/fit.ts';
 import type { Clearance, ExerciseFamily, Gate, Step } from '../exercise/family.ts';
+import { beginsSmaller } from './feared.ts';
 import { breakKey, breaksOf, type Break, type Prescribed, type StandingFacts } from './standing.ts';
 
-export type ClosedBy = Break['by'] | 'range' | 'unmeasured' | 'gate' | 'loaded-spine';
+export type ClosedBy = Break['by'] | 'range' | 'unmeasured' | 'gate' | 'loaded-spine' | 'feared';
 
 export interface Closed {
 	readonly by: ClosedBy;
@@ -19,7 +20,7 @@ export interface Closed {
 	/** `nobody` opens a protocol here; a licensed user the rest. */
 	readonly who: 'licensed' | 'nobody';
 	readonly found?: Break;
-	/** The gate in words, as the page has it. */
+	/** The gate in words, as the page has it; of a feared ladder, the step it begins with. */
 	readonly text?: string;
 }
 
@@ -28,6 +29,8 @@ export interface ClosedFacts extends StandingFacts {
 	readonly unmet: readonly { readonly gate: Gate; readonly text: string }[];
 	/** A back is under treatment: work that loads the spine waits to be cleared. */
 	readonly treatsBack: boolean;
+	/** The ladder is feared: it begins at its smallest step. `reached`, the farthest of it that was given. */
+	readonly feared?: { readonly reached: string | undefined };
 }
 
 /** A gate by what it asks. */
@@ -74,6 +77,9 @@ export function closedFor(p: Prescribed, chosen: boolean, facts: ClosedFacts): r
 	for (const g of facts.unmet)
 		if (g.gate.kind !== 'clearance')
 			out.push({ by: 'gate', key: gateKey(g.gate), who: 'licensed', text: g.text });
+	const smaller =
+		facts.feared === undefined ? undefined : beginsSmaller(p.family, p.step, facts.feared.reached, facts.ctx);
+	if (smaller !== undefined) out.push({ by: 'feared', key: 'feared', who: 'licensed', text: smaller.title });
 	if (facts.treatsBack && p.step.tags.includes('spine-load') && !cleared(facts.clearances, 'loaded-spine'))
 		out.push({ by: 'loaded-spine', key: 'clearance:loaded-spine', who: 'licensed' });
 	return out;

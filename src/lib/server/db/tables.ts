@@ -134,6 +134,7 @@ export interface Tables {
 		method: string;
 		raw_value: number | null;
 		loaded: boolean;
+		limited_by?: string | null;
 	};
 	equipment: Owned & {
 		kind: string;
@@ -173,6 +174,24 @@ export interface Tables {
 		exercise_id: string | null;
 		local_day: Days;
 		body: string;
+	};
+	story: Appended & { client_id: string; region: string; local_day: Days; body: Json };
+	repeated_movement: Appended & {
+		client_id: string;
+		local_day: Days;
+		way: string;
+		leg: string;
+		repetitions: number;
+	};
+	attachment: Appended & {
+		client_id: string;
+		local_day: Days;
+		kind: string;
+		title: string;
+		media: string;
+		size: number;
+		sha256: string;
+		bytes: Buffer;
 	};
 	contact: Appended & { client_id: string; role: string; name: string; phone: string; local_day: Days };
 	client_status: Appended & { client_id: string; status: string; local_day: Days; outcome: Json };

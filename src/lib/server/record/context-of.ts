@@ -6,6 +6,7 @@ import type { Envelope } from '#lib/core/client/envelope.ts';
 import { type Bindings, bindingsOn } from '#lib/core/client/protocol.ts';
 import { type Caution, easedTags, withheldTags, withoutWeight } from '#lib/core/client/screening.ts';
 import { fitRulesOf } from '#lib/core/decision/policy.ts';
+import { preferenceOf, withheldByWay } from '#lib/core/measure/repeated.ts';
 import { EQUIPMENT, type Equipment } from '#lib/core/exercise/family.ts';
 import type { FitContext } from '#lib/core/movement/context.ts';
 import type { ClientRecord } from './load.ts';
@@ -55,7 +56,11 @@ export function contextOf(
 		...(bound.partial.length === 0 ? {} : { partialWeight: bound.partial }),
 		...(bound.highestLoadKg === undefined ? {} : { highestLoadKg: bound.highestLoadKg }),
 		...(r.head.setting.shoeHeelCm === null ? {} : { shoeHeelCm: r.head.setting.shoeHeelCm }),
-		withheld: [...withheldTags(SCREENING, cautions, r.head.setting.clearances), ...bound.withheld],
+		withheld: [
+			...withheldTags(SCREENING, cautions, r.head.setting.clearances),
+			...bound.withheld,
+			...withheldByWay(preferenceOf(r.head.repeated, today))
+		],
 		eased: easedTags(SCREENING, cautions),
 		furniture: r.room.furniture,
 		equipment: atHand(r, 'both'),

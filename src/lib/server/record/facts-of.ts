@@ -8,6 +8,7 @@ import type { Racks } from '#lib/core/dose/racks.ts';
 import { answerOf, withPressure } from '#lib/core/decision/closed-today.ts';
 import { ENGINE_VERSION } from '#lib/core/decision/trace.ts';
 import { morningSeries } from '#lib/core/decision/usual.ts';
+import { fearedLadders } from '#lib/core/client/story.ts';
 import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
 import { flagReaches } from '#lib/core/safety/alarm.ts';
 import type { Arrived, ArrivalSaid, Flag } from '../repo/client-repo.ts';
@@ -122,6 +123,10 @@ export const stepsOn = (r: ClientRecord, family: string, region: string): readon
 	r.exercises
 		.filter((e) => e.family === family && e.region === region)
 		.map((e) => effectiveChain(e.prescriptions).head.step);
+
+/** Is a ladder feared, by what was told? */
+export const fears = (r: ClientRecord, family: string): boolean =>
+	fearedLadders(r.head.stories).some((f) => f.family === family);
 
 /** Weights of the practice, and whether something at home is filled to weigh. */
 export const racksOf = (r: ClientRecord): Racks => ({

@@ -19,7 +19,7 @@ import type { Exercise } from '../repo/exercise-repo.ts';
 import type { Logged } from '../repo/log-repo.ts';
 import { contextOf } from './context-of.ts';
 import { type Effective, effectiveChain } from './effective-chain.ts';
-import { operationUnrecorded, reaches } from './facts-of.ts';
+import { fears, operationUnrecorded, reaches } from './facts-of.ts';
 import { fitContextOf, standingOf, wouldStand } from './fit-of.ts';
 import { nextStepsOf } from './gates-of.ts';
 import type { ClientRecord } from './load.ts';
@@ -82,6 +82,7 @@ function exerciseOf(
 		...standingKey(r, exercise, chain, today),
 		...(step === undefined || family === undefined ? {} : { faults: faultsNamed(family, step) }),
 		...(capped === true ? { capped: true } : {}),
+		...(fears(r, familyId) ? { feared: true as const } : {}),
 		...(step !== undefined && family !== undefined && servesOf(family, step).includes('relief')
 			? { relief: true }
 			: {})

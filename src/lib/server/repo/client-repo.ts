@@ -15,6 +15,8 @@ import type { Technique } from '#lib/core/posture/problem.ts';
 import type { PolicyId } from '#lib/contract/policy.ts';
 import type { Surgery as SurgeryShown } from '#lib/contract/view.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
+import type { Story } from '#lib/core/client/story.ts';
+import type { Repeated } from '#lib/core/measure/repeated.ts';
 import { isHead, ofClient, type Whose } from '../db/heads.ts';
 
 export interface Setting {
@@ -128,6 +130,10 @@ export interface ClientHead {
 	/** Arrival cards of the last two months that stand, oldest first. */
 	readonly arrivals: readonly Arrived[];
 	readonly limits: readonly Limit[];
+	/** What was told of each sore place. */
+	readonly stories: readonly (Story & { readonly id: string; readonly region: string })[];
+	/** Repeated movements of the back, oldest first. */
+	readonly repeated: readonly Repeated[];
 	/** How the plan was arranged by hand; null where nobody did. */
 	readonly planOrder: { readonly id: string; readonly groups: PlanOrder } | null;
 }
@@ -196,6 +202,8 @@ interface Row {
 		local_day: string | null;
 	}[];
 	plan_order: { id: string; groups: PlanOrder } | null;
+	stories: { id: string; region: string; body: Story }[];
+	repeated: Repeated[];
 	known: KnownSymptom[];
 	arrivals: {
 		id: string;
@@ -232,6 +240,8 @@ export async function clientHeads(t: PracticeTransaction, whose?: Whose): Promis
 				from chain k join surgery s on s.practice_id = c.practice_id and s.id = k.id where ${isHead('surgery', 's')}), '[]') as surgery,
 			coalesce((select jsonb_agg(jsonb_build_object('id', a.id, 'local_day', a.local_day, 'answer', a.answer, 'said', a.said, 'opened_by', a.opened_by, 'recorded_at', a.recorded_at, 'pains', a.pains) order by a.local_day, a.recorded_at) from arrival a where a.practice_id = c.practice_id and a.client_id = c.id and ${isHead('arrival', 'a')}), '[]') as arrivals,
 			(select jsonb_build_object('id', o.id, 'groups', o.groups) from plan_order o where o.practice_id = c.practice_id and o.client_id = c.id and ${isHead('plan_order', 'o')} order by o.recorded_at desc limit 1) as plan_order,
+			coalesce((select jsonb_agg(jsonb_build_object('id', y.id, 'region', y.region, 'body', y.body) order by y.recorded_at) from story y where y.practice_id = c.practice_id and y.client_id = c.id and ${isHead('story', 'y')}), '[]') as stories,
+			coalesce((select jsonb_agg(jsonb_build_object('way', m.way, 'leg', m.leg, 'repetitions', m.repetitions, 'day', m.local_day) order by m.local_day, m.recorded_at) from repeated_movement m where m.practice_id = c.practice_id and m.client_id = c.id and ${isHead('repeated_movement', 'm')}), '[]') as repeated,
 			coalesce((select jsonb_agg(jsonb_build_object('region', k.region, 'symptom', k.symptom, 'until', k.until) order by k.recorded_at) from known_symptom k where k.practice_id = c.practice_id and k.client_id = c.id and ${isHead('known_symptom', 'k')}), '[]') as known,
 			coalesce((select jsonb_agg(to_jsonb(l) order by l.axis, l.side) from protocol_limit l where l.practice_id = c.practice_id and l.client_id = c.id and ${isHead('protocol_limit', 'l')} and not l.lifted), '[]') as limits
 		from client c join person p on p.practice_id = c.practice_id and p.client_id = c.id
@@ -281,6 +291,8 @@ function headOf(r: Row): ClientHead {
 		flags: r.flags.map(flagOf),
 		surgery: r.surgery.map(surgeryOf),
 		planOrder: r.plan_order,
+		stories: r.stories.map(({ id, region, body }) => ({ ...body, id, region })),
+		repeated: r.repeated,
 		known: r.known,
 		arrivals: r.arrivals.map((a) => ({
 			id: a.id,

@@ -1,5 +1,5 @@
 /** Signed decisions with all they were made from. */
-import { sql } from 'kysely';
+import { sql, type RawBuilder } from 'kysely';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { DecideInput } from '#lib/core/decision/input.ts';
 import type { Trace } from '#lib/core/decision/trace.ts';
@@ -34,7 +34,7 @@ export interface SignedDecision {
 	readonly by: string;
 	readonly byId: string;
 	readonly undone: boolean;
-	/** A session or morning it may have rested on was corrected or taken out afterwards. */
+	/** A session, morning, range, test, arrival or complaint it may have rested on was corrected or taken out afterwards. */
 	readonly recordChanged: boolean;
 	readonly recordedAt: Date;
 }
@@ -59,15 +59,32 @@ interface Row {
 	recorded_at: Date;
 }
 
+/**
+ * What a slip rests on, by table: sessions of its exercise, everything else of its client. A place that is asked about again is no
+ * correction, nor is a day that is opened.
+ */
+const CHANGES = [
+	['exercise_log', 'exercise_id', 'corrected'],
+	['checkin', 'client_id', 'corrected'],
+	['measurement', 'client_id', 'corrected'],
+	['test_result', 'client_id', 'corrected'],
+	['complaint', 'client_id', 'corrected'],
+	['arrival', 'client_id', 'taken out'],
+	['repeated_movement', 'client_id', 'taken out']
+] as const;
+
+/** Was something that was there when a decision was signed put right or taken out since? */
+const changedSince = ([table, by, how]: (typeof CHANGES)[number]): RawBuilder<boolean> =>
+	sql<boolean>`exists (select 1 from ${sql.table(table)} v join ${sql.table(table)} o on o.practice_id = v.practice_id and o.id = v.replaces_id
+		where v.practice_id = d.practice_id and ${sql.ref(`v.${by}`)} = ${sql.ref(`d.${by}`)} and o.recorded_at <= d.recorded_at and v.recorded_at > d.recorded_at
+			and (v.voided or ${how === 'corrected' ? sql`v.reason is distinct from 'asked again'` : sql`false`}))`;
+
 /** Newest first; rows that only record an undoing are folded into what they undid. */
 export async function decisions(t: PracticeTransaction, whose?: Whose): Promise<readonly SignedDecision[]> {
 	const { rows } = await sql<Row>`
 		select d.id, d.client_id, d.exercise_id, d.local_day, d.based_on, d.inputs_hash, d.inputs, d.versions, d.proposal, d.answer, d.outcome, d.reason, d.written_by, m.name as member, d.recorded_at,
 			exists (select 1 from decision u where u.practice_id = d.practice_id and u.replaces_id = d.id and u.answer = 'undone') as undone,
-			exists (select 1 from exercise_log v join exercise_log o on o.practice_id = v.practice_id and o.id = v.replaces_id
-				where v.practice_id = d.practice_id and v.exercise_id = d.exercise_id and o.recorded_at <= d.recorded_at and v.recorded_at > d.recorded_at)
-			or exists (select 1 from checkin v join checkin o on o.practice_id = v.practice_id and o.id = v.replaces_id
-				where v.practice_id = d.practice_id and v.client_id = d.client_id and o.recorded_at <= d.recorded_at and v.recorded_at > d.recorded_at) as record_changed
+			(${sql.join(CHANGES.map(changedSince), sql` or `)}) as record_changed
 		from decision d left join member m on m.practice_id = d.practice_id and m.id = d.written_by
 		where d.answer <> 'undone' and ${ofClient('d', whose)} order by d.local_day desc, d.recorded_at desc`.execute(
 		t.trx

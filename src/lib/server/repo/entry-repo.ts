@@ -21,7 +21,10 @@ const TABLE = {
 	limit: 'protocol_limit',
 	arrival: 'arrival',
 	note: 'note',
-	contact: 'contact'
+	contact: 'contact',
+	story: 'story',
+	repeated: 'repeated_movement',
+	attachment: 'attachment'
 } as const satisfies Readonly<Record<EntryKind, string>>;
 const KINDS = Object.keys(TABLE) as readonly EntryKind[];
 
@@ -56,7 +59,9 @@ const more = (kind: EntryKind): RawBuilder<unknown> =>
 		? sql`to_jsonb(x) || (select jsonb_build_object('local_day', v.local_day, 'title', p.snapshot->>'title') from visit v, prescription p where v.practice_id = x.practice_id and v.id = x.visit_id and p.practice_id = x.practice_id and p.id = x.prescription_id)`
 		: kind === 'note'
 			? sql`to_jsonb(x) || jsonb_build_object('title', (select p.snapshot->>'title' from prescription p where p.practice_id = x.practice_id and p.exercise_id = x.exercise_id order by p.recorded_at desc limit 1))`
-			: sql`to_jsonb(x)`;
+			: kind === 'attachment'
+				? sql`jsonb_build_object('id', x.id, 'local_day', x.local_day, 'kind', x.kind, 'title', x.title, 'media', x.media, 'size', x.size)`
+				: sql`to_jsonb(x)`;
 
 const oneKind = (kind: EntryKind, clientId: string): RawBuilder<unknown> =>
 	sql`select ${kind}::text as kind, x.id, x.recorded_at, x.written_by, ${more(kind)} as content, s.voided as after_voided, s.reason as after_reason, s.written_by as after_by
@@ -109,8 +114,10 @@ export async function entry(
 	kind: EntryKind,
 	id: string
 ): Promise<{ readonly byId: string; readonly content: Record<string, unknown> } | undefined> {
+	// A file that is taken out is not copied: what stands in its row is empty.
+	const columns = kind === 'attachment' ? sql`x.*, ''::bytea as bytes` : sql`x.*`;
 	const { rows } = await sql<Record<string, unknown>>`
-		select x.* from ${sql.table(TABLE[kind])} x where x.client_id = ${clientId} and x.id = ${id} and not x.voided`.execute(
+		select ${columns} from ${sql.table(TABLE[kind])} x where x.client_id = ${clientId} and x.id = ${id} and not x.voided`.execute(
 		t.trx
 	);
 	const [row] = rows;
@@ -128,26 +135,50 @@ const KEPT_BY_APPEND = new Set([
 	'reason'
 ]);
 
-/** Appends the same content, voided, after an entry; a second one is a conflict. */
-export function takeOut(
-	t: PracticeTransaction,
-	kind: EntryKind,
-	content: Readonly<Record<string, unknown>>,
-	out: { readonly id: string; readonly reason: string }
-): Promise<Append> {
-	const same = Object.fromEntries(
+/** The content of a row as it is written again: without what appending keeps, JSON as text. */
+const again = (content: Readonly<Record<string, unknown>>): Record<string, unknown> =>
+	Object.fromEntries(
 		Object.entries(content)
 			.filter(([k]) => !KEPT_BY_APPEND.has(k))
 			.map(([k, v]) => [
 				k,
-				v !== null && typeof v === 'object' && !(v instanceof Date) ? JSON.stringify(v) : v
+				v !== null && typeof v === 'object' && !(v instanceof Date) && !Buffer.isBuffer(v)
+					? JSON.stringify(v)
+					: v
 			])
 	);
-	return append(t, TABLE[kind], {
-		...same,
-		id: out.id,
+
+interface Follows {
+	readonly id: string;
+	readonly reason: string;
+}
+
+/** Appends the same content, voided, after an entry; a second one is a conflict. */
+export const takeOut = (
+	t: PracticeTransaction,
+	kind: EntryKind,
+	content: Readonly<Record<string, unknown>>,
+	{ id, reason }: Follows
+): Promise<Append> =>
+	append(t, TABLE[kind], {
+		...again(content),
+		id,
 		replaces_id: String(content.id),
 		voided: true,
-		reason: out.reason
+		reason
 	} as never);
-}
+
+/** Appends the content with some columns changed, after an entry, with the reason; a second one is a conflict. */
+export const putRight = (
+	t: PracticeTransaction,
+	kind: EntryKind,
+	content: Readonly<Record<string, unknown>>,
+	{ id, reason, patch }: Follows & { readonly patch: Readonly<Record<string, string | number>> }
+): Promise<Append> =>
+	append(t, TABLE[kind], {
+		...again(content),
+		...patch,
+		id,
+		replaces_id: String(content.id),
+		reason
+	} as never);

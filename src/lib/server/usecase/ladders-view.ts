@@ -1,6 +1,8 @@
 /** What the ladders of a client are drawn from: fit context, gates in words, what is prescribed where, what is at hand. */
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { Brace, Clearance, Equipment, ExerciseFamily, Gate } from '#lib/core/exercise/family.ts';
+import { type Feared, fearedLadders } from '#lib/core/client/story.ts';
+import { type BackPreference, preferenceOf } from '#lib/core/measure/repeated.ts';
 import type { FitContext } from '#lib/core/movement/context.ts';
 import { gateAsks, gateText } from '#lib/wording/gates.ts';
 import type { NowView } from '#lib/contract/plan-view.ts';
@@ -37,6 +39,10 @@ export interface LaddersView {
 	readonly own: readonly ExerciseFamily[];
 	readonly clearances: readonly Clearance[];
 	readonly treatsBack: boolean;
+	/** Ladders that are feared, the least sure first. */
+	readonly feared: readonly Feared[];
+	/** Which way of bending does the leg good, and which sent pain further down. */
+	readonly way: BackPreference;
 	/** What holds prescribing for a region before any step is looked at. */
 	readonly holds: Readonly<Record<string, string | null>>;
 }
@@ -84,6 +90,8 @@ export function laddersView(r: ClientRecord, today: Day): LaddersView {
 		own: ownLaddersOf(r),
 		clearances: r.head.setting.clearances,
 		treatsBack: treatsBack(r),
+		feared: fearedLadders(r.head.stories),
+		way: preferenceOf(r.head.repeated, today),
 		holds: Object.fromEntries(regionsOf(r).map((region) => [region, heldBy(r, region) ?? null]))
 	};
 }

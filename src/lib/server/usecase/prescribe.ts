@@ -35,7 +35,7 @@ import { command, type Run } from './command.ts';
 import { endFor, endTrouble } from './end-exercise.ts';
 import { delegated } from './delegated.ts';
 import { heldBy } from '../record/held-by.ts';
-import { advancesToday, racksOf, stepsOn, treatsBack } from '../record/facts-of.ts';
+import { advancesToday, fears, racksOf, stepsOn, treatsBack } from '../record/facts-of.ts';
 import { fitContextOf, standingFactsOf } from '../record/fit-of.ts';
 import { gatesOf } from '../record/gates-of.ts';
 import { loadRecords, type ClientRecord } from '../record/load.ts';
@@ -179,7 +179,10 @@ function closedOf(
 	const facts = {
 		...standingFactsOf(r, today, family, step, sideOf(p.region)),
 		unmet: unmetGates(r, family, step, p.region),
-		treatsBack: treatsBack(r)
+		treatsBack: treatsBack(r),
+		...(fears(r, family.id)
+			? { feared: { reached: farthestOn(family, stepsOn(r, family.id, p.region)) } }
+			: {})
 	};
 	return closedFor({ family, step, setup, loadKg: p.loadKg, since: today }, chosen, facts);
 }

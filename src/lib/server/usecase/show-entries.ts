@@ -1,6 +1,7 @@
 /** Everything that was entered of a client, latest day first, as a page shows it. */
 import { CONTACT_ROLES, type Contact } from '#lib/contract/note-form.ts';
 import type { EntryView } from '#lib/contract/entry.ts';
+import { CORRECTABLE } from '#lib/core/client/correctable.ts';
 import { entryText } from '#lib/wording/entries.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { entries, type Entry } from '../repo/entry-repo.ts';
@@ -9,6 +10,9 @@ import { closedTo } from './take-out.ts';
 
 /** Entries of one page. */
 export const PAGE_SIZE = 60;
+
+const valueOf = (kept: unknown, per: number | undefined): string =>
+	kept === null || kept === undefined ? '' : per === undefined ? String(kept) : String(Number(kept) / per);
 
 function viewOf(e: Entry, actor: Actor): EntryView {
 	const { after } = e;
@@ -23,7 +27,16 @@ function viewOf(e: Entry, actor: Actor): EntryView {
 			after === null
 				? ''
 				: `${after.voided ? 'taken out' : 'another took its place'}, by ${after.by}${after.reason === null || after.reason === '' ? '' : `: ${after.reason}`}`,
-		closed: after === null ? (closedTo(actor, e.kind, e.byId, e.content) ?? null) : null
+		closed: after === null ? (closedTo(actor, e.kind, e.byId, e.content) ?? null) : null,
+		fields:
+			after !== null
+				? []
+				: CORRECTABLE[e.kind].map((c) => ({
+						column: c.column,
+						label: c.label,
+						unit: c.unit ?? '',
+						value: valueOf(e.content[c.column], c.per)
+					}))
 	};
 }
 

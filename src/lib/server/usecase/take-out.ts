@@ -23,6 +23,10 @@ const bindsDay = (kind: EntryKind, row: Readonly<Record<string, unknown>>): bool
 	kind === 'test' &&
 	signsOf(String(row.test), Number(row.value_hundredths) / 100, (row.extras ?? {}) as Extras) !== undefined;
 
+/** A way of bending that sent pain further down stays closed until a licensed user says otherwise. */
+const bindsWay = (kind: EntryKind, row: Readonly<Record<string, unknown>>): boolean =>
+	kind === 'repeated' && row.leg === 'further-down';
+
 /** Why this member may not take an entry out; undefined where they may. */
 export function closedTo(
 	actor: Actor,
@@ -31,7 +35,8 @@ export function closedTo(
 	row: Readonly<Record<string, unknown>>
 ): string | undefined {
 	if (actor.licensed) return undefined;
-	if (LICENSED.has(kind) || bindsDay(kind, row)) return 'A licensed user takes this out.';
+	if (LICENSED.has(kind) || bindsDay(kind, row) || bindsWay(kind, row))
+		return 'A licensed user takes this out.';
 	return byId === actor.memberId
 		? undefined
 		: 'A colleague entered this; they or a licensed user take it out.';

@@ -10,6 +10,7 @@ import {
 	stepOf
 } from '#lib/core/exercise/family.ts';
 import { sideOf } from '#lib/core/body/region-side.ts';
+import type { Feared } from '#lib/core/client/story.ts';
 import { asksGates, type Closed, closedFor, farthestOn } from '#lib/core/safety/closed.ts';
 import type { StepFit } from '#lib/core/fit/fit.ts';
 import { setupFor } from '#lib/core/fit/gentler.ts';
@@ -106,6 +107,7 @@ interface Held {
 	readonly ctx: FitContext;
 	readonly clearances: readonly Clearance[];
 	readonly treatsBack: boolean;
+	readonly feared: readonly Feared[];
 	readonly gates: Readonly<
 		Record<string, readonly { readonly met: boolean; readonly gate: Gate; readonly text: string }[]>
 	>;
@@ -135,7 +137,10 @@ export function closedAsMeasured(
 		clearances: of.clearances,
 		substitutes: () => [],
 		unmet: asks ? (of.gates[step.id] ?? []).filter((g) => !g.met) : [],
-		treatsBack: of.treatsBack
+		treatsBack: of.treatsBack,
+		...(of.feared.some((f) => f.family === family.id)
+			? { feared: { reached: farthestOn(family, wanted.standing) } }
+			: {})
 	});
 }
 

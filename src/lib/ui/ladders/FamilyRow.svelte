@@ -22,10 +22,12 @@
 		/** What else stands on it. */
 		readonly also: readonly string[];
 		readonly ctx: FitContext;
+		/** How sure of it, where it is feared. */
+		readonly feared: number | undefined;
 		/** Chosen by keys. */
 		readonly focused: boolean;
 	}
-	let { clientId, row, now, also, ctx, focused }: Props = $props();
+	let { clientId, row, now, also, ctx, feared, focused }: Props = $props();
 	const { shown } = $derived(row);
 	const setup = $derived(shown.fit.setup === null ? '' : `, ${setupText(now?.setup ?? shown.fit.setup)}`);
 	const dose = $derived(
@@ -48,8 +50,10 @@
 		>
 		<span class="min-w-0">
 			<span class="flex items-baseline gap-2"
-				><strong class="shrink-0">{row.family.title}</strong>{#if !row.isNow}<span
-						class="truncate text-sm text-quiet">start: {shown.step.title}{setup}</span
+				><strong class="shrink-0">{row.family.title}</strong>{#if feared !== undefined}<span
+						class="shrink-0 text-sm text-caution">feared, sure {feared} of 10</span
+					>{/if}{#if !row.isNow}<span class="truncate text-sm text-quiet"
+						>start: {shown.step.title}{setup}</span
 					>{/if}</span
 			>
 			{#if row.isNow}<span class="block truncate text-sm font-semibold"

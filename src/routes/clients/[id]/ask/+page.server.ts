@@ -1,6 +1,10 @@
 import { activity, ACTIVITIES } from '#lib/catalogue/activities.ts';
 import { complaintForm, goalForm } from '#lib/contract/ask-form.ts';
 import { uuid } from '#lib/contract/basics.ts';
+import { repeatedForm, storyForm } from '#lib/contract/history-form.ts';
+import { preferenceOf } from '#lib/core/measure/repeated.ts';
+import { keepRepeated, tellStory } from '#lib/server/usecase/tell-story.ts';
+import { repeatedText } from '#lib/wording/history.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { refusal, refuseField, refuseShape } from '#lib/server/http/respond.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
@@ -16,7 +20,10 @@ export const load: PageServerLoad = ({ locals, params }) =>
 	clientPage(locals, params.id, 'what hurts', async (r, t, ctx) => {
 		const { complaints, goals } = await intakeShown(t, params.id);
 		return {
-			ids: formIds(ctx, 5),
+			ids: formIds(ctx, 7),
+			stories: r.head.stories,
+			way: preferenceOf(r.head.repeated, ctx.today),
+			ladders: Object.values(r.families).map((f) => ({ value: f.id, name: f.title })),
 			complaints,
 			goals: goalViews(r, goals, ctx.today),
 			mean: goalMean(goals, regionsOf(r)),
@@ -79,6 +86,32 @@ export const actions: Actions = {
 			? {
 					done: `${replaces === '' ? 'Goal kept' : 'Scored again'}: ${label === '' ? title : label}, ${g.score} of 10.`
 				}
+			: refusal(form, done.refusal);
+	},
+	story: async ({ request, locals, params }) => {
+		const form = await formOf(request);
+		const parsed = storyForm.safeParse(Object.fromEntries(form));
+		if (!parsed.success) return refuseShape(form, parsed.error);
+		const done = await tellStory(contextIn(locals), { ...parsed.data, clientId: params.id });
+		return done.ok
+			? { done: `The story of the ${regionName(parsed.data.region)} is kept.` }
+			: refusal(form, done.refusal);
+	},
+	repeated: async ({ request, locals, params }) => {
+		const form = await formOf(request);
+		const parsed = repeatedForm.safeParse(Object.fromEntries(form));
+		if (!parsed.success) return refuseShape(form, parsed.error);
+		const { id, day, way, leg, repetitions } = parsed.data;
+		const done = await keepRepeated(contextIn(locals), {
+			id,
+			day,
+			way,
+			leg,
+			repetitions,
+			clientId: params.id
+		});
+		return done.ok
+			? { done: `${repeatedText({ way, leg, repetitions, day })}.` }
 			: refusal(form, done.refusal);
 	},
 	drop: async ({ request, locals, params }) => {

@@ -9,11 +9,15 @@
 	import GoalRow from '#lib/ui/GoalRow.svelte';
 	import GoalForm from '#lib/ui/ask/GoalForm.svelte';
 	import MomentSlider from '#lib/ui/ask/MomentSlider.svelte';
+	import RepeatedForm from '#lib/ui/ask/RepeatedForm.svelte';
+	import StoryForm from '#lib/ui/ask/StoryForm.svelte';
+	import Fold from '#lib/ui/Fold.svelte';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import Said from '#lib/ui/Said.svelte';
 	import { keepForm } from '#lib/ui/keep-form.ts';
 	import { sending } from '#lib/ui/sending.ts';
 	import { regionName } from '#lib/wording/names.ts';
+	import { storyText } from '#lib/wording/history.ts';
 	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
 
 	let { data, form } = $props();
@@ -24,6 +28,9 @@
 		picked !== '' ? picked : (typed.region ?? data.complaints[0]?.region ?? 'knee-right')
 	);
 	const known = $derived(data.complaints.find((c) => c.region === region));
+	const story = $derived(data.stories.find((s) => s.region === region));
+	/** The form that came back was the story's. */
+	const storySent = $derived(typed.how !== undefined && typed.region === region);
 	const spots = $derived(SPOTS[partOf(region) ?? 'knee']);
 	const sore = $derived(Object.fromEntries(data.complaints.map((c) => [c.region, c.worst])));
 	const before = (name: string, stored: string | number | null | undefined): string =>
@@ -151,6 +158,33 @@
 			</form>
 		{/key}
 	</div>
+	{#if known}{#key `${region} ${story?.id ?? ''} ${data.ids[5]}`}
+			<Fold
+				title="The story of the {regionName(region)}{story ? '' : ': not told yet'}"
+				needed={storySent}
+				class="mt-4 font-semibold"
+			>
+				{#if story}<p class="mb-2 text-base">{storyText(story)}</p>{/if}
+				<StoryForm
+					formId={data.ids[5] as string}
+					{region}
+					place={regionName(region)}
+					today={data.head.today}
+					known={story}
+					ladders={data.ladders}
+					typed={storySent ? typed : {}}
+					wrong={storySent ? wrong : () => undefined}
+					{say}
+				/>
+			</Fold>
+			{#if region.startsWith('back')}<RepeatedForm
+					formId={data.ids[6] as string}
+					today={data.head.today}
+					found={data.way}
+					wrong={typed.leg === undefined ? () => undefined : wrong}
+					{say}
+				/>{/if}
+		{/key}{/if}
 	<section class="mt-8" aria-label="Goals">
 		<div class="flex flex-wrap items-baseline gap-x-4">
 			<h2>What the client wants to do again</h2>

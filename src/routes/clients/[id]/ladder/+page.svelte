@@ -260,6 +260,7 @@
 						{ctx}
 						now={data.nowBy}
 						{gatesMet}
+						prefers={data.way.prefers}
 						{sore}
 					/>{/snippet}
 			</SetupCard>

@@ -15,6 +15,7 @@
 	import { familyRow } from '#lib/ui/ladders/family-row.ts';
 	import Said from '#lib/ui/Said.svelte';
 	import { onKeys } from '#lib/ui/keys.ts';
+	import { wayText } from '#lib/wording/history.ts';
 	import { goto } from '$app/navigation';
 	import { refusedText } from '#lib/ui/wrong.ts';
 
@@ -41,7 +42,12 @@
 		'mobility'
 	];
 	const plan = $derived(
-		planFor(PLAN, candidates, { tags: without }, new Set(Object.values(data.now).map((n) => n.step)))
+		planFor(
+			PLAN,
+			candidates,
+			{ tags: without, prefers: data.way.prefers },
+			new Set(Object.values(data.now).map((n) => n.step))
+		)
 	);
 	const planRows = $derived(
 		data.pattern === null
@@ -60,6 +66,7 @@
 		['toes-bent', 'bent toes'],
 		['open-chain-knee', 'free-leg knee work']
 	];
+	const backText = $derived(wayText(data.way));
 	/** What else stands on a ladder. */
 	const alsoOn = (family: string): readonly string[] =>
 		data.inPlan
@@ -91,6 +98,7 @@
 				<span class="text-caution">▲ watch</span> · ○ waits for a gate · ✕ in the way · ? measure
 			</p>
 		</div>
+		{#if backText !== ''}<p class="label mt-1 text-ink" data-testid="back-way">{backText}</p>{/if}
 		<Said refused={lost || refusedText(form)} done={form && 'done' in form ? form.done : undefined} />
 		<ul class="mt-2 grid grid-cols-2 gap-x-6 max-md:grid-cols-1" aria-label="Families">
 			{#each rows as r, i (r.family.id)}
@@ -101,6 +109,7 @@
 					also={alsoOn(r.family.id)}
 					{ctx}
 					focused={i === at}
+					feared={data.feared.find((f) => f.family === r.family.id)?.confidence}
 				/>
 			{/each}
 		</ul>

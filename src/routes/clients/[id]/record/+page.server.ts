@@ -1,4 +1,9 @@
-import { takeOutForm } from '#lib/contract/entry.ts';
+import { fileTypeFromBuffer } from 'file-type';
+import { correctForm, takeOutForm } from '#lib/contract/entry.ts';
+import { attachmentForm } from '#lib/contract/history-form.ts';
+import { CORRECTABLE } from '#lib/core/client/correctable.ts';
+import { attach } from '#lib/server/usecase/attach.ts';
+import { correctEntry } from '#lib/server/usecase/correct-entry.ts';
 import { ENTRY_KINDS } from '#lib/core/client/entry-kind.ts';
 import { contactForm, noteForm } from '#lib/contract/note-form.ts';
 import { regionsOf } from '#lib/server/record/facts-of.ts';
@@ -30,8 +35,10 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 			at,
 			kind: kind ?? '',
 			ids: formIds(ctx, PAGE_SIZE),
+			rightIds: formIds(ctx, PAGE_SIZE),
 			noteId: formIds(ctx, 1)[0] as string,
 			contactId: formIds(ctx, 1)[0] as string,
+			attachId: formIds(ctx, 1)[0] as string,
 			contacts: await contactsOf(t, params.id),
 			about: [
 				...regionsOf(r).map((region) => ({ value: `region:${region}`, name: regionName(region) })),
@@ -57,6 +64,38 @@ export const actions: Actions = {
 		if (!parsed.success) return refuseShape(form, parsed.error);
 		const done = await setContact(contextIn(locals), { ...parsed.data, clientId: params.id });
 		return done.ok ? { done: 'The number is kept.' } : refusal(form, done.refusal);
+	},
+	correct: async ({ request, locals, params }) => {
+		const form = await formOf(request);
+		const parsed = correctForm.safeParse(Object.fromEntries(form));
+		if (!parsed.success) return refuseShape(form, parsed.error);
+		const { sure, ...x } = parsed.data;
+		const values = Object.fromEntries(
+			CORRECTABLE[x.kind].map((c) => [c.column, String(form.get(c.column) ?? '')])
+		);
+		const done = await correctEntry(contextIn(locals), {
+			...x,
+			values,
+			sure: sure === 'on',
+			clientId: params.id
+		});
+		return done.ok
+			? { done: 'Put right, with your reason. What stood before stays here to be read.' }
+			: refusal(form, done.refusal);
+	},
+	attach: async ({ request, locals, params }) => {
+		const form = await formOf(request);
+		const parsed = attachmentForm.safeParse(Object.fromEntries([...form].filter(([k]) => k !== 'file')));
+		if (!parsed.success) return refuseShape(form, parsed.error);
+		const file = form.get('file');
+		const bytes = file instanceof File ? Buffer.from(await file.arrayBuffer()) : Buffer.alloc(0);
+		const done = await attach(contextIn(locals), {
+			...parsed.data,
+			clientId: params.id,
+			media: (await fileTypeFromBuffer(bytes))?.mime,
+			bytes
+		});
+		return done.ok ? { done: `Kept: ${parsed.data.title}.` } : refusal(form, done.refusal);
 	},
 	out: async ({ request, locals, params }) => {
 		const form = await formOf(request);

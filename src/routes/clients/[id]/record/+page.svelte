@@ -7,6 +7,8 @@
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import Rows from '#lib/ui/Rows.svelte';
 	import Said from '#lib/ui/Said.svelte';
+	import AttachForm from '#lib/ui/record/AttachForm.svelte';
+	import CorrectForm from '#lib/ui/record/CorrectForm.svelte';
 	import Contacts from '#lib/ui/record/Contacts.svelte';
 	import NoteForm from '#lib/ui/record/NoteForm.svelte';
 	import TakeOutForm from '#lib/ui/record/TakeOutForm.svelte';
@@ -37,7 +39,10 @@
 		limit: 'screen',
 		arrival: 'arrive',
 		note: 'record',
-		contact: 'record'
+		contact: 'record',
+		story: 'ask',
+		repeated: 'ask',
+		attachment: 'record'
 	};
 </script>
 
@@ -68,6 +73,13 @@
 			say={(text) => (lost = text)}
 		/>
 	</Fold>
+	<Fold
+		title="Keep a file"
+		needed={wrong('file') !== undefined || wrong('title') !== undefined}
+		class="text-accent"
+	>
+		<AttachForm formId={data.attachId} today={data.head.today} {wrong} say={(text) => (lost = text)} />
+	</Fold>
 	{#if data.entries.length === 0}
 		<p class="rule mt-3 py-3">
 			{data.at > 1 ? 'Nothing further back.' : 'Nothing was entered yet.'}
@@ -80,9 +92,20 @@
 						<td class="align-top whitespace-nowrap">{shortDay(e.day)}</td>
 						<td class="label align-top">{ENTRY_NAME[e.kind]}</td>
 						<td class="align-top"
-							><span class={e.state === 'stands' ? '' : 'line-through'}>{e.text}</span>
+							>{#if e.kind === 'attachment' && e.state === 'stands'}<a
+									href="/clients/{data.head.id}/attachment/{e.id}"
+									target="_blank"
+									rel="noopener">{e.text}</a
+								>{:else}<span class={e.state === 'stands' ? '' : 'line-through'}>{e.text}</span>{/if}
 							{#if e.after}<span class="block text-sm">{e.after}</span>{/if}
-							{#if open === e.id && e.state === 'stands'}<TakeOutForm
+							{#if open === e.id && e.state === 'stands'}{#if e.fields.length > 0}<CorrectForm
+										formId={data.rightIds[i] ?? ''}
+										entry={e}
+										typed={sentFor === e.id && form && 'typed' in form ? form.typed : {}}
+										wrong={sentFor === e.id ? wrong : () => undefined}
+										say={(text) => (lost = text)}
+										done={() => (taking = '')}
+									/>{/if}<TakeOutForm
 									formId={data.ids[i] ?? ''}
 									entry={e}
 									enterAt="/clients/{data.head.id}/{ENTERED_AT[e.kind]}"
@@ -98,8 +121,8 @@
 										type="button"
 										class="min-h-6 cursor-pointer text-accent underline"
 										aria-expanded={open === e.id}
-										aria-label="Take out {e.text}"
-										onclick={() => (taking = taking === e.id ? '' : e.id)}>take out</button
+										aria-label="Put right {e.text}"
+										onclick={() => (taking = taking === e.id ? '' : e.id)}>put right</button
 									>{/if}{/if}</td
 						>
 					</tr>
