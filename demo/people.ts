@@ -7,7 +7,7 @@ import type { Equipment } from '#lib/core/exercise/family.ts';
 import type { MainAxis, Side } from '#lib/core/body/axis.ts';
 import type { Story } from '#lib/core/client/story.ts';
 import type { RangeId } from '#lib/core/measure/range-kind.ts';
-import type { Repeated } from '#lib/core/measure/repeated.ts';
+import type { Repeated } from '#lib/core/client/repeated.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
 import type { PolicyId } from '#lib/catalogue/policies.ts';
 import type { Sex } from '#lib/core/measure/range-kind.ts';

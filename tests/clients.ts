@@ -165,7 +165,8 @@ export function clientOf(s: Spec): ClientRecord {
 				day: '2026-03-10',
 				method: 'goniometer',
 				rawCm: null,
-				loaded: false
+				loaded: false,
+				stop: null
 			}));
 		}
 	);

@@ -2,7 +2,7 @@
  * Changes that count, by measure: more than error (detectable change) and important to the client. From memory. Where sources differ
  * both are kept; the population says for whom.
  * @source farrar-2001 · childs-2005 · salaffi-2004 · dworkin-2008 · piva-2009 · crossley-2004 · abbott-2014 · stratford-1995 · chatman-1997 · maughan-2010
- * @source wright-2011 · gill-2008 · goldberg-2012 · kennedy-2005 · alghadir-2015 · almeida-2010 · perera-2006 · konor-2012 · powden-2015 · reid-2007 · thorborg-2010
+ * @source wright-2011 · gill-2008 · goldberg-2012 · kennedy-2005 · alghadir-2015 · almeida-2010 · perera-2006 · konor-2012 · powden-2015 · reid-2007 · thorborg-2010 · jakobsen-2010
  */
 import type { ChangeRule } from '../core/measure/change.ts';
 
@@ -84,6 +84,10 @@ export const TEST_CHANGES: Readonly<Record<string, readonly ChangeRule[]>> = {
 		error('chair-stand-error', 1.6, BEFORE_REPLACEMENT, 'gill-2008'),
 		matters('chair-stand-borderline', 2, HIP, 'wright-2011', { tier: 'borderline' }),
 		matters('chair-stand-clear', 2.6, HIP, 'wright-2011', { tier: 'clear' })
+	],
+	'knee-girth': [
+		error('girth-same-tester', 1, BEFORE_REPLACEMENT, 'jakobsen-2010'),
+		error('girth-two-testers', 1.6, BEFORE_REPLACEMENT, 'jakobsen-2010', { tier: 'two testers' })
 	],
 	'sit-to-stand-5x': [error('five-times-error', 2.5, ['older women'], 'goldberg-2012', { strict: true })],
 	'timed-up-and-go': [

@@ -90,6 +90,20 @@ const hold = (id: string, title: string, how: string, sided: boolean, norms: Tes
 
 export const FUNCTION_TESTS: readonly TestSpec[] = [
 	test({
+		id: 'knee-girth',
+		title: 'Girth of the knee',
+		group: 'at rest',
+		unit: 'cm',
+		better: 'lower',
+		sided: true,
+		take: 'typed',
+		possible: [20, 70],
+		protocol: [
+			'Lying, knee straight, tape one centimetre above the kneecap, snug; the same hand and tape each time.'
+		],
+		sources: ['jakobsen-2010']
+	}),
+	test({
 		id: 'resting-pressure',
 		title: 'Blood pressure at rest, upper',
 		group: 'at rest',
@@ -421,6 +435,20 @@ export const FUNCTION_TESTS: readonly TestSpec[] = [
 		false,
 		TRUNK_FRONT
 	),
+	test({
+		id: 'finger-to-floor',
+		title: 'Finger to floor',
+		group: 'trunk',
+		unit: 'cm',
+		better: 'lower',
+		sided: false,
+		take: 'typed',
+		possible: [-30, 90],
+		protocol: [
+			'Standing, knees straight, feet together; bending forward as far as it lets, middle finger to the floor. On a step below its edge is minus.'
+		],
+		sources: ['common-practice']
+	}),
 	hold('side-bridge', 'Side bridge', 'On one forearm and the feet, body straight.', true, SIDE_BRIDGE)
 ];
 

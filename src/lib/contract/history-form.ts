@@ -8,7 +8,7 @@ import {
 	SAID_KINDS,
 	type Story
 } from '#lib/core/client/story.ts';
-import { BACK_WAYS, LEG_ANSWERS } from '#lib/core/measure/repeated.ts';
+import { BACK_WAYS, LEG_ANSWERS } from '#lib/core/client/repeated.ts';
 import { day, region, text, typedWhole, uuid } from './basics.ts';
 
 /** Rows of what others said, and of what is feared, that a form has. */

@@ -9,7 +9,14 @@ import type { Body } from '#lib/core/body/body.ts';
 import { ok, refuse, type Refusal, type Result } from '#lib/core/base/result.ts';
 import type { Extras, TestSpec } from '#lib/core/measure/function-test.ts';
 import { RANGE_FIELDS, type RangeInput } from '#lib/core/measure/range.ts';
-import { METHOD_IDS, RANGE_IDS, type RangeId, type RangeKind } from '#lib/core/measure/range-kind.ts';
+import {
+	METHOD_IDS,
+	RANGE_IDS,
+	type Stop,
+	STOPS,
+	type RangeId,
+	type RangeKind
+} from '#lib/core/measure/range-kind.ts';
 import { dorsiflexionFromWall } from '#lib/core/posture/lunge-test.ts';
 import { POLICY_IDS, type PolicyId } from '#lib/catalogue/policies.ts';
 import { TECHNIQUES } from '#lib/core/posture/problem.ts';
@@ -26,6 +33,8 @@ export interface SheetRange {
 	readonly method: string;
 	readonly rawCm?: number;
 	readonly loaded: boolean;
+	/** What stopped it, where that was noted. */
+	readonly stop?: Stop;
 }
 
 export interface SheetTest {
@@ -149,6 +158,7 @@ function parseRange(
 		METHOD_IDS.find((m) => m === form.get(`${kind.id}.method`) && kind.methods.includes(m)) ??
 		kind.methods[0] ??
 		'goniometer';
+	const stop = STOPS.find((s) => s === form.get(`${kind.id}.stop`));
 	return ok({
 		id: id.data,
 		axis: kind.id,
@@ -156,7 +166,8 @@ function parseRange(
 		range,
 		method,
 		...(raw === undefined ? {} : { rawCm: raw }),
-		loaded: kind.readCm === true
+		loaded: kind.readCm === true,
+		...(stop === undefined ? {} : { stop })
 	});
 }
 

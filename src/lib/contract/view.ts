@@ -7,7 +7,7 @@ import type { Severity, Urgency, Withheld } from '#lib/core/client/screening.ts'
 import type { GoalDistance } from '#lib/core/fit/goal-distance.ts';
 import type { Retest, Unlock } from '#lib/core/fit/unlocks.ts';
 import type { Change } from '#lib/core/measure/change.ts';
-import type { RangeId, SideDifference } from '#lib/core/measure/range-kind.ts';
+import type { RangeId, SideDifference, Stop } from '#lib/core/measure/range-kind.ts';
 
 /** A limit as pages show it. */
 export interface Limit extends EnteredLimit {
@@ -130,6 +130,7 @@ export interface LastRange {
 	readonly rawCm: number | null;
 	readonly day: Day;
 	readonly method: string;
+	readonly stop: Stop | null;
 }
 
 export interface LastTest {

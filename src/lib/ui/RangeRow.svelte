@@ -6,6 +6,7 @@
 	import { measuredRange, RANGE_FIELDS, type RangeInput } from '#lib/core/measure/range.ts';
 	import {
 		sideDifference,
+		STOPS,
 		usualFor,
 		usualSpan,
 		type MethodId,
@@ -87,6 +88,7 @@
 			return field === 'end' && m.rawCm !== null ? String(m.rawCm) : '';
 		return String(m[field]);
 	}
+	const stoppedBy = $derived(last.left?.stop ?? last.right?.stop ?? '');
 	const newest = $derived(
 		[last.left?.day, last.right?.day]
 			.filter((d) => d !== undefined)
@@ -111,6 +113,16 @@
 			>
 				{#each kind.methods as m (m)}<option value={m}>{METHODS[m].name} ± {METHODS[m].errorDeg}°</option
 					>{/each}
+			</select>
+			<select
+				name="{kind.id}.stop"
+				bind:value={values[`${kind.id}.stop`]}
+				aria-label="{kind.name}, stopped by"
+				tabindex="-1"
+				class="block max-w-full rounded border-0 bg-transparent py-0 pr-7 pl-0 text-xs text-quiet"
+			>
+				<option value={undefined}>stopped by …</option>
+				{#each STOPS as s (s)}<option value={s}>stopped by {s}</option>{/each}
 			</select>
 		{:else}<input type="hidden" name="{kind.id}.method" value={method} /><span
 				class="block text-xs text-quiet">{METHODS[method].name} ± {METHODS[method].errorDeg}°</span
@@ -146,6 +158,7 @@
 		<span class="text-quiet" title={usualText(usual)}
 			>{spanText === '' ? 'no usual value' : `usual ${spanText}`}</span
 		>
+		{#if stoppedBy}<span class="text-quiet">· {stoppedBy}</span>{/if}
 		{#if newest}<span class="text-quiet">· last {ago(newest, today)}</span>{/if}
 	</div>
 	{#if refused}<p class="col-span-full text-sm text-stop" data-testid="field-wrong">

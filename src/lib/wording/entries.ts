@@ -8,7 +8,7 @@ import type { LimitAxis } from '#lib/core/client/protocol.ts';
 import type { ProtocolWhen } from '#lib/core/client/envelope.ts';
 import type { RangeId } from '#lib/core/measure/range-kind.ts';
 import type { Story } from '#lib/core/client/story.ts';
-import type { BackWay, LegAnswer } from '#lib/core/measure/repeated.ts';
+import type { BackWay, LegAnswer } from '#lib/core/client/repeated.ts';
 import { repeatedText, storyText } from './history.ts';
 import { regionName, sideWord } from './names.ts';
 import { limitText } from './protocol.ts';
@@ -65,7 +65,7 @@ const TEXT: Readonly<Record<EntryKind, (r: Row) => string>> = {
 		`${sided(RANGES[r.axis as RangeId].midline === true ? null : r.side, RANGES[r.axis as RangeId].name)}: ${[
 			`pain from ${tenths(r.onset_tenths)}°`,
 			`tolerable ${tenths(r.tolerable_tenths)}°`,
-			`end ${tenths(r.end_tenths)}° (${methodOf(text(r.method)).name})`
+			`end ${tenths(r.end_tenths)}°${text(r.limited_by) === '' ? '' : `, stopped by ${text(r.limited_by)}`} (${methodOf(text(r.method)).name})`
 		].join(', ')}`,
 	test: (r) => {
 		const spec = testSpec(text(r.test));

@@ -1,7 +1,7 @@
 /** A client's story, what is feared, and what repeated movement does, in words. */
 import { FAMILIES } from '#lib/catalogue/families.ts';
 import type { Beginning, Course, SaidKind, Story } from '#lib/core/client/story.ts';
-import type { BackPreference, BackWay, LegAnswer, Repeated } from '#lib/core/measure/repeated.ts';
+import type { BackPreference, BackWay, LegAnswer, Repeated } from '#lib/core/client/repeated.ts';
 import { shortDay } from './days.ts';
 
 export const WAY_NAME: Readonly<Record<BackWay, string>> = {

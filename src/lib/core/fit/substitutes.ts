@@ -5,7 +5,7 @@
 import type { Equipment, Purpose, Step, Tag } from '../exercise/family.ts';
 import { servesOf } from '../exercise/family.ts';
 import { DIALS, notchIndex, DIAL_NOTCHES } from '../exercise/dial.ts';
-import { type BackWay, goesWith } from '../measure/repeated.ts';
+import { type BackWay, goesWith } from '../client/repeated.ts';
 import { askedBy } from '../movement/of-step.ts';
 import type { FitContext } from '../movement/context.ts';
 import { setupFor } from './gentler.ts';

@@ -40,6 +40,10 @@ export interface UsualValue {
 	readonly source: string;
 }
 
+/** What stopped a movement at its end, as the tester felt or the client said. */
+export const STOPS = ['stretch', 'pain', 'pinch', 'block', 'muscle', 'fear'] as const;
+export type Stop = (typeof STOPS)[number];
+
 export const METHOD_IDS = ['goniometer', 'inclinometer', 'knee-to-wall', 'device', 'by-eye'] as const;
 export type MethodId = (typeof METHOD_IDS)[number];
 

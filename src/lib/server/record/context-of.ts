@@ -6,7 +6,7 @@ import type { Envelope } from '#lib/core/client/envelope.ts';
 import { type Bindings, bindingsOn } from '#lib/core/client/protocol.ts';
 import { type Caution, easedTags, withheldTags, withoutWeight } from '#lib/core/client/screening.ts';
 import { fitRulesOf } from '#lib/core/decision/policy.ts';
-import { preferenceOf, withheldByWay } from '#lib/core/measure/repeated.ts';
+import { preferenceOf, withheldByWay } from '#lib/core/client/repeated.ts';
 import { EQUIPMENT, type Equipment } from '#lib/core/exercise/family.ts';
 import type { FitContext } from '#lib/core/movement/context.ts';
 import type { ClientRecord } from './load.ts';

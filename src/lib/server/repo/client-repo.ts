@@ -9,45 +9,12 @@ import type { ScreenAnswers, Severity, Urgency } from '#lib/core/client/screenin
 import type { Sex } from '#lib/core/measure/range-kind.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { PlanOrder } from '#lib/core/exercise/plan-order.ts';
-import type { Brace, Clearance, Position } from '#lib/core/exercise/family.ts';
-import type { Tolerance } from '#lib/core/movement/context.ts';
-import type { Technique } from '#lib/core/posture/problem.ts';
-import type { PolicyId } from '#lib/contract/policy.ts';
 import type { Surgery as SurgeryShown } from '#lib/contract/view.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import type { Story } from '#lib/core/client/story.ts';
-import type { Repeated } from '#lib/core/measure/repeated.ts';
+import type { Repeated } from '#lib/core/client/repeated.ts';
 import { isHead, ofClient, type Whose } from '../db/heads.ts';
-
-export interface Setting {
-	readonly id: string;
-	readonly technique: Technique | null;
-	readonly policyId: PolicyId;
-	readonly policyVersion: string;
-	readonly heightCm: number;
-	readonly massKg: number;
-	readonly shankCm: number | null;
-	readonly thighCm: number | null;
-	readonly frontOfKnee: boolean;
-	readonly goal: string | null;
-	readonly usual: Readonly<Record<string, { readonly intake?: number; readonly longStanding?: boolean }>>;
-	readonly units: Units;
-	readonly language: string;
-	/** What there is at home, by id; weekdays with time for it (0 is Sunday), and minutes a day. */
-	readonly homeKit: readonly string[];
-	readonly days: readonly number[];
-	readonly minutes: number | null;
-	readonly trunkCm: number | null;
-	readonly footCm: number | null;
-	/** Heel of the usual shoe. */
-	readonly shoeHeelCm: number | null;
-	/** Positions that were asked about; what is not named is unknown. */
-	readonly positions: Readonly<Partial<Record<Position, Tolerance>>>;
-	readonly clearances: readonly Clearance[];
-	readonly brace: Brace;
-}
-
-export type Units = 'metric' | 'imperial';
+import { type Setting, settingOf, type SettingRow } from './setting-row.ts';
 
 export interface Flag {
 	readonly id: string;
@@ -146,30 +113,7 @@ interface Row {
 	born: string;
 	occupation: string | null;
 	sex: Sex | null;
-	setting: {
-		id: string;
-		technique: Technique | null;
-		policy_id: PolicyId;
-		policy_version: string;
-		height_mm: number;
-		mass_g: number;
-		shank_mm: number | null;
-		thigh_mm: number | null;
-		front_of_knee: boolean;
-		goal: string | null;
-		usual: Setting['usual'];
-		units: Units;
-		language: string;
-		home_kit: string[];
-		days: number[];
-		minutes: number | null;
-		trunk_mm: number | null;
-		foot_mm: number | null;
-		shoe_heel_mm: number | null;
-		positions: Setting['positions'];
-		clearances: Clearance[];
-		brace: Brace;
-	} | null;
+	setting: SettingRow | null;
 	screening: { local_day: string; complete: boolean; answers: ScreenAnswers } | null;
 	flags: {
 		id: string;
@@ -251,7 +195,7 @@ export async function clientHeads(t: PracticeTransaction, whose?: Whose): Promis
 }
 
 function headOf(r: Row): ClientHead {
-	const s = r.setting as NonNullable<Row['setting']>;
+	const s = r.setting as SettingRow;
 	return {
 		id: r.id,
 		tz: r.tz,
@@ -260,30 +204,7 @@ function headOf(r: Row): ClientHead {
 		born: r.born,
 		occupation: r.occupation,
 		sex: r.sex,
-		setting: {
-			id: s.id,
-			technique: s.technique,
-			policyId: s.policy_id,
-			policyVersion: s.policy_version,
-			heightCm: s.height_mm / 10,
-			massKg: s.mass_g / 1000,
-			shankCm: cmOf(s.shank_mm),
-			thighCm: cmOf(s.thigh_mm),
-			frontOfKnee: s.front_of_knee,
-			goal: s.goal,
-			usual: s.usual,
-			units: s.units,
-			language: s.language,
-			homeKit: s.home_kit,
-			days: s.days,
-			minutes: s.minutes,
-			trunkCm: cmOf(s.trunk_mm),
-			footCm: cmOf(s.foot_mm),
-			shoeHeelCm: cmOf(s.shoe_heel_mm),
-			positions: s.positions,
-			clearances: s.clearances,
-			brace: s.brace
-		},
+		setting: settingOf(s),
 		screening:
 			r.screening === null
 				? null
@@ -338,9 +259,6 @@ const surgeryOf = (s: Row['surgery'][number]): Surgery => ({
 				}
 });
 
-const cmOf = (mm: number | null): number | null => (mm === null ? null : mm / 10);
-const mmOf = (cm: number | null): number | null => (cm === null ? null : Math.round(cm * 10));
-
 function flagOf({
 	id,
 	code,
@@ -373,31 +291,6 @@ function flagOf({
 		closing
 	};
 }
-
-/** A setting as the columns of its row. */
-export const settingColumns = (s: Omit<Setting, 'id'>) => ({
-	technique: s.technique,
-	policy_id: s.policyId,
-	policy_version: s.policyVersion,
-	height_mm: Math.round(s.heightCm * 10),
-	mass_g: Math.round(s.massKg * 1000),
-	shank_mm: mmOf(s.shankCm),
-	thigh_mm: mmOf(s.thighCm),
-	trunk_mm: mmOf(s.trunkCm),
-	foot_mm: mmOf(s.footCm),
-	shoe_heel_mm: mmOf(s.shoeHeelCm),
-	front_of_knee: s.frontOfKnee,
-	goal: s.goal,
-	usual: JSON.stringify(s.usual),
-	units: s.units,
-	language: s.language,
-	home_kit: JSON.stringify(s.homeKit),
-	days: JSON.stringify(s.days),
-	minutes: s.minutes,
-	positions: JSON.stringify(s.positions),
-	clearances: JSON.stringify(s.clearances),
-	brace: s.brace
-});
 
 /** Locks a client for the rest of the transaction; false when there is no such client here. */
 export async function lockClient(t: PracticeTransaction, clientId: string): Promise<boolean> {

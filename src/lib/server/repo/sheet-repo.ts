@@ -5,7 +5,7 @@
 import { sql } from 'kysely';
 import { AXES, type Axis, isMidline, type Side } from '#lib/core/body/axis.ts';
 import type { Extras } from '#lib/core/measure/function-test.ts';
-import type { RangeId } from '#lib/core/measure/range-kind.ts';
+import type { RangeId, Stop } from '#lib/core/measure/range-kind.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { Envelope, Tolerated } from '#lib/core/client/envelope.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
@@ -25,6 +25,8 @@ export interface Measurement {
 	/** What was read off, where it was turned into degrees: knee to wall in cm. */
 	readonly rawCm: number | null;
 	readonly loaded: boolean;
+	/** What stopped it at its end; null where that was not noted. */
+	readonly stop: Stop | null;
 }
 
 interface MeasurementRow {
@@ -40,12 +42,13 @@ interface MeasurementRow {
 	method: string;
 	raw_value: number | null;
 	loaded: boolean;
+	limited_by: Stop | null;
 }
 
 /** All measurements, oldest first. */
 export async function measurements(t: PracticeTransaction, whose?: Whose): Promise<readonly Measurement[]> {
 	const { rows } = await sql<MeasurementRow>`
-		select m.id, m.client_id, m.axis, m.side, m.onset_tenths, m.tolerable_tenths, m.end_tenths, m.pain, m.local_day, m.method, m.raw_value, m.loaded
+		select m.id, m.client_id, m.axis, m.side, m.onset_tenths, m.tolerable_tenths, m.end_tenths, m.pain, m.local_day, m.method, m.raw_value, m.loaded, m.limited_by
 		from measurement m where ${isHead('measurement', 'm')} and ${ofClient('m', whose)} order by m.local_day, m.recorded_at`.execute(
 		t.trx
 	);
@@ -64,7 +67,8 @@ const measurementFrom = (r: MeasurementRow): Measurement => ({
 	day: r.local_day,
 	method: r.method,
 	rawCm: r.raw_value === null ? null : r.raw_value / 10,
-	loaded: r.loaded
+	loaded: r.loaded,
+	stop: r.limited_by ?? null
 });
 
 /** The latest of each axis and side; movements that no set-up is solved on stay out. */

@@ -6,13 +6,8 @@ import type { Technique } from '#lib/core/posture/problem.ts';
 import { append } from '../db/append.ts';
 import { withoutNulls } from '../db/heads.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-import {
-	clientHeads,
-	settingColumns,
-	type ClientHead,
-	type Setting,
-	type Units
-} from '../repo/client-repo.ts';
+import { clientHeads, type ClientHead } from '../repo/client-repo.ts';
+import { settingColumns, type Setting, type Units } from '../repo/setting-row.ts';
 import { conflict, invalid, notFound, type Context, type Outcome } from './actor.ts';
 import { command } from './command.ts';
 

@@ -2,7 +2,7 @@
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { Brace, Clearance, Equipment, ExerciseFamily, Gate } from '#lib/core/exercise/family.ts';
 import { type Feared, fearedLadders } from '#lib/core/client/story.ts';
-import { type BackPreference, preferenceOf } from '#lib/core/measure/repeated.ts';
+import { type BackPreference, preferenceOf } from '#lib/core/client/repeated.ts';
 import type { FitContext } from '#lib/core/movement/context.ts';
 import { gateAsks, gateText } from '#lib/wording/gates.ts';
 import type { NowView } from '#lib/contract/plan-view.ts';

@@ -7,7 +7,7 @@ import type { Sex } from '#lib/core/measure/range-kind.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
 import { append } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-import { settingColumns, type Units } from '../repo/client-repo.ts';
+import { settingColumns, type Units } from '../repo/setting-row.ts';
 import { conflict, invalid, type Context, type Outcome } from './actor.ts';
 import { command } from './command.ts';
 

@@ -218,7 +218,8 @@ async function write(
 			local_day: sheet.day,
 			method: v.method,
 			raw_value: v.rawCm === undefined ? null : Math.round(v.rawCm * 10),
-			loaded: v.loaded
+			loaded: v.loaded,
+			...(v.stop === undefined ? {} : { limited_by: v.stop })
 		};
 		kept(await append(t, 'measurement', row, recordedAt));
 	}

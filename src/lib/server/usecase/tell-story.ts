@@ -1,7 +1,7 @@
 /** The story of a sore place, told again when it changes; and what repeated movement of a back did to the leg. */
 import { ok } from '#lib/core/base/result.ts';
 import type { Story } from '#lib/core/client/story.ts';
-import { preferenceOf, type Repeated } from '#lib/core/measure/repeated.ts';
+import { preferenceOf, type Repeated } from '#lib/core/client/repeated.ts';
 import { append } from '../db/append.ts';
 import { treatsBack } from '../record/facts-of.ts';
 import { loadRecords } from '../record/load.ts';

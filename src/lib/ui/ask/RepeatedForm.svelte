@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** A back bent one way several times, and what that did to the leg. */
 	import { enhance } from '$app/forms';
-	import { BACK_WAYS, LEG_ANSWERS, type BackPreference } from '#lib/core/measure/repeated.ts';
+	import { BACK_WAYS, LEG_ANSWERS, type BackPreference } from '#lib/core/client/repeated.ts';
 	import { ago } from '#lib/wording/days.ts';
 	import { LEG_NAME, repeatedText, WAY_NAME, wayText } from '#lib/wording/history.ts';
 	import Act from '../Act.svelte';

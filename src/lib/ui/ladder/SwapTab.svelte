@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** Another way of the same purpose, worked out when it is looked at: it fits every family. */
-	import type { BackWay } from '#lib/core/measure/repeated.ts';
+	import type { BackWay } from '#lib/core/client/repeated.ts';
 	import type { Equipment, ExerciseFamily, Step } from '#lib/core/exercise/family.ts';
 	import { fitFamily, type StepFit } from '#lib/core/fit/fit.ts';
 	import { candidatesOf } from '#lib/core/fit/open.ts';

@@ -33,6 +33,12 @@
 	const dose = $derived(
 		row.isNow && now ? `, ${doseText(now.dose)}${also.length === 0 ? '' : `; also ${also.join(', ')}`}` : ''
 	);
+	const beside = $derived(
+		[
+			...(feared === undefined ? [] : [`feared, sure ${feared}`]),
+			...(row.isNow ? [] : [`start: ${shown.step.title}${setup}`])
+		].join('; ')
+	);
 	const marksText = $derived(row.marks.map((m) => `${m.title}: ${m.word}`).join('; '));
 	const open = $derived(row.steps.filter(isOpen).length);
 </script>
@@ -50,10 +56,9 @@
 		>
 		<span class="min-w-0">
 			<span class="flex items-baseline gap-2"
-				><strong class="shrink-0">{row.family.title}</strong>{#if feared !== undefined}<span
-						class="shrink-0 text-sm text-caution">feared, sure {feared} of 10</span
-					>{/if}{#if !row.isNow}<span class="truncate text-sm text-quiet"
-						>start: {shown.step.title}{setup}</span
+				><strong class="shrink-0">{row.family.title}</strong>{#if beside !== ''}<span
+						class="truncate text-sm {feared === undefined ? 'text-quiet' : 'text-caution'}"
+						title={beside}>{beside}</span
 					>{/if}</span
 			>
 			{#if row.isNow}<span class="block truncate text-sm font-semibold"

@@ -11,11 +11,16 @@
 		/** Two ids a range, in the order of the ranges. */
 		readonly ids: readonly string[];
 		readonly last: Readonly<Partial<Record<RangeId, Row['last']>>>;
+		/** The regions under treatment. */
+		readonly sore: readonly string[];
 		readonly onfocus: (kind: RangeId, side: Side) => void;
 	}
-	let { ids, last, onfocus, ...shared }: Props = $props();
+	let { ids, last, onfocus, sore, ...shared }: Props = $props();
 	const JOINTS = ['knee', 'hip and trunk', 'hip', 'ankle', 'big toe', 'back'] as const;
-	const inOrder = JOINTS.flatMap((joint) => RANGE_IDS.filter((id) => RANGES[id].joint === joint));
+	/** What is sore is read first; a back before the rest of it. */
+	const first = $derived(sore.some((r) => r.startsWith('back')) ? (['back'] as const) : []);
+	const order = $derived([...first, ...JOINTS.filter((j) => j !== first[0])]);
+	const inOrder = $derived(order.flatMap((joint) => RANGE_IDS.filter((id) => RANGES[id].joint === joint)));
 </script>
 
 <div

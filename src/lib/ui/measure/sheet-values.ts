@@ -12,7 +12,7 @@ export type SheetValues = Record<string, string>;
 export type Focus =
 	{ readonly kind: RangeId; readonly side: Side } | { readonly test: TestSpec; readonly side: Side | null };
 
-const isOwn = (k: string): boolean => !k.endsWith('.method') && !k.endsWith('.id');
+const isOwn = (k: string): boolean => !k.endsWith('.method') && !k.endsWith('.stop') && !k.endsWith('.id');
 
 /** How many values were entered. */
 export const enteredIn = (values: SheetValues): number =>

@@ -39,7 +39,12 @@
 	<DayField name="day" label="Of the day" bind:value={day} wrong={wrong('day')} width="w-40" {today} />
 	<div>
 		<label for="attach-file" class="label block">PDF, JPEG or PNG, to 10 MB</label>
-		<Fileupload id="attach-file" name="file" accept=".pdf,.jpg,.jpeg,.png" size="sm" />
+		<Fileupload
+			id="attach-file"
+			name="file"
+			accept=".pdf,.jpg,.jpeg,.png"
+			class="w-80 max-w-full rounded-md border border-edge bg-sheet text-base text-ink dark:bg-sheet dark:text-ink"
+		/>
 		{#if wrong('file')}<p class="mt-1 max-w-80 text-sm text-stop">{wrong('file')}</p>{/if}
 	</div>
 	<Act>Keep the file</Act>

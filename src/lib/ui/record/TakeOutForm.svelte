@@ -26,7 +26,7 @@
 	novalidate
 >
 	{#each Object.entries(ids) as [name, value] (name)}<input type="hidden" {name} {value} />{/each}
-	<Field of={entry.id} name="reason" label="What was wrong with it" {wrong} width="w-72 max-w-full" />
+	<Field of={entry.id} name="reason" label="Why it goes altogether" {wrong} width="w-72 max-w-full" />
 	<Act kind="danger">Take it out</Act>
 	<a class="min-h-9" href={enterAt}>Enter what is right</a>
 </form>

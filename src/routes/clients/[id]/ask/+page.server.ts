@@ -2,7 +2,7 @@ import { activity, ACTIVITIES } from '#lib/catalogue/activities.ts';
 import { complaintForm, goalForm } from '#lib/contract/ask-form.ts';
 import { uuid } from '#lib/contract/basics.ts';
 import { repeatedForm, storyForm } from '#lib/contract/history-form.ts';
-import { preferenceOf } from '#lib/core/measure/repeated.ts';
+import { preferenceOf } from '#lib/core/client/repeated.ts';
 import { keepRepeated, tellStory } from '#lib/server/usecase/tell-story.ts';
 import { repeatedText } from '#lib/wording/history.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { RANGES } from '#lib/catalogue/ranges.ts';
-	import { AXES, isMidline } from '#lib/core/body/axis.ts';
+	import { AXES, type Axis, isMidline, type Side } from '#lib/core/body/axis.ts';
 	import EnvelopeBar from '#lib/ui/EnvelopeBar.svelte';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import { ago, shortDay } from '#lib/wording/days.ts';
@@ -22,9 +22,9 @@
 		routine: 'routine'
 	} as const;
 	const steps = (n: number): string => `${n} ${n === 1 ? 'step' : 'steps'}`;
-	const degreesText = (d: Readonly<Partial<Record<'left' | 'right', number>>>): string =>
+	const degreesText = (axis: Axis, d: Readonly<Partial<Record<'left' | 'right', number>>>): string =>
 		Object.entries(d)
-			.map(([s, n]) => `${s} ${n}°`)
+			.map(([s, n]) => `${sideBefore(axis, s as Side)}${n}°`)
 			.join(', ');
 	const nextDue = $derived(v.retest[0]);
 	/** Asked by some movements only, and not measured. */
@@ -150,7 +150,7 @@
 							</p>
 							<ul class="text-sm">
 								{#each u.byDegrees as d (d.step)}<li>
-										{stepTitle(d.step)} <span class="text-quiet">{degreesText(d.degrees)} more</span>
+										{stepTitle(d.step)} <span class="text-quiet">{degreesText(u.axis, d.degrees)} more</span>
 									</li>{/each}
 							</ul>
 						{/if}

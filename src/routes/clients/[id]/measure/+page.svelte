@@ -140,6 +140,7 @@
 			sex={data.who.sex}
 			today={data.head.today}
 			last={data.last}
+			sore={data.regions}
 			{values}
 			{wrong}
 			onfocus={(kind, side) => (focused = { kind, side })}

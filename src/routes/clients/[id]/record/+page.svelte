@@ -119,7 +119,7 @@
 							>{#if e.state === 'stands'}{#if e.closed}<span class="label" title={e.closed}>–</span
 									>{:else}<button
 										type="button"
-										class="min-h-6 cursor-pointer text-accent underline"
+										class="min-h-6 cursor-pointer whitespace-nowrap text-accent underline"
 										aria-expanded={open === e.id}
 										aria-label="Put right {e.text}"
 										onclick={() => (taking = taking === e.id ? '' : e.id)}>put right</button

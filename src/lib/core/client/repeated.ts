@@ -4,7 +4,7 @@
  * @source werneke-1999; may-2012 centralisation favourable, further down: stop that way and look again (direction, from memory)
  */
 import { dayNumber, daysBetween, type Day } from '../base/calendar-day.ts';
-import type { Withheld } from '../client/screening.ts';
+import type { Withheld } from './screening.ts';
 import type { Tag } from '../exercise/family.ts';
 
 export const BACK_WAYS = ['forward', 'backward', 'side-left', 'side-right'] as const;
