@@ -10,13 +10,12 @@
 	import { errorOf } from '#lib/core/movement/of-step.ts';
 	import type { Closed } from '#lib/core/safety/closed.ts';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
-	import Note from '#lib/ui/Note.svelte';
-	import Stroke from '#lib/ui/Stroke.svelte';
 	import Waterline from '#lib/ui/Waterline.svelte';
 	import SetupCard from '#lib/ui/card/SetupCard.svelte';
 	import { onKeys } from '#lib/ui/keys.ts';
 	import Edges from '#lib/ui/ladder/Edges.svelte';
 	import LadderHead from '#lib/ui/ladder/LadderHead.svelte';
+	import NowHeld from '#lib/ui/ladder/NowHeld.svelte';
 	import PrescribeForm from '#lib/ui/ladder/PrescribeForm.svelte';
 	import SwapTab from '#lib/ui/ladder/SwapTab.svelte';
 	import TryRange from '#lib/ui/ladder/TryRange.svelte';
@@ -198,16 +197,7 @@
 		</p>
 		<TryRange {axes} envelope={data.ctx.envelope} clientId={data.head.id} bind:tried {trying} />
 		<Edges {edges} choose={(s) => (chosen = s)} />
-		{#if data.now?.held}<Note kind="stop" class="mt-3" data-testid="held">{data.now.held}</Note>{/if}
-		{#if data.slip}
-			<a
-				href="/clients/{data.head.id}/decide"
-				class="rule mt-3 flex items-center gap-3 py-3 text-ink no-underline hover:bg-wash"
-				><Stroke decision={data.slip.decision} /><span>{data.slip.sentence}</span><span
-					class="ml-auto text-accent">Decide</span
-				></a
-			>
-		{/if}
+		<NowHeld clientId={data.head.id} held={data.now?.held} slip={data.slip} />
 	</div>
 	<aside class="sheet border-l px-6 pt-4 pb-10 max-xl:border-t max-xl:border-l-0 max-sm:px-4">
 		{#if step && fit}
