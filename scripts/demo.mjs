@@ -32,6 +32,7 @@ if (anew) {
 	cluster.remove();
 	mkdirSync(home, { recursive: true, mode: 0o711 });
 	rmSync(settingsFile, { force: true });
+	rmSync(join(home, 'day'), { force: true });
 	cluster = await startCluster(home);
 }
 let server;
@@ -66,7 +67,9 @@ const env = {
 	BOLSTER_HOME: home,
 	PG_BIN: cluster.bin,
 	DEMO_TODAY: today,
-	BOLSTER_TODAY: today
+	BOLSTER_TODAY: today,
+	// Where the day stands once somebody moved it on.
+	BOLSTER_DAY_FILE: join(home, 'day')
 };
 const prepared = spawnSync(process.execPath, ['--import', 'tsx', join(root, 'demo/start.ts')], {
 	cwd: root,

@@ -24,7 +24,9 @@ const env = {
 		? {}
 		: {
 				MIGRATE_URL: cluster.ownerUrl('bolster'),
-				BOLSTER_TODAY: JSON.parse(readFileSync(settings, 'utf8')).today
+				BOLSTER_TODAY: existsSync(join(home, 'day'))
+					? readFileSync(join(home, 'day'), 'utf8')
+					: JSON.parse(readFileSync(settings, 'utf8')).today
 			})
 };
 const { status } = spawnSync(process.execPath, ['--import', 'tsx', 'src/lib/server/thread/rebuild.ts'], {

@@ -4,6 +4,7 @@ import { randomUUID } from 'node:crypto';
 import { ADDRESS_HEADER, authService } from '#lib/server/auth/auth.ts';
 import { database, refusePowerfulRole } from '#lib/server/db/connect.ts';
 import { inPracticeOf } from '#lib/server/db/in-practice.ts';
+import { demoDay } from '#lib/server/http/demo-day.ts';
 import { log } from '#lib/server/http/log.ts';
 import type { Actor, Context } from '#lib/server/usecase/actor.ts';
 import { isReady } from '#lib/server/usecase/is-ready.ts';
@@ -35,10 +36,10 @@ async function checked(pool: ReturnType<typeof database>['pool']): Promise<void>
 	}
 }
 
-/** The practice's calendar day, or the day the demo stands still at. */
+/** The practice's calendar day, or the day the demo stands at. */
 function dayIn(tz: string, now: Date): string {
-	const fixed = process.env.BOLSTER_TODAY;
-	if (fixed !== undefined && fixed !== '') return fixed;
+	const demo = demoDay.today();
+	if (demo !== undefined) return demo;
 	return new Intl.DateTimeFormat('en-CA', {
 		timeZone: tz,
 		year: 'numeric',

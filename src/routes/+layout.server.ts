@@ -1,3 +1,4 @@
+import { demoDay } from '#lib/server/http/demo-day.ts';
 import { roleText } from '#lib/server/usecase/actor.ts';
 import type { LayoutServerLoad } from './$types';
 
@@ -9,7 +10,8 @@ export const load: LayoutServerLoad = ({ locals }) => {
 			name: context.actor.name,
 			role: roleText(context.actor),
 			practice: context.actor.practice,
-			today: context.today
+			today: context.today,
+			demo: demoDay.today() !== undefined
 		}
 	};
 };

@@ -43,7 +43,14 @@
 		<span class="label ml-auto max-sm:sr-only" title={data.me.role}
 			>{data.me.name}<span class="max-md:hidden">, {data.me.role}</span></span
 		>
-		<span class="label max-sm:ml-auto">{shortDay(data.me.today)}</span>
+		<span class="label max-sm:ml-auto">{data.me.demo ? 'demo, ' : ''}{shortDay(data.me.today)}</span>
+		{#if data.me.demo}<form method="POST" action="/demo/next-day" class="max-sm:hidden">
+				<button
+					class="cursor-pointer text-sm text-accent underline"
+					title="The demo stands still at this day; this moves it on by one, for everybody in it"
+					>Next day</button
+				>
+			</form>{/if}
 		<form method="POST" action="/sign-out">
 			<button class="cursor-pointer text-sm text-accent underline">Sign out</button>
 		</form>

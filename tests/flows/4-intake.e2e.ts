@@ -246,7 +246,7 @@ test('fills a sheet of 24 values by keyboard alone in under two minutes, with th
 	await expect(page.getByText('24 values entered').first()).toBeVisible();
 	await expect(page.getByText('right 11° less').first()).toBeVisible();
 	await expect(
-		page.getByTestId('reading').filter({ hasText: 'below average, against 12 (cdc-steadi' })
+		page.getByTestId('reading').filter({ hasText: 'below average, against 12 (CDC STEADI' })
 	).toBeVisible();
 	await expect(page.getByTestId('reading').filter({ hasText: 'not at risk, against 12' })).toBeVisible();
 	await page.keyboard.press('Enter');

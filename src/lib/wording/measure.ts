@@ -5,6 +5,7 @@ import { adductorShare, fallsScreen, shortBattery, trunkImbalance } from '../cor
 import { NO_NORM, type Reading } from '../core/measure/norm.ts';
 import type { AngleAnswer } from '../core/measure/repetitions.ts';
 import type { ForceAnswer } from '../core/measure/force-curve.ts';
+import { sourceName } from './sources.ts';
 import type { UsualValue } from '../core/measure/range-kind.ts';
 
 const CLASS: Readonly<Record<string, string>> = {
@@ -37,14 +38,14 @@ const WHY: Readonly<Record<string, string>> = {
 
 export const classWord = (c: string): string => CLASS[c] ?? c.replaceAll('-', ' ');
 
-/** `below average: against 10 (cdc-steadi; community, 60–94)`. */
+/** `below average: against 10 (CDC STEADI; community, 60–94)`. */
 export function readingText(r: Reading): string {
-	if (r.class === NO_NORM) return `no norm ${WHY[r.why ?? ''] ?? ''} (${r.source})`;
+	if (r.class === NO_NORM) return `no norm ${WHY[r.why ?? ''] ?? ''} (${sourceName(r.source)})`;
 	const against =
 		r.against === null
 			? ''
 			: `, against ${typeof r.against === 'number' ? round(r.against) : `${r.against[0]}–${r.against[1]}`}`;
-	return `${classWord(r.class)}${against} (${r.source}; ${r.population})${r.note === undefined ? '' : `; ${r.note}`}`;
+	return `${classWord(r.class)}${against} (${sourceName(r.source)}; ${r.population})${r.note === undefined ? '' : `; ${r.note}`}`;
 }
 
 /** The first source that speaks of this person; else why none does. */
@@ -87,7 +88,7 @@ export const usualText = (values: readonly UsualValue[]): string =>
 	values
 		.map(
 			(u) =>
-				`${u.value}° ${u.source}${u.sex === undefined ? '' : `, ${u.sex}`}${u.ages === undefined ? '' : ` ${u.ages[0]}–${u.ages[1]}`}`
+				`${u.value}° ${sourceName(u.source)}${u.sex === undefined ? '' : `, ${u.sex}`}${u.ages === undefined ? '' : ` ${u.ages[0]}–${u.ages[1]}`}`
 		)
 		.join('; ');
 
@@ -138,7 +139,7 @@ export function togetherText(
 	);
 	if (falls.answer === 'falls-pathway')
 		out.push(
-			`Falls screen: ${falls.positive.length} of ${falls.taken} at risk (${falls.positive.join(', ').replaceAll('-', ' ')}). Falls pathway by local policy; support in reach (cdc-steadi).`
+			`Falls screen: ${falls.positive.length} of ${falls.taken} at risk (${falls.positive.join(', ').replaceAll('-', ' ')}). Falls pathway by local policy; support in reach (${sourceName('cdc-steadi')}).`
 		);
 	const battery = shortBattery(
 		of({

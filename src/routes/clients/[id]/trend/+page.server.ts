@@ -1,6 +1,9 @@
-import { painAround } from '#lib/core/session/work.ts';
 import { clientPage } from '#lib/server/http/client-page.ts';
 import { signedDecisions } from '#lib/server/usecase/signed-decisions.ts';
+import { goalMean, goalViews } from '#lib/server/usecase/goal-views.ts';
+import { intakeShown, testsShown } from '#lib/server/usecase/intake-shown.ts';
+import { regionsOf } from '#lib/server/record/facts-of.ts';
+import { climbs, measuredTests, measuredTotals, painByRegion } from '#lib/server/view/trend-view.ts';
 import { allow } from '#lib/server/usecase/actor.ts';
 import { replay } from '#lib/server/usecase/replay-decision.ts';
 import { morningChanges } from '#lib/server/usecase/morning-changes.ts';
@@ -13,20 +16,19 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 			r.everGiven.map((e) => [e.id, e.prescriptions[e.prescriptions.length - 1]?.snapshot.title])
 		);
 		const signed = await signedDecisions(t, params.id);
+		const { results, totals } = await testsShown(t, params.id);
+		const { goals } = await intakeShown(t, params.id);
 		const mayReplay = allow(ctx.actor, 'replay decision').ok;
 		const asked = mayReplay ? url.searchParams.get('replay') : null;
 		return {
 			mayReplay,
 			policy: { safeMax: r.policy.safeMax, acceptableMax: r.policy.acceptableMax, stopAt: r.policy.stopAt },
-			exercises: r.everGiven.map((e) => ({
-				id: e.id,
-				title: titleOf.get(e.id) ?? e.family,
-				region: e.region,
-				usual: r.head.setting.usual[e.region]?.intake ?? 0,
-				sessions: r.logs
-					.filter((l) => l.exerciseId === e.id)
-					.map(({ session }) => ({ date: session.date, ...painAround(session, e.region, r.mornings) }))
-			})),
+			pains: painByRegion(r),
+			climbs: climbs(r, signed),
+			tests: measuredTests(r, results, ctx.today),
+			totals: measuredTotals(totals),
+			goals: goalViews(r, goals, ctx.today),
+			mean: goalMean(goals, regionsOf(r)),
 			mornings: morningChanges(r, ctx.today),
 			ranges: r.measurements.map((m) => ({ axis: m.axis, side: m.side, day: m.day, tolerable: m.tolerable })),
 			history: signed.map((d) => ({

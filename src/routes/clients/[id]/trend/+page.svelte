@@ -6,7 +6,11 @@
 	import PainChart from '#lib/ui/PainChart.svelte';
 	import RangeTrend from '#lib/ui/RangeTrend.svelte';
 	import Stroke from '#lib/ui/Stroke.svelte';
+	import Climbs from '#lib/ui/trend/Climbs.svelte';
+	import MeasuredRows from '#lib/ui/trend/MeasuredRows.svelte';
+	import PainTable from '#lib/ui/trend/PainTable.svelte';
 	import { shortDay } from '#lib/wording/days.ts';
+	import { distanceText } from '#lib/wording/goals.ts';
 	import { changeText } from '#lib/wording/measure.ts';
 	import { AXIS_NAME, regionName } from '#lib/wording/names.ts';
 
@@ -27,23 +31,57 @@
 <svelte:head><title>Trend · {data.head.name}</title></svelte:head>
 <KeyHelp keys={[['0 … 9', 'other pages of this client']]} />
 <main class="page">
-	{#each data.exercises as r (r.id)}
-		<section aria-label="Pain">
-			<h2 class="first-letter:uppercase">
-				{regionName(r.region)}{data.exercises.length > 1 ? `, ${r.title}` : ''}: pain before, worst, after,
-				next morning
-			</h2>
-			{#if r.sessions.length === 0}<p class="label">No session logged yet.</p>{:else}<PainChart
-					sessions={r.sessions}
-					policy={data.policy}
-					usual={r.usual}
-				/>{/if}
-		</section>
-	{/each}
-	{#if data.exercises.length === 0}<p>
+	{#if data.pains.length === 0}<p>
 			Nothing prescribed yet, so nothing to show. <a href="/clients/{data.head.id}/ladder">To the ladder</a>.
 		</p>{/if}
-	<div class="mt-5 grid grid-cols-[22rem_1fr] gap-9 max-lg:grid-cols-1">
+	<div class="grid gap-x-8 gap-y-4 {data.pains.length > 1 ? 'grid-cols-2 max-lg:grid-cols-1' : ''}">
+		{#each data.pains as r (r.region)}
+			<section aria-label="Pain">
+				<h2 class="first-letter:uppercase">
+					{regionName(r.region)}: pain before, worst, after, next morning
+				</h2>
+				{#if r.days.length === 0}<p class="label">No session logged yet.</p>{:else}<PainChart
+						sessions={r.days}
+						policy={data.policy}
+						usual={r.usual}
+					/>
+					<PainTable days={r.days} label="Pain of the {regionName(r.region)}" />{/if}
+			</section>
+		{/each}
+	</div>
+	{#if data.climbs.length > 0}<section class="mt-6" aria-label="Dose and height">
+			<h2>Up the ladders, with what was decided</h2>
+			<Climbs climbs={data.climbs} today={data.head.today} />
+		</section>{/if}
+	{#if data.goals.length > 0}<section class="mt-6" aria-label="Goals">
+			<div class="flex flex-wrap items-baseline gap-x-4">
+				<h2>Goals, and how far they are</h2>
+				{#if data.mean}<span class="label"
+						>mean {data.mean.first.toFixed(1)} → {data.mean.now.toFixed(1)} of 10</span
+					>{/if}
+			</div>
+			<ul>
+				{#each data.goals as g (g.id)}<li
+						class="rule grid grid-cols-[18rem_10rem_1fr] gap-x-4 py-1.5 max-sm:grid-cols-1"
+						data-testid="goal"
+					>
+						<span class="font-semibold"
+							>{g.label}{#if g.side}<span class="label ml-1 font-normal">{g.side}</span>{/if}</span
+						>
+						<span>{g.scores.map((x) => x.score).join(' → ')} <span class="label">of 10</span></span>
+						<span>{g.point ? distanceText(g) : ''}</span>
+					</li>{/each}
+			</ul>
+		</section>{/if}
+	{#if data.tests.length > 0}<section class="mt-6" aria-label="Tests">
+			<h2>Tests and strength</h2>
+			<MeasuredRows label="Tests and strength" rows={data.tests} />
+		</section>{/if}
+	{#if data.totals.length > 0}<section class="mt-6" aria-label="Questionnaires">
+			<h2>Questionnaires</h2>
+			<MeasuredRows label="Questionnaires" rows={data.totals} norms={false} />
+		</section>{/if}
+	<div class="mt-6 grid grid-cols-[22rem_1fr] gap-9 max-lg:grid-cols-1">
 		<section aria-label="Range over time">
 			<h2>Usual morning pain since the intake</h2>
 			{#each data.mornings as m (m.region)}
@@ -95,7 +133,7 @@
 						<span class="label">{shortDay(d.day).slice(4)}</span>
 						<Stroke decision={d.decision} size={20} />
 						<span
-							>{#if data.exercises.length > 1}<span class="label block">{d.of}</span>{/if}{d.answer ===
+							>{#if data.climbs.length > 1}<span class="label block">{d.of}</span>{/if}{d.answer ===
 							'accepted'
 								? d.sentence
 								: d.outcome}{#if d.answer !== 'accepted'}<span class="label block"
