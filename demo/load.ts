@@ -12,6 +12,7 @@ import { inPracticeOf } from '#lib/server/db/in-practice.ts';
 import type { Context } from '#lib/server/usecase/actor.ts';
 import { CLIENTS, EQUIPMENT, PRACTICE, STAFF } from './people.ts';
 import { Life } from './life.ts';
+import { ROSTER, ROSTER_DAYS } from './roster.ts';
 
 export interface DemoOptions {
 	readonly ownerUrl: string;
@@ -22,6 +23,8 @@ export interface DemoOptions {
 	/** Fewer weeks make a faster fixture. */
 	readonly weeks?: number;
 	readonly only?: readonly string[];
+	/** With the rest of the practice's list, for looking at. */
+	readonly roster?: boolean;
 }
 
 /** Is the demo there already? */
@@ -96,18 +99,21 @@ export async function loadDemo(o: DemoOptions): Promise<void> {
 					})
 					.execute();
 		});
+		const world = {
+			as,
+			id,
+			intakeId,
+			lateId,
+			random,
+			start,
+			today: o.today,
+			trainerId: members.get('trainer') as string
+		};
 		for (const client of CLIENTS)
-			if (o.only === undefined || o.only.includes(client.key))
-				await new Life(client, {
-					as,
-					id,
-					intakeId,
-					lateId,
-					random,
-					start,
-					today: o.today,
-					trainerId: members.get('trainer') as string
-				}).run();
+			if (o.only === undefined || o.only.includes(client.key)) await new Life(client, world).run();
+		if (o.roster === true)
+			for (const client of ROSTER)
+				await new Life(client, { ...world, start: addDays(o.today, -ROSTER_DAYS) }).run();
 	} finally {
 		await pool.end();
 	}

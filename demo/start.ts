@@ -3,6 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { bootstrap, migrate } from '#lib/server/db/migrate.ts';
+import { rebuild } from '#lib/server/thread/rebuild.ts';
 import { demoDay, loadDemo } from './load.ts';
 
 const env = (name: string): string => {
@@ -26,12 +27,15 @@ const applied = await migrate(ownerUrl, () => {
 if (applied.length > 0) console.error(`Migrated: ${applied.join(', ')}`);
 const have = await demoDay(ownerUrl);
 if (have === undefined) {
-	console.error('Making the demo practice (12 weeks of nine clients)…');
+	console.error('Making the demo practice (twelve weeks of records)…');
 	await loadDemo({
 		ownerUrl,
 		appUrl: env('DATABASE_URL'),
 		secret: env('AUTH_SECRET'),
 		origin: env('ORIGIN'),
-		today: env('DEMO_TODAY')
+		today: env('DEMO_TODAY'),
+		roster: process.env.DEMO_ROSTER === '1'
 	});
+	// Judged before anybody looks, so that the first page is full.
+	await rebuild(ownerUrl, () => env('DEMO_TODAY'));
 }

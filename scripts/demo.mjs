@@ -67,6 +67,7 @@ const env = {
 	BOLSTER_HOME: home,
 	PG_BIN: cluster.bin,
 	DEMO_TODAY: today,
+	DEMO_ROSTER: '1',
 	BOLSTER_TODAY: today,
 	// Where the day stands once somebody moved it on.
 	BOLSTER_DAY_FILE: join(home, 'day')

@@ -127,16 +127,78 @@ test('one of them ends with its reason, is judged no more, and can be taken up a
 	// A mistyped morning is taken out of the record, and stays to be read.
 	await visit(page, `/clients/${id}/record?kind=morning`);
 	const entry = page.getByTestId('entry').first();
-	await entry.getByRole('button', { name: /^Take out/ }).click();
+	await entry.getByRole('button', { name: /^Put right/ }).click();
 	await entry.getByRole('button', { name: 'Take it out' }).click();
 	await expect(entry.getByText('Say in a few words what was wrong with it.')).toBeVisible();
-	await entry.getByLabel('What was wrong with it').fill('that was the other client');
+	await entry.getByLabel('Why it goes altogether').fill('that was the other client');
 	await entry.getByRole('button', { name: 'Take it out' }).click();
 	await expect(page.getByTestId('done')).toContainText('Taken out, with your reason.');
 	await expect(page.getByTestId('entry').first()).toContainText('that was the other client');
 	await accessible(page);
 	await visit(page, `/clients/${id}/ladders?from=nobody`);
 	await expect(page.getByText('There is no such client in this practice.')).toBeVisible();
+});
+
+test('a history: what is feared begins small, a way that hurts the leg is left alone, a mistyped range is put right, a file is what it says', async ({
+	page
+}) => {
+	await signIn(page);
+	await visit(page, `/clients/${id}/ask`);
+	await page.getByLabel('or from the list').selectOption('back');
+	await page.getByText('The story of the back').click();
+	// Half said is refused at its field, and what was typed stays.
+	await page.getByLabel('What', { exact: true }).nth(1).fill('a picture of the back');
+	await page.getByRole('button', { name: 'Keep the story of the back' }).click();
+	await expect(page.getByText('A diagnosis, imaging or a referral?').first()).toBeVisible();
+	await page.getByLabel('Which').nth(1).selectOption('imaging');
+	await page.getByRole('button', { name: 'Keep the story of the back' }).click();
+	await expect(page.getByTestId('done')).toContainText('The story of the back is kept.');
+	await page.getByLabel('or from the list').selectOption('back');
+	await page.getByLabel('Bending').selectOption('forward');
+	await page.getByLabel('Pain in the leg').selectOption('further-down');
+	await page.getByRole('button', { name: 'Keep the answer' }).click();
+	await expect(page.getByTestId('done')).toContainText('Bending forward 10 times: further down the leg.');
+	await visit(page, `/clients/${id}/ladders`);
+	await expect(page.getByTestId('back-way')).toContainText('Bending forward sent pain further down the leg');
+	await expect(page.getByTestId('family-lunge')).toContainText('feared, sure 3');
+	// Knee to chest was given for weeks: it bends the back to its end, and is suspended everywhere.
+	await visit(page, `/clients/${id}/plan`);
+	await expect(page.getByTestId('planned').filter({ hasText: 'Knee to chest' })).toContainText(
+		'bending forward sent pain further down'
+	);
+	await visit(page, `/clients/${id}/record?kind=range`);
+	const bow = page.getByTestId('entry').filter({ hasText: 'Bow, standing' });
+	await bow.getByRole('button', { name: /^Put right/ }).click();
+	await bow.getByLabel('Tolerable').fill('50');
+	await bow.getByRole('button', { name: 'Put it right' }).click();
+	await expect(bow.getByText('Say in a few words what was wrong with it.')).toBeVisible();
+	await bow.getByLabel('What was wrong with it').fill('read off the wrong line');
+	await bow.getByRole('button', { name: 'Put it right' }).click();
+	await expect(page.getByTestId('done')).toContainText('Put right, with your reason.');
+	await expect(bow).toHaveCount(2);
+	await expect(bow.first()).toContainText('tolerable 50°');
+	await page.getByText('Keep a file').click();
+	await page.getByLabel('Title', { exact: true }).fill('A photo of the step');
+	const file = page.getByLabel('PDF, JPEG or PNG, to 10 MB');
+	await file.setInputFiles({ name: 'step.png', mimeType: 'image/png', buffer: Buffer.from('not a picture') });
+	await page.getByRole('button', { name: 'Keep the file' }).click();
+	await expect(page.getByText('This is no PDF, JPEG or PNG by its content').first()).toBeVisible();
+	await file.setInputFiles({ name: 'step.png', mimeType: 'image/png', buffer: await page.screenshot() });
+	await page.getByRole('button', { name: 'Keep the file' }).click();
+	await expect(page.getByTestId('done')).toContainText('Kept: A photo of the step.');
+	await visit(page, `/clients/${id}/record?kind=attachment`);
+	const href = await page.getByRole('link', { name: /^A photo of the step/ }).getAttribute('href');
+	const got = await page.request.get(href ?? '');
+	expect([got.status(), got.headers()['content-type']]).toEqual([200, 'image/png']);
+	await accessible(page);
+	await visit(page, `/clients/${id}/record?kind=visits`);
+	await expect(page.getByTestId('visit').first()).toContainText('left knee');
+	await visit(page, `/clients/${id}/trend`);
+	await expect(page.getByRole('region', { name: 'Pain' })).toHaveCount(2);
+	await page.getByRole('region', { name: 'Dose and height' }).getByText('As a table').click();
+	await expect(page.getByRole('table', { name: 'Dose and height over time' })).toContainText('Standard seat');
+	await expect(page.getByTestId('measured').first()).toContainText('since');
+	await accessible(page);
 });
 
 test('the episode ends with its reason; the client is found among all clients, and taken back', async ({

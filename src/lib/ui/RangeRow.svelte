@@ -114,16 +114,6 @@
 				{#each kind.methods as m (m)}<option value={m}>{METHODS[m].name} ± {METHODS[m].errorDeg}°</option
 					>{/each}
 			</select>
-			<select
-				name="{kind.id}.stop"
-				bind:value={values[`${kind.id}.stop`]}
-				aria-label="{kind.name}, stopped by"
-				tabindex="-1"
-				class="block max-w-full rounded border-0 bg-transparent py-0 pr-7 pl-0 text-xs text-quiet"
-			>
-				<option value={undefined}>stopped by …</option>
-				{#each STOPS as s (s)}<option value={s}>stopped by {s}</option>{/each}
-			</select>
 		{:else}<input type="hidden" name="{kind.id}.method" value={method} /><span
 				class="block text-xs text-quiet">{METHODS[method].name} ± {METHODS[method].errorDeg}°</span
 			>{/if}
@@ -154,6 +144,16 @@
 	{/each}
 	{#if kind.midline}<span class="label max-lg:hidden">one for both sides</span>{/if}
 	<div class="text-sm leading-tight">
+		<select
+			name="{kind.id}.stop"
+			bind:value={values[`${kind.id}.stop`]}
+			aria-label="{kind.name}, stopped by"
+			tabindex="-1"
+			class="float-right max-w-36 rounded border-0 bg-transparent py-0 pr-7 pl-0 text-xs text-quiet"
+		>
+			<option value="">stopped by …</option>
+			{#each STOPS as s (s)}<option value={s}>stopped by {s}</option>{/each}
+		</select>
 		{#if difference}<span class="block">{difference}</span>{/if}
 		<span class="text-quiet" title={usualText(usual)}
 			>{spanText === '' ? 'no usual value' : `usual ${spanText}`}</span

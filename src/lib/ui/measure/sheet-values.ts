@@ -16,7 +16,7 @@ const isOwn = (k: string): boolean => !k.endsWith('.method') && !k.endsWith('.st
 
 /** How many values were entered. */
 export const enteredIn = (values: SheetValues): number =>
-	Object.entries(values).filter(([k, v]) => v.trim() !== '' && v !== 'on' && isOwn(k)).length;
+	Object.entries(values).filter(([k, v]) => isOwn(k) && v.trim() !== '' && v !== 'on').length;
 
 /** Was something of a group of tests typed? */
 export const typedIn = (group: string, values: SheetValues): boolean =>

@@ -9,6 +9,7 @@ import { contactForm, noteForm } from '#lib/contract/note-form.ts';
 import { regionsOf } from '#lib/server/record/facts-of.ts';
 import { setContact, writeNote } from '#lib/server/usecase/write-note.ts';
 import { regionName } from '#lib/wording/names.ts';
+import { visitsOf } from '#lib/server/view/visits.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
 import { refusal, refuseShape } from '#lib/server/http/respond.ts';
@@ -26,6 +27,7 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 	clientPage(locals, params.id, 'record', async (r, t, ctx) => {
 		const at = pageOf(url.searchParams.get('page'));
 		const kind = ENTRY_KINDS.find((k) => k === url.searchParams.get('kind'));
+		const byVisit = url.searchParams.get('kind') === 'visits';
 		const from = (at - 1) * PAGE_SIZE;
 		return {
 			...(await entryViews(t, params.id, ctx.actor, {
@@ -33,7 +35,8 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 				...(kind === undefined ? {} : { only: kind })
 			})),
 			at,
-			kind: kind ?? '',
+			kind: byVisit ? 'visits' : (kind ?? ''),
+			visits: byVisit ? visitsOf(r) : null,
 			ids: formIds(ctx, PAGE_SIZE),
 			rightIds: formIds(ctx, PAGE_SIZE),
 			noteId: formIds(ctx, 1)[0] as string,

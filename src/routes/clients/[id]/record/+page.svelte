@@ -11,6 +11,7 @@
 	import CorrectForm from '#lib/ui/record/CorrectForm.svelte';
 	import Contacts from '#lib/ui/record/Contacts.svelte';
 	import NoteForm from '#lib/ui/record/NoteForm.svelte';
+	import VisitRows from '#lib/ui/record/VisitRows.svelte';
 	import TakeOutForm from '#lib/ui/record/TakeOutForm.svelte';
 	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
 	import { shortDay } from '#lib/wording/days.ts';
@@ -59,6 +60,7 @@
 			onchange={(e: Event) => void goto(address((e.currentTarget as HTMLSelectElement).value, 1))}
 			items={[
 				{ value: '', name: 'everything' },
+				{ value: 'visits', name: 'visits' },
 				...ENTRY_KINDS.map((k) => ({ value: k, name: ENTRY_NAME[k] }))
 			]}
 		/>
@@ -80,7 +82,8 @@
 	>
 		<AttachForm formId={data.attachId} today={data.head.today} {wrong} say={(text) => (lost = text)} />
 	</Fold>
-	{#if data.entries.length === 0}
+	{#if data.visits !== null}<div class="mt-2"><VisitRows visits={data.visits} /></div>
+	{:else if data.entries.length === 0}
 		<p class="rule mt-3 py-3">
 			{data.at > 1 ? 'Nothing further back.' : 'Nothing was entered yet.'}
 		</p>
