@@ -13,7 +13,63 @@ import { advancesToday } from '#lib/server/record/facts-of.ts';
 import { fitContextOf } from '#lib/server/record/fit-of.ts';
 import { loadRecords } from '#lib/server/record/load.ts';
 import { slipOf } from '#lib/server/record/slip-of.ts';
+import { addDays } from '#lib/core/base/calendar-day.ts';
+import { planView } from '#lib/server/view/plan-view.ts';
+import { slipsByNeed } from '#lib/server/view/slips-by-need.ts';
+import { toLog } from '#lib/server/view/to-log.ts';
+import { climbs, painByRegion } from '#lib/server/view/trend-view.ts';
 import { showClient } from '#lib/server/usecase/show-client.ts';
+
+/** A client with twelve exercises and a year of sessions and mornings, made of the demo's Nerys; everything after the loading is pure. */
+async function heavy({ inPractice, today }: Context): Promise<void> {
+	const all = await inPractice((t) => loadRecords(t));
+	const model = all.find((r) => r.head.name.startsWith('Nerys'));
+	if (model === undefined) throw new Error('no Nerys');
+	const exercises = Array.from({ length: EXERCISES }, (_, i) => {
+		const e = model.exercises[i % model.exercises.length];
+		if (e === undefined) throw new Error('nothing in use');
+		return { ...e, id: `${e.id.slice(0, -2)}${String(i).padStart(2, '0')}` };
+	});
+	const logs = exercises.flatMap((e, i) => {
+		const own = model.logs.filter((l) => l.exerciseId === model.exercises[i % model.exercises.length]?.id);
+		return Array.from({ length: SESSIONS }, (_, k) => {
+			const like = own[k % Math.max(1, own.length)];
+			if (like === undefined) throw new Error('no session');
+			const date = addDays(today, -Math.floor(((SESSIONS - 1 - k) * 364) / SESSIONS) - 1);
+			return { ...like, id: `${like.id}-${k}`, exerciseId: e.id, session: { ...like.session, date } };
+		});
+	});
+	const mornings = ['knee-left', 'back'].flatMap((region) =>
+		Array.from({ length: 365 }, (_, k) => ({
+			date: addDays(today, -k),
+			region,
+			pain: k % 3,
+			swelling: 'none' as const
+		}))
+	);
+	const made = () => ({ ...model, exercises, everGiven: exercises, logs, mornings });
+	const timed = (name: string, most: number, work: () => unknown): void => {
+		const times = Array.from({ length: 12 }, () => {
+			const start = performance.now();
+			work();
+			return performance.now() - start;
+		}).sort((a, b) => a - b);
+		const median = times[6] ?? 0;
+		console.log(
+			`${median <= most ? 'ok  ' : 'MISS'} ${name.padEnd(42)} ${`${median.toFixed(1)} ms`.padStart(14)}   ≤ ${most} ms`
+		);
+	};
+	// Each time a record of its own: what is remembered with one is not found again.
+	timed('12 exercises, a year: decide for all', 10, () => slipsByNeed(made(), today));
+	timed('12 exercises, a year: plan', 60, () => {
+		const r = made();
+		return planView(r, slipsByNeed(r, today), today, []);
+	});
+	timed('12 exercises, a year: session', 60, () => toLog(made(), today, []));
+	timed('12 exercises, a year: trend', 60, () => [painByRegion(made()), climbs(made(), [])]);
+}
+const EXERCISES = 12;
+const SESSIONS = 150;
 
 const cluster = await startCluster(join(tmpdir(), `bolster-bench-${process.pid}`), { fast: true });
 try {
@@ -85,6 +141,7 @@ try {
 	console.log(
 		`${each <= 8 ? 'ok  ' : 'MISS'} ${'client page, queries'.padEnd(42)} ${String(each).padStart(14)}   ≤ 8, none per row`
 	);
+	await heavy(ctx);
 	await pool.end();
 } finally {
 	cluster.stop();

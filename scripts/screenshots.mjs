@@ -32,7 +32,7 @@ const VIEWS = [
 	['library', '', '/library', 'desk'],
 	['own-steps', '', '/library/own', 'desk'],
 	['slip-hold', 'Wren', 'decide', 'desk'],
-	['trend', 'Wren', 'trend', 'desk'],
+	['trend', 'Nerys', 'trend', 'desk'],
 	['record', 'Nerys', 'record', 'desk'],
 	['clients', '', '/clients?status=all', 'desk'],
 	['arrive-phone', 'Wren', 'arrive', 'phone'],

@@ -164,7 +164,7 @@ test('several exercises of one client: the most pressing slip first, the next by
 	await expect(page.getByTestId('slip')).toContainText('Answered by Ines Quarrel');
 	await expect(page.getByTestId('sentence')).toHaveText(sentence ?? '');
 	await visit(page, `/clients/${id}/trend`);
-	await expect(page.getByRole('region', { name: 'Pain' })).toHaveCount(3);
+	await expect(page.getByTestId('climb')).toHaveCount(3);
 	await expect(page.getByTestId('history')).toContainText('Heel raise');
 });
 

@@ -10,6 +10,7 @@ import type { RangeEvidence } from '../client/envelope.ts';
 import type { Step } from '../exercise/family.ts';
 import { askedBy, errorOf, leastAsked } from '../movement/of-step.ts';
 import { lengthIn, type FitContext, type Observed, type SolvedSetup } from '../movement/context.ts';
+import type { Demand } from '../posture/verdict.ts';
 import { techniqueFor } from '../movement/squat/stand.ts';
 import type { Morning, Region, Session } from '../session/record.ts';
 import { painIn } from '../session/work.ts';
@@ -77,12 +78,27 @@ function settledAfter(facts: LogFacts): (w: LoggedWork) => { settled: boolean; u
 	};
 }
 
+/** Many sessions were done in one set-up: what it asks at least is worked out once. */
+function leastOnce(ctx: FitContext): (w: LoggedWork) => Demand {
+	const known = new Map<SolvedSetup | null, Map<Step, Demand>>();
+	return ({ step, setup }) => {
+		let bySteps = known.get(setup);
+		if (bySteps === undefined) known.set(setup, (bySteps = new Map()));
+		const found = bySteps.get(step);
+		if (found !== undefined) return found;
+		const least = leastAsked(step, ctx, setup);
+		bySteps.set(step, least);
+		return least;
+	};
+}
+
 export function rangeEvidence(work: readonly LoggedWork[], facts: LogFacts): readonly RangeEvidence[] {
 	const after = settledAfter(facts);
+	const least = leastOnce(facts.ctx);
 	return work.flatMap((w): RangeEvidence[] => {
 		const axis = axisOfRegion(w.region);
 		// Nobody saw the shank: a set-up shows no more than the most sparing way of it.
-		const demand = leastAsked(w.step, facts.ctx, w.setup)[axis];
+		const demand = least(w)[axis];
 		if (demand === undefined) return [];
 		const evidence = {
 			axis,

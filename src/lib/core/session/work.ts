@@ -63,7 +63,8 @@ export function painAround(
 	mornings: readonly Morning[]
 ): Readonly<Record<'before' | 'peak' | 'after' | 'next', number | null>> {
 	const p = painIn(s, region);
-	const next = mornings.find((m) => m.region === region && m.date === addDays(s.date, 1));
+	const after = addDays(s.date, 1);
+	const next = mornings.find((m) => m.date === after && m.region === region);
 	return {
 		before: p?.before ?? null,
 		peak: p?.peak ?? null,

@@ -4,33 +4,23 @@ import type { Day } from '#lib/core/base/calendar-day.ts';
 import { type Envelope, envelopeWith, type RangeEvidence } from '#lib/core/client/envelope.ts';
 import { type LogFacts, type LoggedWork, rangeEvidence } from '#lib/core/decision/range-evidence.ts';
 import { stepOf } from '#lib/core/exercise/family.ts';
-import type { Exercise, Prescription } from '../repo/exercise-repo.ts';
-import type { Logged } from '../repo/log-repo.ts';
 import { measuredEnvelope } from '../repo/sheet-repo.ts';
 import { contextOf } from './context-of.ts';
+import { givenUnder, oncePerRecord } from './found-once.ts';
 import type { ClientRecord } from './load.ts';
 
-export function prescriptionOf(
-	r: ClientRecord,
-	l: Logged
-): { exercise: Exercise; prescription: Prescription } | undefined {
-	const exercise = r.everGiven.find((e) => e.id === l.exerciseId);
-	const prescription = exercise?.prescriptions.find((p) => p.id === l.prescriptionId);
-	return exercise === undefined || prescription === undefined ? undefined : { exercise, prescription };
-}
-
 /** The logged sessions with step and set-up, as the core reads them; a step no longer known says nothing. */
-export function workOf(r: ClientRecord): readonly LoggedWork[] {
-	return r.logs.flatMap((l): LoggedWork[] => {
-		const found = prescriptionOf(r, l);
+export const workOf = oncePerRecord((r): readonly LoggedWork[] =>
+	r.logs.flatMap((l): LoggedWork[] => {
+		const found = givenUnder(r, l);
 		const family = found === undefined ? undefined : r.families[found.exercise.family];
 		const step =
 			family === undefined || found === undefined ? undefined : stepOf(family, found.prescription.step);
 		return found === undefined || step === undefined
 			? []
 			: [{ session: l.session, region: found.exercise.region, step, setup: found.prescription.setup }];
-	});
-}
+	})
+);
 
 export const factsOf = (r: ClientRecord, today: Day): LogFacts => ({
 	policy: r.policy,

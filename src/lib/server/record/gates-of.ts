@@ -8,7 +8,7 @@ import { type GateFacts, gateState, type GateState, type Shown } from '#lib/core
 import { setupFor } from '#lib/core/fit/gentler.ts';
 import { shownIn } from '#lib/core/session/shown.ts';
 import { gateText } from '#lib/wording/gates.ts';
-import { prescriptionOf } from './evidence-of.ts';
+import { givenUnder, oncePerRecord } from './found-once.ts';
 import type { ClientRecord } from './load.ts';
 
 /** What the function tests show of steps: seconds of a stance. */
@@ -23,13 +23,11 @@ const shownByTests = (r: ClientRecord): readonly Shown[] =>
 	);
 
 /** What has been shown on each step, for gates: in sessions that were seen, and in tests. */
-export function shownOf(r: ClientRecord): readonly Shown[] {
-	return shownByTests(r).concat(shownInSessions(r));
-}
+export const shownOf = oncePerRecord((r): readonly Shown[] => shownByTests(r).concat(shownInSessions(r)));
 
 const shownInSessions = (r: ClientRecord): readonly Shown[] =>
 	r.logs.flatMap((l) => {
-		const found = prescriptionOf(r, l);
+		const found = givenUnder(r, l);
 		return found === undefined ? [] : shownIn(found.prescription.step, found.exercise.side, l.session);
 	});
 

@@ -22,6 +22,7 @@ import { type Effective, effectiveChain } from './effective-chain.ts';
 import { fears, operationUnrecorded, reaches } from './facts-of.ts';
 import { fitContextOf, standingOf, wouldStand } from './fit-of.ts';
 import { nextStepsOf } from './gates-of.ts';
+import { logsOf } from './found-once.ts';
 import type { ClientRecord } from './load.ts';
 
 /** Day on which the last emergency flag was closed. */
@@ -106,12 +107,10 @@ export function decideInputOf(
 		client: clientOf(r),
 		exercise: exerciseOf(r, exercise, chain, today),
 		changes: [...chain.changes, ...restartsOf(r, exercise.region)],
-		sessions: r.logs
-			.filter((l) => l.exerciseId === exercise.id)
-			.map((l) => ({
-				...l.session,
-				sinceChange: chain.currentIds.has(l.prescriptionId) && inForce(exercise, l)
-			})),
+		sessions: logsOf(r, exercise.id).map((l) => ({
+			...l.session,
+			sinceChange: chain.currentIds.has(l.prescriptionId) && inForce(exercise, l)
+		})),
 		mornings: r.mornings.filter((m) => m.region === exercise.region),
 		events: r.events,
 		others: othersOf(r, exercise),
@@ -209,7 +208,7 @@ function restartsOf(r: ClientRecord, region: string): readonly Change[] {
 
 /** Stopped, and the last session before told of a symptom that stops: nobody has resumed it since. */
 const symptomStopped = (r: ClientRecord, e: Exercise, state: string): boolean => {
-	const last = r.logs.filter((l) => l.exerciseId === e.id).pop();
+	const last = logsOf(r, e.id).at(-1);
 	const told =
 		last?.session.symptoms?.some((x) => STOPPING.has(x) && last.session.asUsual?.includes(x) !== true) ===
 		true;
@@ -242,7 +241,7 @@ function othersOf(r: ClientRecord, exercise: Exercise): DecideInput['others'] {
 		.filter((e) => e.id !== exercise.id && e.region === exercise.region)
 		.map((e) => {
 			const chain = effectiveChain(e.prescriptions);
-			const last = r.logs.filter((l) => l.exerciseId === e.id).pop();
+			const last = logsOf(r, e.id).at(-1);
 			return {
 				...(symptomStopped(r, e, chain.head.state) ? { symptomStop: true } : {}),
 				id: e.id,

@@ -20,7 +20,7 @@ export async function ownFamilyRows(t: PracticeTransaction): Promise<readonly Ow
 }
 
 /** A ladder that was kept before each leg had an end of its own says whether both go to the same one. */
-function asWrittenNow(family: ExerciseFamily): ExerciseFamily {
+export function asWrittenNow(family: ExerciseFamily): ExerciseFamily {
 	const legs = (needs: Needs & { readonly bothEnd?: boolean }): Needs => ({
 		...needs,
 		otherEnd: needs.otherEnd ?? (needs.bothEnd === true ? needs.end : [])

@@ -9,6 +9,7 @@ import { slipOf } from '../record/slip-of.ts';
 import type { Context } from './actor.ts';
 import { attach, MOST_BYTES, readAttachment, type NewAttachment } from './attach.ts';
 import { prescribe } from './prescribe.ts';
+import { saveSheet } from './save-sheet.ts';
 import { entryViews } from './show-entries.ts';
 import { takeOutEntry } from './take-out.ts';
 import { keepRepeated, tellStory } from './tell-story.ts';
@@ -148,6 +149,35 @@ describe('repeated movement', () => {
 			ok: false,
 			refusal: { field: 'way' }
 		});
+	});
+});
+
+describe('a range of the back', () => {
+	const bow = (side: 'left' | 'right', id = randomUUID()) =>
+		saveSheet(physio, nerys.head.id, {
+			day: TODAY,
+			ranges: [
+				{
+					id,
+					axis: 'forwardBow',
+					side,
+					range: { tolerable: 50, end: 60 },
+					method: 'inclinometer',
+					loaded: false,
+					stop: 'stretch'
+				}
+			],
+			tests: [],
+			totals: []
+		});
+	it('there is one of it: not one a side; it holds for both, with what stopped it', async () => {
+		expect(await bow('right')).toMatchObject({ ok: false, refusal: { field: 'forwardBow.right.end' } });
+		value(await bow('left'));
+		const r = await reloaded(physio, nerys.head.id);
+		expect(r.measurements.filter((m) => m.axis === 'forwardBow').at(-1)?.stop).toBe('stretch');
+		const { envelope } = fitContextOf(r, TODAY);
+		expect(envelope.forwardBow?.right).toEqual(envelope.forwardBow?.left);
+		expect(envelope.forwardBow?.left?.tolerable).toBe(50);
 	});
 });
 

@@ -12,6 +12,7 @@ import { standingSentence } from '#lib/wording/safety.ts';
 import { setupText, uprightText } from '#lib/wording/setup.ts';
 import type { Effective } from '../record/effective-chain.ts';
 import { fitContextOf, standingOf } from '../record/fit-of.ts';
+import { logsOf } from '../record/found-once.ts';
 import type { ClientRecord } from '../record/load.ts';
 import type { NeededSlip } from './slips-by-need.ts';
 
@@ -37,7 +38,7 @@ const triedOf = ({ changes }: Effective, titleOf: (step: string) => string): rea
 		.slice(0, TRIED_SHOWN);
 
 function lastOf(r: ClientRecord, exerciseId: string, region: string): PlannedWork['last'] {
-	const log = r.logs.filter((l) => l.exerciseId === exerciseId).pop();
+	const log = logsOf(r, exerciseId).at(-1);
 	if (log === undefined) return null;
 	const { date, pains } = log.session;
 	return { day: date, worst: pains.find((p) => p.region === region)?.peak ?? null };
@@ -94,7 +95,7 @@ const endedOf = (r: ClientRecord, formIds: readonly string[]): readonly EndedWor
 					from: first.day,
 					until: last.day,
 					reason: last.reason ?? '',
-					sessions: r.logs.filter((l) => l.exerciseId === e.id).length
+					sessions: logsOf(r, e.id).length
 				}
 			];
 		})

@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** Everything that was entered, latest day first; what was wrong is taken out with its reason, and stays to be read. */
 	import { goto } from '$app/navigation';
+	import type { EntryView } from '#lib/contract/entry.ts';
 	import { ENTRY_KINDS, type EntryKind } from '#lib/core/client/entry-kind.ts';
 	import Choice from '#lib/ui/Choice.svelte';
 	import Fold from '#lib/ui/Fold.svelte';
@@ -23,6 +24,10 @@
 	let taking = $state('');
 	const wrong = $derived(wrongAt(form));
 	const sentFor = $derived(form && 'typed' in form ? form.typed.entryId : undefined);
+	/** What came back was a correction of this entry: it has its fields; taking out has none. */
+	const rightSent = (e: EntryView): boolean =>
+		sentFor === e.id &&
+		e.fields.some((f) => form !== null && 'typed' in form && form.typed[f.column] !== undefined);
 	const open = $derived(taking || (sentFor ?? ''));
 	const address = (kind: string, page: number): string =>
 		`?${[...(kind === '' ? [] : [`kind=${kind}`]), ...(page > 1 ? [`page=${page}`] : [])].join('&')}`;
@@ -104,15 +109,15 @@
 							{#if open === e.id && e.state === 'stands'}{#if e.fields.length > 0}<CorrectForm
 										formId={data.rightIds[i] ?? ''}
 										entry={e}
-										typed={sentFor === e.id && form && 'typed' in form ? form.typed : {}}
-										wrong={sentFor === e.id ? wrong : () => undefined}
+										typed={rightSent(e) && form && 'typed' in form ? form.typed : {}}
+										wrong={rightSent(e) ? wrong : () => undefined}
 										say={(text) => (lost = text)}
 										done={() => (taking = '')}
 									/>{/if}<TakeOutForm
 									formId={data.ids[i] ?? ''}
 									entry={e}
 									enterAt="/clients/{data.head.id}/{ENTERED_AT[e.kind]}"
-									wrong={sentFor === e.id ? wrong('reason') : undefined}
+									wrong={sentFor === e.id && !rightSent(e) ? wrong('reason') : undefined}
 									say={(text) => (lost = text)}
 									done={() => (taking = '')}
 								/>{/if}</td

@@ -1,0 +1,49 @@
+/** What is looked up in a record again and again, found once: sessions by exercise, and whose prescription a session was done under. */
+import type { Exercise, Prescription } from '../repo/exercise-repo.ts';
+import type { Logged } from '../repo/log-repo.ts';
+import type { ClientRecord } from './load.ts';
+
+/** Works something out once for a record; a record never changes. */
+export function oncePerRecord<T>(work: (r: ClientRecord) => T): (r: ClientRecord) => T {
+	const known = new WeakMap<ClientRecord, { readonly value: T }>();
+	return (r) => {
+		const found = known.get(r);
+		if (found !== undefined) return found.value;
+		const value = work(r);
+		known.set(r, { value });
+		return value;
+	};
+}
+
+const byExercise = oncePerRecord((r) => {
+	const out = new Map<string, Logged[]>();
+	for (const l of r.logs) {
+		const own = out.get(l.exerciseId);
+		if (own === undefined) out.set(l.exerciseId, [l]);
+		else own.push(l);
+	}
+	return out;
+});
+const NONE: readonly Logged[] = [];
+
+/** Sessions of an exercise, in the order of the record. */
+export const logsOf = (r: ClientRecord, exerciseId: string): readonly Logged[] =>
+	byExercise(r).get(exerciseId) ?? NONE;
+
+const byPrescription = oncePerRecord(
+	(r) =>
+		new Map(
+			r.everGiven.flatMap((exercise) =>
+				exercise.prescriptions.map(
+					(prescription) => [`${exercise.id} ${prescription.id}`, { exercise, prescription }] as const
+				)
+			)
+		)
+);
+
+/** The prescription that a session was done under, and its exercise; undefined where it is no longer there. */
+export const givenUnder = (
+	r: ClientRecord,
+	{ exerciseId, prescriptionId }: Pick<Logged, 'exerciseId' | 'prescriptionId'>
+): { readonly exercise: Exercise; readonly prescription: Prescription } | undefined =>
+	byPrescription(r).get(`${exerciseId} ${prescriptionId}`);
