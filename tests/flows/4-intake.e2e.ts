@@ -386,7 +386,7 @@ test('wrong units, swapped sides, an age without a norm: asked about by name, ke
 	await page.getByText('Endurance', { exact: true }).click();
 	await page.getByLabel('Heel-rise count right, reps').fill('10');
 	await page.getByText('sources disagree').click();
-	await expect(page.getByText('no norm for this age (lunsford-1995)').first()).toBeVisible();
+	await expect(page.getByText('no norm for this age (Lunsford 1995)').first()).toBeVisible();
 });
 
 test('a trainer closes no flag, and lost network keeps what was typed', async ({ page, context }) => {

@@ -145,12 +145,12 @@ test('a history: what is feared begins small, a way that hurts the leg is left a
 	await signIn(page);
 	await visit(page, `/clients/${id}/ask`);
 	await page.getByLabel('or from the list').selectOption('back');
-	await page.getByText('The story of the back').click();
+	await page.getByRole('button', { name: 'The story of the back', exact: true }).click();
 	// Half said is refused at its field, and what was typed stays.
 	await page.getByLabel('What', { exact: true }).nth(1).fill('a picture of the back');
 	await page.getByRole('button', { name: 'Keep the story of the back' }).click();
 	await expect(page.getByText('A diagnosis, imaging or a referral?').first()).toBeVisible();
-	await page.getByLabel('Which').nth(1).selectOption('imaging');
+	await page.locator('[name=saidKind1]').selectOption('imaging');
 	await page.getByRole('button', { name: 'Keep the story of the back' }).click();
 	await expect(page.getByTestId('done')).toContainText('The story of the back is kept.');
 	await page.getByLabel('or from the list').selectOption('back');
@@ -169,7 +169,7 @@ test('a history: what is feared begins small, a way that hurts the leg is left a
 	await visit(page, `/clients/${id}/record?kind=range`);
 	const bow = page.getByTestId('entry').filter({ hasText: 'Bow, standing' });
 	await bow.getByRole('button', { name: /^Put right/ }).click();
-	await bow.getByLabel('Tolerable').fill('50');
+	await bow.getByLabel('Tolerable', { exact: true }).fill('50');
 	await bow.getByRole('button', { name: 'Put it right' }).click();
 	await expect(bow.getByText('Say in a few words what was wrong with it.')).toBeVisible();
 	await bow.getByLabel('What was wrong with it').fill('read off the wrong line');
