@@ -149,7 +149,7 @@
 			bind:value={values[`${kind.id}.stop`]}
 			aria-label="{kind.name}, stopped by"
 			tabindex="-1"
-			class="float-right max-w-36 rounded border-0 bg-transparent py-0 pr-7 pl-0 text-xs text-quiet"
+			class="float-right w-27 rounded border-0 bg-transparent py-0 pr-7 pl-0 text-xs text-quiet"
 		>
 			<option value="">stopped by …</option>
 			{#each STOPS as s (s)}<option value={s}>stopped by {s}</option>{/each}

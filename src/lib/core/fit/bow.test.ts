@@ -5,10 +5,11 @@
 import { describe, expect, it } from 'vitest';
 import { FAMILIES } from '../../catalogue/families.ts';
 import { bodyOf } from '../body/body.ts';
-import type { FitContext } from '../movement/context.ts';
+import type { FitContext, SolvedSetup } from '../movement/context.ts';
 import { askedBy, lengthOf, usualLength } from '../movement/of-step.ts';
 import { handAtBowCm, hinge } from '../posture/hinge.ts';
-import { both, context, envelope, range } from '../../../../tests/standing.ts';
+import { both, context, envelope, facts, given, range } from '../../../../tests/standing.ts';
+import { standing } from '../safety/standing.ts';
 import { fitFamily, fitStep, shortAt } from './fit.ts';
 import { passes } from './open.ts';
 
@@ -78,6 +79,24 @@ describe('a back that bows a few degrees', () => {
 			const handleCm = handAtBowCm({ body }, lean, kneeDeg);
 			expect(hinge({ body, handleCm, close: { kneeDeg } }).angles.trunkLean).toBeCloseTo(lean, 3);
 		}
+	});
+	it('a shorter bow than before suspends it, unless it was seen since: by its bow, not by a handle', () => {
+		const step = HINGES.steps.find((s) => s.id === 'free-hinge')!;
+		const short = { ...range(25, '2026-03-10'), loaded: false };
+		const at = (setup?: SolvedSetup) =>
+			standing(
+				given({ family: HINGES, step, setup: { bowDeg: 45 }, since: '2026-03-05' }),
+				facts(
+					context({
+						envelope: { ...envelope(), forwardBow: both(short) },
+						...(setup === undefined ? {} : { observed: [{ step: step.id, setup, date: '2026-03-11' }] })
+					})
+				)
+			).breaks.map((b) => b.axis);
+		expect(at()).toContain('forwardBow');
+		expect(at({ bowDeg: 50 })).not.toContain('forwardBow');
+		expect(at({ bowDeg: 40 })).toContain('forwardBow');
+		expect(at({ handleCm: 20 })).toContain('forwardBow');
 	});
 	it('a bow that was never measured closes nothing; one by protocol does', () => {
 		const free = context();

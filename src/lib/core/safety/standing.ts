@@ -17,7 +17,7 @@ import { fitStep, shortAt, type StepFit } from '../fit/fit.ts';
 import { type Limiting } from '../fit/shortages.ts';
 import { setupFor } from '../fit/gentler.ts';
 import { passes } from '../fit/open.ts';
-import { usualLength } from '../movement/of-step.ts';
+import { usualSetup } from '../movement/of-step.ts';
 
 export const BREAK_BY = ['protocol', 'flag', 'clearance', 'tolerated', 'position', 'equipment'] as const;
 export type BreakBy = (typeof BREAK_BY)[number];
@@ -138,12 +138,12 @@ function newerAndShort(l: Limiting, p: Prescribed, ctx: FitContext): boolean {
 	return !seen && l.short > (known.realChangeDeg ?? REAL_CHANGE);
 }
 
-/** Was what was seen at least as hard as what is prescribed? */
+/** Was what was seen at least as hard as what is prescribed? A length of another kind says nothing of it. */
 function asHard(seen: SolvedSetup, p: Prescribed, ctx: FitContext): boolean {
 	const done = lengthIn(seen);
-	const given = lengthIn(p.setup);
-	const asked = given?.value ?? usualLength(p.step, ctx.body);
-	return done === null || asked === null || (done.value - asked) * done.harder >= 0;
+	const asked = lengthIn(p.setup) ?? lengthIn(usualSetup(p.step, ctx.body));
+	if (done === null || asked === null) return true;
+	return done.of === asked.of && (done.value - asked.value) * done.harder >= 0;
 }
 
 function otherBreaks(p: Prescribed, fit: StepFit, facts: StandingFacts): readonly Break[] {

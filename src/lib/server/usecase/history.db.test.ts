@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { client, demoForEach, reloaded, value } from '../../../../tests/database.ts';
 import type { Story } from '#lib/core/client/story.ts';
+import type { SolvedSetup } from '#lib/core/movement/context.ts';
 import { fitContextOf } from '../record/fit-of.ts';
 import type { ClientRecord } from '../record/load.ts';
 import { slipOf } from '../record/slip-of.ts';
@@ -104,6 +105,27 @@ describe('what is feared', () => {
 		value(await tell());
 		expect(feared(await reloaded(physio, nerys.head.id))).toBeUndefined();
 	});
+});
+
+it('a step is set up by its own length and no other', async () => {
+	const give = (setup: SolvedSetup) =>
+		prescribe(physio, {
+			id: randomUUID(),
+			exerciseId: randomUUID(),
+			clientId: nerys.head.id,
+			family: 'hinge',
+			step: 'hands-on-thighs-hinge',
+			region: 'back',
+			sets: 1,
+			reps: 5,
+			loadKg: 0,
+			setup,
+			reason: 'seen to bow well'
+		});
+	const refused = await give({ handleCm: 60 });
+	expect(refused).toMatchObject({ ok: false, refusal: { why: 'invalid', field: 'handleCm' } });
+	expect(refused.ok ? '' : refused.refusal.message).toContain('is not set up by its handle');
+	expect(await give({ bowDeg: 20 })).toMatchObject({ ok: true });
 });
 
 describe('repeated movement', () => {

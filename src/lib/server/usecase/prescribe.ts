@@ -16,7 +16,8 @@ import {
 	type ExerciseFamily,
 	type Step
 } from '#lib/core/exercise/family.ts';
-import type { SolvedSetup } from '#lib/core/movement/context.ts';
+import { lengthIn, type SolvedSetup } from '#lib/core/movement/context.ts';
+import { lengthOf } from '#lib/core/movement/of-step.ts';
 import { fitStep } from '#lib/core/fit/fit.ts';
 import { setupFor } from '#lib/core/fit/gentler.ts';
 import { techniqueFor } from '#lib/core/movement/squat/stand.ts';
@@ -25,6 +26,7 @@ import { sideOf } from '#lib/core/body/region-side.ts';
 import { besideBinds } from '#lib/core/safety/beside.ts';
 import { asksGates, closedFor, farthestOn, type Closed, type ClosedFacts } from '#lib/core/safety/closed.ts';
 import { gateText } from '#lib/wording/gates.ts';
+import { LENGTH_NAME } from '#lib/wording/setup.ts';
 import { besideText, closedText } from '#lib/wording/safety.ts';
 import { append } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
@@ -109,6 +111,8 @@ export async function prescribeIn(run: Run, p: NewPrescription): Promise<Outcome
 			'step',
 			`${step.title} is no longer given${step.retired.replacedBy === null ? '' : `; ${step.retired.replacedBy} took its place`}. Choose another step.`
 		);
+	const foreign = foreignLength(step, p.setup);
+	if (foreign !== undefined) return foreign;
 	if (r.head.setting.usual[p.region] === undefined)
 		return invalid('region', `${p.region} is not under treatment for this client.`);
 	// What is delegated is what the exercise is, not what the form calls it.
@@ -128,6 +132,17 @@ export async function prescribeIn(run: Run, p: NewPrescription): Promise<Outcome
 	if (refused !== undefined) return refused;
 	const ended = replaced === undefined ? undefined : await endFor(run, replaced, step, p);
 	return ended ?? write(run, r, wanted, closed);
+}
+
+/** A step is set up by its own length: one of another kind could not be held against what the slip proposes. */
+function foreignLength(step: Step, setup: SolvedSetup | undefined): Outcome<never> | undefined {
+	const given = lengthIn(setup);
+	return given === null || given.of === lengthOf(step.posture)
+		? undefined
+		: invalid(
+				given.of,
+				`${step.title} is not set up by its ${LENGTH_NAME[given.of]}; reload to see how it is.`
+			);
 }
 
 interface Wanted {
