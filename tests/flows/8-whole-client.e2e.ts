@@ -190,6 +190,13 @@ test('a history: what is feared begins small, a way that hurts the leg is left a
 	const href = await page.getByRole('link', { name: /^A photo of the step/ }).getAttribute('href');
 	const got = await page.request.get(href ?? '');
 	expect([got.status(), got.headers()['content-type']]).toEqual([200, 'image/png']);
+	await page.getByRole('button', { name: 'Name, birth, work' }).click();
+	await page.getByLabel('Work', { exact: true }).fill('harbour master');
+	await page.getByRole('button', { name: 'Put it right' }).click();
+	await expect(page.getByText('Say in a few words what was wrong with it.').first()).toBeVisible();
+	await page.getByLabel('What was wrong with it').fill('she was promoted');
+	await page.getByRole('button', { name: 'Put it right' }).click();
+	await expect(page.getByTestId('done')).toContainText('What stood before is kept as a note.');
 	await accessible(page);
 	await visit(page, `/clients/${id}/record?kind=visits`);
 	await expect(page.getByTestId('visit').first()).toContainText('left knee');

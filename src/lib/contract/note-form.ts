@@ -25,6 +25,18 @@ export const noteForm = z.object({
 	body: text(MOST_NOTE).min(1, 'Write the note first.')
 });
 
+const LEAST_REASON = 5;
+
+/** Who a client is, put right. */
+export const personForm = z.object({
+	id: uuid,
+	name: text(120).min(2, 'A name is needed.'),
+	born: day,
+	sex: z.enum(['', 'female', 'male'], 'Choose from the list.'),
+	occupation: text(120),
+	reason: text(300).refine((s) => s.length >= LEAST_REASON, 'Say in a few words what was wrong with it.')
+});
+
 export const CONTACT_ROLES = ['own', 'emergency', 'referrer', 'doctor'] as const;
 
 export const contactForm = z.object({

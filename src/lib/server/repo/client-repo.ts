@@ -304,6 +304,20 @@ export async function lockClient(t: PracticeTransaction, clientId: string): Prom
 	return row !== undefined;
 }
 
+/** Who a client is, as it is right now; what stood before is told by whoever changes it. */
+export async function replacePerson(
+	t: PracticeTransaction,
+	clientId: string,
+	person: Pick<ClientHead, 'name' | 'born' | 'sex' | 'occupation'>
+): Promise<void> {
+	await t.trx
+		.updateTable('person')
+		.set(person)
+		.where('practice_id', '=', t.practiceId)
+		.where('client_id', '=', clientId)
+		.execute();
+}
+
 /** An arrival card by its id, with all that was said. */
 export const arrivalRow = (t: PracticeTransaction, id: string) =>
 	t.trx

@@ -55,11 +55,17 @@ export const registerClient = command<Registration, string>({
 		(await write(t, ctx, r, recordedAt)) ? ok(r.id) : conflict('This client is registered already.')
 });
 
-function registrationTrouble(r: Registration, ctx: Context): Outcome<never> | undefined {
-	const age = ageOn(r.born, ctx.today);
+/** What is wrong with a day of birth. */
+export function ageTrouble(born: Day, today: Day): Outcome<never> | undefined {
+	const age = ageOn(born, today);
 	if (!(age >= ADULT))
 		return invalid('born', 'Bolster is for adults: the birth date must be 18 years ago or more.');
-	if (age > OLDEST) return invalid('born', `A birth date ${age} years ago looks mistyped.`);
+	return age > OLDEST ? invalid('born', `A birth date ${age} years ago looks mistyped.`) : undefined;
+}
+
+function registrationTrouble(r: Registration, ctx: Context): Outcome<never> | undefined {
+	const tooYoung = ageTrouble(r.born, ctx.today);
+	if (tooYoung !== undefined) return tooYoung;
 	const body = bodyOf({ heightCm: r.heightCm, massKg: r.massKg });
 	if (!body.ok) return invalid(body.refusal.field ?? 'heightCm', body.refusal.message);
 	if (!r.consents.some((c) => c.purpose === 'keep-record' && c.given))

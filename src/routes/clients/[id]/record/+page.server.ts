@@ -3,9 +3,10 @@ import { correctForm, takeOutForm } from '#lib/contract/entry.ts';
 import { attachmentForm } from '#lib/contract/history-form.ts';
 import { CORRECTABLE } from '#lib/core/client/correctable.ts';
 import { attach } from '#lib/server/usecase/attach.ts';
+import { correctPerson } from '#lib/server/usecase/correct-person.ts';
 import { correctEntry } from '#lib/server/usecase/correct-entry.ts';
 import { ENTRY_KINDS } from '#lib/core/client/entry-kind.ts';
-import { contactForm, noteForm } from '#lib/contract/note-form.ts';
+import { contactForm, noteForm, personForm } from '#lib/contract/note-form.ts';
 import { regionsOf } from '#lib/server/record/facts-of.ts';
 import { setContact, writeNote } from '#lib/server/usecase/write-note.ts';
 import { regionName } from '#lib/wording/names.ts';
@@ -42,6 +43,8 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 			noteId: formIds(ctx, 1)[0] as string,
 			contactId: formIds(ctx, 1)[0] as string,
 			attachId: formIds(ctx, 1)[0] as string,
+			personId: formIds(ctx, 1)[0] as string,
+			person: { name: r.head.name, born: r.head.born, sex: r.head.sex, occupation: r.head.occupation },
 			contacts: await contactsOf(t, params.id),
 			about: [
 				...regionsOf(r).map((region) => ({ value: `region:${region}`, name: regionName(region) })),
@@ -67,6 +70,21 @@ export const actions: Actions = {
 		if (!parsed.success) return refuseShape(form, parsed.error);
 		const done = await setContact(contextIn(locals), { ...parsed.data, clientId: params.id });
 		return done.ok ? { done: 'The number is kept.' } : refusal(form, done.refusal);
+	},
+	person: async ({ request, locals, params }) => {
+		const form = await formOf(request);
+		const parsed = personForm.safeParse(Object.fromEntries(form));
+		if (!parsed.success) return refuseShape(form, parsed.error);
+		const { sex, occupation, ...x } = parsed.data;
+		const done = await correctPerson(contextIn(locals), {
+			...x,
+			sex: sex === '' ? null : sex,
+			occupation: occupation === '' ? null : occupation,
+			clientId: params.id
+		});
+		return done.ok
+			? { done: 'Put right, with your reason. What stood before is kept as a note.' }
+			: refusal(form, done.refusal);
 	},
 	correct: async ({ request, locals, params }) => {
 		const form = await formOf(request);

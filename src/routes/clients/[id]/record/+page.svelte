@@ -13,6 +13,7 @@
 	import Contacts from '#lib/ui/record/Contacts.svelte';
 	import NoteForm from '#lib/ui/record/NoteForm.svelte';
 	import VisitRows from '#lib/ui/record/VisitRows.svelte';
+	import PersonForm from '#lib/ui/record/PersonForm.svelte';
 	import TakeOutForm from '#lib/ui/record/TakeOutForm.svelte';
 	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
 	import { shortDay } from '#lib/wording/days.ts';
@@ -24,6 +25,8 @@
 	let taking = $state('');
 	const wrong = $derived(wrongAt(form));
 	const sentFor = $derived(form && 'typed' in form ? form.typed.entryId : undefined);
+	/** What came back was the form of the person. */
+	const personSent = $derived(form !== null && 'typed' in form && form.typed.born !== undefined);
 	/** What came back was a correction of this entry: it has its fields; taking out has none. */
 	const rightSent = (e: EntryView): boolean =>
 		sentFor === e.id &&
@@ -79,6 +82,16 @@
 			{wrong}
 			say={(text) => (lost = text)}
 		/>
+	</Fold>
+	<Fold title="Name, birth, work" needed={personSent} class="text-accent">
+		{#key data.personId}<PersonForm
+				formId={data.personId}
+				person={data.person}
+				today={data.head.today}
+				typed={personSent && form && 'typed' in form ? form.typed : {}}
+				wrong={personSent ? wrong : () => undefined}
+				say={(text) => (lost = text)}
+			/>{/key}
 	</Fold>
 	<Fold
 		title="Keep a file"
