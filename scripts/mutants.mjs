@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { ensureModules, root } from './ensure.mjs';
 
 ensureModules();
-const AT_ONCE = 2;
+const AT_ONCE = process.argv.includes('--one-at-a-time') ? 1 : 2;
 const vitest = join(root, 'node_modules/vitest/vitest.mjs');
 const { FIXED_MUTANTS } = await import('../tests/fixed-mutants.ts');
 
