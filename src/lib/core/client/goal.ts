@@ -32,6 +32,9 @@ export interface LadderPoint {
 	readonly reps?: number;
 }
 
+/** Why one row of a goal follows another: it was scored again. Anything else puts a mistyped one right, and is no scoring of its own. */
+export const SCORED_AGAIN = 'scored again';
+
 /** A goal as it is kept: an activity in the client's words, where it is tied to, and every score it was given. */
 export interface Goal {
 	readonly id: string;

@@ -2,7 +2,7 @@
 import { sql } from 'kysely';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { Side } from '#lib/core/body/axis.ts';
-import type { Goal, LadderPoint } from '#lib/core/client/goal.ts';
+import { type Goal, type LadderPoint, SCORED_AGAIN } from '#lib/core/client/goal.ts';
 import type { PainAt, YesNoUnknown } from '#lib/core/session/record.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { isHead } from '../db/heads.ts';
@@ -38,6 +38,7 @@ interface GoalRow {
 	score: number;
 	confidence: number | null;
 	local_day: string;
+	reason: string | null;
 }
 
 interface Row {
@@ -86,7 +87,7 @@ export async function intakeOf(t: PracticeTransaction, clientId: string): Promis
 	};
 }
 
-/** Each goal is a chain of scorings; the last of a chain is the goal as it stands, unless it was dropped. */
+/** Each goal is a chain of scorings, and of what put one right; the last of a chain is the goal as it stands, unless it was dropped. */
 function goalsOf(rows: readonly GoalRow[]): Goal[] {
 	const byId = new Map(rows.map((r) => [r.id, r]));
 	const replaced = new Set(rows.map((r) => r.replaces_id));
@@ -98,7 +99,9 @@ function goalsOf(rows: readonly GoalRow[]): Goal[] {
 			r !== undefined;
 			r = r.replaces_id === null ? undefined : byId.get(r.replaces_id)
 		)
-			chain.unshift(r);
+			// What was put right takes the place of the one that was mistyped.
+			if (chain[0] === undefined || chain[0].reason === SCORED_AGAIN) chain.unshift(r);
+			else chain[0] = { ...chain[0], reason: r.reason };
 		const { id, activity, label, side, point, score, confidence } = head;
 		return [
 			{

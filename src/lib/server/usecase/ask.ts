@@ -3,7 +3,7 @@ import { ACTIVITIES } from '#lib/catalogue/activities.ts';
 import { FAMILIES } from '#lib/catalogue/families.ts';
 import { ok } from '#lib/core/base/result.ts';
 import type { Side } from '#lib/core/body/axis.ts';
-import type { LadderPoint } from '#lib/core/client/goal.ts';
+import { type LadderPoint, SCORED_AGAIN } from '#lib/core/client/goal.ts';
 import { stepOf, type ExerciseFamily } from '#lib/core/exercise/family.ts';
 import type { PainAt, YesNoUnknown } from '#lib/core/session/record.ts';
 import { append } from '../db/append.ts';
@@ -134,7 +134,7 @@ export const saveGoal = command<NewGoal, true>({
 			confidence: g.confidence ?? null,
 			side: g.side ?? null,
 			point: g.point === undefined ? null : JSON.stringify(g.point),
-			...(before === undefined ? {} : { replaces_id: before.id, reason: 'scored again' })
+			...(before === undefined ? {} : { replaces_id: before.id, reason: SCORED_AGAIN })
 		};
 		return (await append(t, 'goal', row, recordedAt)) === 'conflict' ? conflict(CHANGED) : ok(true);
 	}

@@ -6,6 +6,8 @@ import type { EntryKind } from '#lib/core/client/entry-kind.ts';
 import { envelopeOf } from '../record/evidence-of.ts';
 import type { ClientRecord } from '../record/load.ts';
 import { hashOf } from '../record/slip-of.ts';
+import { intakeOf } from '../repo/intake-repo.ts';
+import { saveGoal } from './ask.ts';
 import { decisions } from '../repo/decision-repo.ts';
 import { slipsByNeed } from '../view/slips-by-need.ts';
 import type { Context } from './actor.ts';
@@ -145,6 +147,29 @@ describe('other kinds', () => {
 		const file = value(await readAttachment(physio, nerys.head.id, id));
 		expect(file.title).toBe('Letter of the doctor');
 		expect(file.bytes.subarray(0, 5).toString()).toBe('%PDF-');
+	});
+	it('a goal that was mistyped is no new scoring: what it began from and how far it came are as they were', async () => {
+		const goals = async () => (await physio.inPractice((t) => intakeOf(t, wren.head.id))).goals;
+		const before = (await goals())[0]!;
+		const goalOf = async () => (await goals()).find((g) => g.label === before.label)!;
+		value(await right('goal', before.id, { score: '9' }));
+		const after = await goalOf();
+		expect(after.score).toBe(9);
+		expect(after.scores.map((s) => s.score)).toEqual([...before.scores.slice(0, -1).map((s) => s.score), 9]);
+		// Scored again after that: one more.
+		const { activity, label } = after;
+		value(
+			await saveGoal(physio, {
+				id: randomUUID(),
+				clientId: wren.head.id,
+				activity,
+				label,
+				score: 10,
+				replaces: after.id
+			})
+		);
+		expect((await goalOf()).scores.map((s) => s.score).slice(-2)).toEqual([9, 10]);
+		expect((await goalOf()).scores).toHaveLength(before.scores.length + 1);
 	});
 	it('every kind that can be put right offers its fields, filled with what stands', async () => {
 		for (const name of ['Wren', 'Amos', 'Nerys']) {
