@@ -12,7 +12,7 @@ import { saveMeasurements } from '#lib/server/usecase/save-sheet.ts';
 import { keepRepeated, tellStory } from '#lib/server/usecase/tell-story.ts';
 import type { RangeId } from '#lib/core/measure/range-kind.ts';
 import { letterPdf } from './letter-pdf.ts';
-import type { DemoClient } from './people.ts';
+import type { DemoClient } from './client.ts';
 import { at, must, type World } from './world.ts';
 
 interface Whose {

@@ -23,7 +23,7 @@ import { FAMILIES } from '#lib/catalogue/families.ts';
 import { stepOf } from '#lib/core/exercise/family.ts';
 import { fitStep } from '#lib/core/fit/fit.ts';
 import { besideTheFirst } from './beside-the-first.ts';
-import { type DemoClient } from './people.ts';
+import type { DemoClient } from './client.ts';
 import { at, must, type World } from './world.ts';
 
 const ENDING_DAYS = 9;

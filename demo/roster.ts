@@ -3,7 +3,8 @@
  * ending. Five of them have two sore places and four to seven exercises. Only the demo one looks at has them; tests and flows do without.
  */
 import { hash32, seeded } from '#lib/core/base/random.ts';
-import { CLIENTS, type DemoClient, type Ending } from './people.ts';
+import type { DemoClient, Ending } from './client.ts';
+import { CLIENTS } from './people.ts';
 
 /** Days back that their weeks begin. */
 export const ROSTER_DAYS = 24;

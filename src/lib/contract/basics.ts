@@ -10,6 +10,10 @@ export const text = (max: number) =>
 		.max(max, `At most ${max} characters.`)
 		.refine((s) => !s.includes('\0'), 'Text may not hold a NUL character.');
 
+/** A reason says something: this many letters at least. */
+export const LEAST_REASON = 5;
+export const reasonGiven = (message: string) => text(300).refine((s) => s.length >= LEAST_REASON, message);
+
 /** Nobody here was born before the first year, and nothing is planned past the last. */
 const YEARS = ['1900', '2199'] as const;
 const isNear = (s: string): boolean => isDay(s) && s.slice(0, 4) >= YEARS[0] && s.slice(0, 4) <= YEARS[1];

@@ -1,9 +1,8 @@
 /** Ending an episode and taking a client back, as forms; and the list of all clients as its address asks for it. */
 import { z } from 'zod';
-import { text, uuid } from './basics.ts';
+import { uuid, reasonGiven } from './basics.ts';
 
-const LEAST_REASON = 5;
-const reason = text(300).refine((s) => s.length >= LEAST_REASON, 'Give the reason in a few words.');
+const reason = reasonGiven('Give the reason in a few words.');
 
 export const endEpisodeForm = z.object({ id: uuid, reason });
 export const takeBackForm = z.object({ id: uuid, clientId: uuid, reason });

@@ -15,7 +15,8 @@ import {
 	type Stop,
 	STOPS,
 	type RangeId,
-	type RangeKind
+	type RangeKind,
+	sidesRead
 } from '#lib/core/measure/range-kind.ts';
 import { dorsiflexionFromWall } from '#lib/core/posture/lunge-test.ts';
 import { POLICY_IDS, type PolicyId } from '#lib/catalogue/policies.ts';
@@ -105,9 +106,7 @@ export function parseSheet(
 	const when = day.safeParse(form.get('day') ?? '');
 	if (!when.success) issues.push({ field: 'day', message: 'Give a calendar day, YYYY-MM-DD.' });
 	const ranges = RANGE_IDS.flatMap((id) =>
-		(kinds[id].midline === true ? (['left'] as const) : SIDES).flatMap((side) =>
-			taken(parseRange(form, kinds[id], side, body))
-		)
+		sidesRead(kinds[id]).flatMap((side) => taken(parseRange(form, kinds[id], side, body)))
 	);
 	const done = tests.flatMap((spec) =>
 		(spec.sided ? SIDES : [null]).flatMap((side) => taken(parseTest(form, spec, side)))

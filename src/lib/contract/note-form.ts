@@ -1,6 +1,7 @@
 /** A dated note, and whom to call, as forms. */
 import { z } from 'zod';
-import { day, region, text, uuid } from './basics.ts';
+import { day, reasonGiven, region, text, uuid } from './basics.ts';
+import { WHAT_WAS_WRONG } from './entry.ts';
 
 const MOST_NOTE = 2000;
 
@@ -25,8 +26,6 @@ export const noteForm = z.object({
 	body: text(MOST_NOTE).min(1, 'Write the note first.')
 });
 
-const LEAST_REASON = 5;
-
 /** Who a client is, put right. */
 export const personForm = z.object({
 	id: uuid,
@@ -34,7 +33,7 @@ export const personForm = z.object({
 	born: day,
 	sex: z.enum(['', 'female', 'male'], 'Choose from the list.'),
 	occupation: text(120),
-	reason: text(300).refine((s) => s.length >= LEAST_REASON, 'Say in a few words what was wrong with it.')
+	reason: reasonGiven(WHAT_WAS_WRONG)
 });
 
 export const CONTACT_ROLES = ['own', 'emergency', 'referrer', 'doctor'] as const;

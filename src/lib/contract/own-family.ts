@@ -14,6 +14,7 @@ import {
 	TAGS,
 	type ExerciseFamily
 } from '#lib/core/exercise/family.ts';
+import { otherEndOf } from '#lib/core/exercise/family.ts';
 import { POSE_PROPS } from '#lib/core/figure/key-pose.ts';
 import { LOAD_PLACES, STANCES, TECHNIQUES } from '#lib/core/posture/problem.ts';
 import { type Length, lengthKind } from '#lib/core/movement/set-up-length.ts';
@@ -185,7 +186,6 @@ const dial = z.enum(DIALS as readonly [Dial, ...Dial[]]);
 const equipment = z.enum(EQUIPMENT);
 
 const someAxes = z.array(z.enum(AXES)).max(AXES.length);
-/** Files written before each leg had an end of its own say whether both go to the same one. */
 const needs = z
 	.strictObject({
 		working: asks,
@@ -197,7 +197,7 @@ const needs = z
 	})
 	.transform(({ bothEnd, otherEnd, ...n }) => ({
 		...n,
-		otherEnd: otherEnd ?? (bothEnd === true ? n.end : [])
+		otherEnd: [...otherEndOf({ ...n, otherEnd, bothEnd })]
 	}));
 
 const step = z.strictObject({

@@ -1,15 +1,13 @@
 /** Setting an exercise aside, ending it, or taking it up again, as a form. */
 import { z } from 'zod';
-import { text, uuid } from './basics.ts';
-
-const LEAST_REASON = 5;
+import { uuid, reasonGiven } from './basics.ts';
 
 export const pauseForm = z.object({
 	id: uuid,
 	exerciseId: uuid,
 	basedOn: uuid,
 	to: z.enum(['active', 'set-aside', 'ended'], 'Set it aside, end it or take it up again.'),
-	reason: text(300).refine((s) => s.length >= LEAST_REASON, 'Give the reason in a few words.')
+	reason: reasonGiven('Give the reason in a few words.')
 });
 const ids = z
 	.string()

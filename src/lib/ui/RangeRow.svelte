@@ -6,6 +6,7 @@
 	import { measuredRange, RANGE_FIELDS, type RangeInput } from '#lib/core/measure/range.ts';
 	import {
 		sideDifference,
+		sidesRead,
 		STOPS,
 		usualFor,
 		usualSpan,
@@ -34,7 +35,7 @@
 	}
 	let { kind, ids, body, age, sex, today, last, values, wrong, onfocus }: Props = $props();
 	const name = (side: Side, field: SheetField): string => `${kind.id}.${side}.${field}`;
-	const shownSides = $derived(kind.midline === true ? (['left'] as const) : SIDES);
+	const shownSides = $derived(sidesRead(kind));
 	let method = $derived<MethodId>(kind.methods[0] ?? 'goniometer');
 	const usual = $derived(usualFor(kind, age, sex));
 	const span = $derived(usualSpan(usual));

@@ -147,6 +147,13 @@ export interface Needs {
 	readonly scales: readonly Axis[];
 }
 
+/** What was written before each leg had an end of its own says whether both go to the same one. */
+export const otherEndOf = (n: {
+	readonly end: readonly Axis[];
+	readonly otherEnd?: readonly Axis[] | undefined;
+	readonly bothEnd?: boolean | undefined;
+}): readonly Axis[] => n.otherEnd ?? (n.bothEnd === true ? n.end : []);
+
 export interface Step {
 	readonly id: string;
 	readonly title: string;

@@ -4,7 +4,7 @@
  * Some of them are the axes that set-ups are solved on or steps are held against; the others are kept for comparison and for protocol limits. A hanging
  * ankle and a loaded one, a supine hip and a sitting fold are different kinds and never stand in for each other.
  */
-import type { Axis } from '../body/axis.ts';
+import { SIDES, type Axis, type Side } from '../body/axis.ts';
 
 export const RANGE_IDS = [
 	'hipFlexion',
@@ -28,6 +28,10 @@ export const RANGE_IDS = [
 	'spineRotation'
 ] as const;
 export type RangeId = (typeof RANGE_IDS)[number];
+
+/** The sides a movement is read on. */
+export const sidesRead = (kind: RangeKind): readonly Side[] =>
+	kind.midline === true ? SIDES.slice(0, 1) : SIDES;
 
 export type Sex = 'female' | 'male';
 

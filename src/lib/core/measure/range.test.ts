@@ -2,11 +2,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { METHODS, methodOf, RANGES } from '../../catalogue/ranges.ts';
+import { AXES, isMidline, POSSIBLE_RANGE, sidesOfAxis } from '../body/axis.ts';
 import { bodyOf } from '../body/body.ts';
 import { addDays, ageOn, dayNumber, daysBetween, isDay, weekday } from '../base/calendar-day.ts';
 import { uuid7, uuidv7 } from '../base/uuid.ts';
 import { farFromAll, looksSwapped, measuredRange } from './range.ts';
-import { RANGE_IDS, sideDifference, usualFor, usualSpan } from './range-kind.ts';
+import { RANGE_IDS, sideDifference, sidesRead, usualFor, usualSpan } from './range-kind.ts';
 
 describe('a measured range', () => {
 	it('completes what is missing: no onset is no pain up to tolerable', () => {
@@ -195,4 +196,16 @@ describe('far from all others', () => {
 		expect([farFromAll(75, [], [135]), farFromAll(74, [], [135])]).toEqual([false, true]);
 		expect(farFromAll(14, [], [])).toBe(false);
 	});
+});
+
+it('a kind and its axis agree: its own name, its bounds, and whether there is one of it or one a side', () => {
+	for (const kind of Object.values(RANGES)) {
+		expect(sidesRead(kind)).toEqual(kind.midline === true ? ['left'] : ['left', 'right']);
+		if (kind.axis === null) continue;
+		expect(kind.id).toBe(kind.axis);
+		expect(kind.midline === true, kind.id).toBe(isMidline(kind.axis));
+		expect(sidesOfAxis(kind.axis)).toEqual(sidesRead(kind));
+		expect(kind.possible).toEqual(POSSIBLE_RANGE[kind.axis]);
+	}
+	expect(AXES.filter((a) => !Object.values(RANGES).some((k) => k.axis === a))).toEqual([]);
 });

@@ -1,5 +1,5 @@
 /** What one session shows: work done, hardest effort, clean share, peaks. Missing values stay missing. */
-import { addDays } from '../base/calendar-day.ts';
+import { addDays, type Day } from '../base/calendar-day.ts';
 import type { Morning, Region, Session, SetEntry } from './record.ts';
 
 /** Repetitions of a set that were done with the load they were asked with: none of a lighter set, those before a drop of one that was let down. */
@@ -56,12 +56,46 @@ export function painAdded(s: Session, region: Region): number {
 	return p?.peak === undefined ? 0 : p.peak - (p.before ?? 0);
 }
 
-/** Pain of a region before, at its worst, after, and on the morning that followed; null where it was not said. */
-export function painAround(
-	s: Session,
+const worse = (a: number | null, b: number | null): number | null =>
+	a === null ? b : b === null ? a : Math.max(a, b);
+
+export interface PainDay extends PainAround {
+	readonly date: Day;
+}
+
+/** The pain of a region by day, oldest first: of several sessions on a day the worst of each. */
+export function painByDay(
+	sessions: readonly Session[],
 	region: Region,
 	mornings: readonly Morning[]
-): Readonly<Record<'before' | 'peak' | 'after' | 'next', number | null>> {
+): readonly PainDay[] {
+	const days = new Map<Day, PainDay>();
+	for (const s of sessions) {
+		const now = painAround(s, region, mornings);
+		const known = days.get(s.date) ?? now;
+		days.set(s.date, {
+			date: s.date,
+			before: worse(known.before, now.before),
+			peak: worse(known.peak, now.peak),
+			after: worse(known.after, now.after),
+			next: worse(known.next, now.next)
+		});
+	}
+	return [...days.values()].sort((a, b) => (a.date < b.date ? -1 : 1));
+}
+
+/** The worst of each region over several sessions; a region of which nothing was said is left out. */
+export function worstByRegion(sessions: readonly Session[]): ReadonlyMap<Region, number> {
+	const worst = new Map<Region, number>();
+	for (const { region, peak } of sessions.flatMap((s) => s.pains))
+		if (peak !== undefined) worst.set(region, Math.max(worst.get(region) ?? 0, peak));
+	return worst;
+}
+
+type PainAround = Readonly<Record<'before' | 'peak' | 'after' | 'next', number | null>>;
+
+/** Pain of a region before, at its worst, after, and on the morning that followed; null where it was not said. */
+export function painAround(s: Session, region: Region, mornings: readonly Morning[]): PainAround {
 	const p = painIn(s, region);
 	const after = addDays(s.date, 1);
 	const next = mornings.find((m) => m.date === after && m.region === region);

@@ -1,5 +1,5 @@
 /** Who a client is and what stands before everything: setting, screening, flags, surgery, protocol limits. One query. */
-import { sql } from 'kysely';
+import { sql, type RawBuilder } from 'kysely';
 import type { Side } from '#lib/core/body/axis.ts';
 import type { ArrivalAnswer, ArrivalKept } from '#lib/core/decision/arrival.ts';
 import type { ProtocolWhen } from '#lib/core/client/envelope.ts';
@@ -147,7 +147,7 @@ interface Row {
 	}[];
 	plan_order: { id: string; groups: PlanOrder } | null;
 	stories: { id: string; region: string; body: Story }[];
-	repeated: Repeated[];
+	repeated: (Omit<Repeated, 'day'> & { local_day: Day })[];
 	known: KnownSymptom[];
 	arrivals: {
 		id: string;
@@ -170,24 +170,46 @@ interface ClosingRow {
 	document: string | null;
 }
 
+type Sql = RawBuilder<unknown>;
+
+/** Some columns as JSON, by their own names. */
+const columns = (alias: string, names: readonly string[]): Sql =>
+	sql`jsonb_build_object(${sql.join(names.flatMap((n) => [sql.lit(n), sql.ref(`${alias}.${n}`)]))})`;
+
+/** What stands in a table of the client `c`, as x. */
+const ofThem = (table: string): Sql =>
+	sql`from ${sql.table(table)} x where x.practice_id = c.practice_id and x.client_id = c.id and ${isHead(table, 'x')}`;
+const every = (table: string, what: Sql, order: Sql, also: Sql = sql``): Sql =>
+	sql`coalesce((select jsonb_agg(${what} order by ${order}) ${ofThem(table)}${also}), '[]')`;
+const newest = (table: string, what: Sql, order: Sql): Sql =>
+	sql`(select ${what} ${ofThem(table)} order by ${order} limit 1)`;
+
+const WITH_CLOSING: Sql = sql`to_jsonb(x) || jsonb_build_object('closing',
+	(select to_jsonb(k) from flag_closing k where k.practice_id = x.practice_id and k.flag_id = x.id))`;
+
+/** Operations that stand, each with the protocol of its first entry: a corrected one keeps it. */
+const OPERATIONS: Sql = sql`coalesce((with recursive chain as (
+	select s.id, s.id as root from surgery s where s.practice_id = c.practice_id and s.client_id = c.id and s.replaces_id is null
+	union all select s.id, k.root from surgery s join chain k on s.practice_id = c.practice_id and s.replaces_id = k.id)
+	select jsonb_agg(to_jsonb(s) || jsonb_build_object('protocol', (
+		select to_jsonb(p) from protocol p
+		where p.practice_id = c.practice_id and p.surgery_id = k.root and ${isHead('protocol', 'p')} limit 1)) order by s.local_day)
+	from chain k join surgery s on s.practice_id = c.practice_id and s.id = k.id where ${isHead('surgery', 's')}), '[]')`;
+
 /** Clients with a setting, by name; one when an id is given. Another practice's client is simply not there. */
 export async function clientHeads(t: PracticeTransaction, whose?: Whose): Promise<readonly ClientHead[]> {
 	const { rows } = await sql<Row>`
 		select c.id, c.tz, c.opened_on, p.name, p.born, p.occupation, p.sex,
-			(select to_jsonb(s) from client_setting s where s.practice_id = c.practice_id and s.client_id = c.id and ${isHead('client_setting', 's')} order by s.recorded_at desc limit 1) as setting,
-			(select to_jsonb(s) from screening s where s.practice_id = c.practice_id and s.client_id = c.id and ${isHead('screening', 's')} order by s.local_day desc, s.recorded_at desc limit 1) as screening,
-			coalesce((select jsonb_agg(to_jsonb(f) || jsonb_build_object('closing', (select to_jsonb(k) from flag_closing k where k.practice_id = f.practice_id and k.flag_id = f.id)) order by f.local_day) from flag f where f.practice_id = c.practice_id and f.client_id = c.id and ${isHead('flag', 'f')}), '[]') as flags,
-			coalesce((with recursive chain as (
-				select s.id, s.id as root from surgery s where s.practice_id = c.practice_id and s.client_id = c.id and s.replaces_id is null
-				union all select s.id, k.root from surgery s join chain k on s.practice_id = c.practice_id and s.replaces_id = k.id)
-				select jsonb_agg(to_jsonb(s) || jsonb_build_object('protocol', (select to_jsonb(p) from protocol p where p.practice_id = c.practice_id and p.surgery_id = k.root and ${isHead('protocol', 'p')} limit 1)) order by s.local_day)
-				from chain k join surgery s on s.practice_id = c.practice_id and s.id = k.id where ${isHead('surgery', 's')}), '[]') as surgery,
-			coalesce((select jsonb_agg(jsonb_build_object('id', a.id, 'local_day', a.local_day, 'answer', a.answer, 'said', a.said, 'opened_by', a.opened_by, 'recorded_at', a.recorded_at, 'pains', a.pains) order by a.local_day, a.recorded_at) from arrival a where a.practice_id = c.practice_id and a.client_id = c.id and ${isHead('arrival', 'a')}), '[]') as arrivals,
-			(select jsonb_build_object('id', o.id, 'groups', o.groups) from plan_order o where o.practice_id = c.practice_id and o.client_id = c.id and ${isHead('plan_order', 'o')} order by o.recorded_at desc limit 1) as plan_order,
-			coalesce((select jsonb_agg(jsonb_build_object('id', y.id, 'region', y.region, 'body', y.body) order by y.recorded_at) from story y where y.practice_id = c.practice_id and y.client_id = c.id and ${isHead('story', 'y')}), '[]') as stories,
-			coalesce((select jsonb_agg(jsonb_build_object('way', m.way, 'leg', m.leg, 'repetitions', m.repetitions, 'day', m.local_day) order by m.local_day, m.recorded_at) from repeated_movement m where m.practice_id = c.practice_id and m.client_id = c.id and ${isHead('repeated_movement', 'm')}), '[]') as repeated,
-			coalesce((select jsonb_agg(jsonb_build_object('region', k.region, 'symptom', k.symptom, 'until', k.until) order by k.recorded_at) from known_symptom k where k.practice_id = c.practice_id and k.client_id = c.id and ${isHead('known_symptom', 'k')}), '[]') as known,
-			coalesce((select jsonb_agg(to_jsonb(l) order by l.axis, l.side) from protocol_limit l where l.practice_id = c.practice_id and l.client_id = c.id and ${isHead('protocol_limit', 'l')} and not l.lifted), '[]') as limits
+			${newest('client_setting', sql`to_jsonb(x)`, sql`x.recorded_at desc`)} as setting,
+			${newest('screening', sql`to_jsonb(x)`, sql`x.local_day desc, x.recorded_at desc`)} as screening,
+			${every('flag', WITH_CLOSING, sql`x.local_day`)} as flags,
+			${OPERATIONS} as surgery,
+			${every('arrival', columns('x', ['id', 'local_day', 'answer', 'said', 'opened_by', 'recorded_at', 'pains']), sql`x.local_day, x.recorded_at`)} as arrivals,
+			${newest('plan_order', columns('x', ['id', 'groups']), sql`x.recorded_at desc`)} as plan_order,
+			${every('story', columns('x', ['id', 'region', 'body']), sql`x.recorded_at`)} as stories,
+			${every('repeated_movement', columns('x', ['way', 'leg', 'repetitions', 'local_day']), sql`x.local_day, x.recorded_at`)} as repeated,
+			${every('known_symptom', columns('x', ['region', 'symptom', 'until']), sql`x.recorded_at`)} as known,
+			${every('protocol_limit', sql`to_jsonb(x)`, sql`x.axis, x.side`, sql` and not x.lifted`)} as limits
 		from client c join person p on p.practice_id = c.practice_id and p.client_id = c.id
 		where c.status = 'active' and ${ofClient('c', whose, 'id')}
 		order by p.name, c.id`.execute(t.trx);
@@ -213,7 +235,7 @@ function headOf(r: Row): ClientHead {
 		surgery: r.surgery.map(surgeryOf),
 		planOrder: r.plan_order,
 		stories: r.stories.map(({ id, region, body }) => ({ ...body, id, region })),
-		repeated: r.repeated,
+		repeated: r.repeated.map(({ local_day: day, ...x }) => ({ ...x, day })),
 		known: r.known,
 		arrivals: r.arrivals.map((a) => ({
 			id: a.id,

@@ -1,6 +1,6 @@
 /** A practice's own families: the standing version of each. */
 import { sql } from 'kysely';
-import type { ExerciseFamily, Needs } from '#lib/core/exercise/family.ts';
+import { type ExerciseFamily, type Needs, otherEndOf } from '#lib/core/exercise/family.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { isHead } from '../db/heads.ts';
 
@@ -23,7 +23,7 @@ export async function ownFamilyRows(t: PracticeTransaction): Promise<readonly Ow
 export function asWrittenNow(family: ExerciseFamily): ExerciseFamily {
 	const legs = (needs: Needs & { readonly bothEnd?: boolean }): Needs => ({
 		...needs,
-		otherEnd: needs.otherEnd ?? (needs.bothEnd === true ? needs.end : [])
+		otherEnd: otherEndOf(needs)
 	});
 	return {
 		...family,

@@ -2,6 +2,7 @@
 import { randomUUID } from 'node:crypto';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { client, demoForEach, reloaded, value } from '../../../../tests/database.ts';
+import { parseCorrection } from '#lib/contract/entry.ts';
 import type { EntryKind } from '#lib/core/client/entry-kind.ts';
 import { envelopeOf } from '../record/evidence-of.ts';
 import type { ClientRecord } from '../record/load.ts';
@@ -10,7 +11,8 @@ import { intakeOf } from '../repo/intake-repo.ts';
 import { saveGoal } from './ask.ts';
 import { decisions } from '../repo/decision-repo.ts';
 import { slipsByNeed } from '../view/slips-by-need.ts';
-import type { Context } from './actor.ts';
+import { invalid, type Context } from './actor.ts';
+import { arrive, openDay } from './arrive.ts';
 import { correctEntry, type Correction } from './correct-entry.ts';
 import { readAttachment } from './attach.ts';
 import { signDecision } from './sign-decision.ts';
@@ -33,17 +35,20 @@ const right = (
 	patch: Partial<Correction> = {},
 	ctx = physio,
 	r = wren
-) =>
-	correctEntry(ctx, {
+) => {
+	const parsed = parseCorrection(kind, new Map(Object.entries(values)));
+	if (!parsed.ok) return Promise.resolve(invalid(parsed.field, parsed.message));
+	return correctEntry(ctx, {
 		id: randomUUID(),
 		clientId: r.head.id,
 		kind,
 		entryId,
 		reason: 'a digit was left out',
-		values,
+		values: parsed.value,
 		sure: false,
 		...patch
 	});
+};
 const views = async (only: EntryKind, r = wren) =>
 	(await physio.inPractice((t) => entryViews(t, r.head.id, physio.actor, { from: 0, only }))).entries;
 const knee = () => wren.measurements.filter((m) => m.axis === 'kneeFlexion' && m.side === 'right').at(-1)!;
@@ -184,7 +189,13 @@ describe('other kinds', () => {
 });
 
 it('a signed slip says that its record changed, for a range as for a session', async () => {
-	const [slip] = slipsByNeed(wren, TODAY);
+	const { id: clientId } = wren.head;
+	const said = { fever: 'no', fall: 'no', newSwelling: 'no', calf: 'no' } as const;
+	const pains = { 'knee-right': 4 };
+	expect(value(await arrive(physio, { id: randomUUID(), clientId, day: TODAY, pains, ...said })).answer).toBe(
+		'lighter'
+	);
+	const [slip] = slipsByNeed(await reloaded(physio, clientId), TODAY);
 	const changed = async () => (await physio.inPractice((t) => decisions(t, wren.head.id)))[0]?.recordChanged;
 	value(
 		await signDecision(physio, {
@@ -196,6 +207,11 @@ it('a signed slip says that its record changed, for a range as for a session', a
 			hash: hashOf(slip!),
 			answer: 'accepted'
 		})
+	);
+	expect(await changed()).toBe(false);
+	// A day that is opened after all is no correction.
+	value(
+		await openDay(physio, { id: randomUUID(), clientId, day: TODAY, reason: 'the walk here, gone by now' })
 	);
 	expect(await changed()).toBe(false);
 	value(await right('range', knee().id, { pain: '6' }));

@@ -2,11 +2,11 @@
  * Puts one entry right in its place: the new value follows the old one, with the reason, and the old one stays to be read. Whoever may take an entry out
  * may put it right; what could not have been entered cannot be corrected to either; a range far from all others is asked about first.
  */
-import { testSpec } from '#lib/catalogue/function-tests.ts';
 import { questionnaire } from '#lib/catalogue/questionnaires.ts';
 import { RANGES } from '#lib/catalogue/ranges.ts';
+import type { Columns } from '#lib/contract/entry.ts';
+import type { SheetTest } from '#lib/contract/measure-form.ts';
 import { ok } from '#lib/core/base/result.ts';
-import { CORRECTABLE, type Correctable } from '#lib/core/client/correctable.ts';
 import type { EntryKind } from '#lib/core/client/entry-kind.ts';
 import { acceptTotal } from '#lib/core/measure/questionnaire.ts';
 import { farFromAll, measuredRange } from '#lib/core/measure/range.ts';
@@ -17,6 +17,7 @@ import { conflict, invalid, notFound, refuseFor, type Outcome } from './actor.ts
 import { replaceSetting } from './change-setting.ts';
 import { command, type Run } from './command.ts';
 import { newId } from './new-id.ts';
+import { testTrouble } from './save-sheet.ts';
 import { closedTo } from './take-out.ts';
 
 export interface Correction {
@@ -25,8 +26,8 @@ export interface Correction {
 	readonly kind: EntryKind;
 	readonly entryId: string;
 	readonly reason: string;
-	/** What was typed, by column; a column that is left out stays as it is. */
-	readonly values: Readonly<Record<string, string>>;
+	/** What is right, by column; a column that is left out stays as it is. */
+	readonly values: Columns;
 	/** A value that looks wrong was confirmed. */
 	readonly sure: boolean;
 }
@@ -44,49 +45,20 @@ export const correctEntry = command<Correction, true>({
 		if (found === undefined || r === undefined) return notFound;
 		const closed = closedTo(ctx.actor, x.kind, found.byId, found.content);
 		if (closed !== undefined) return refuseFor(closed, 'reason');
-		const patch = patchOf(x, found.content);
-		if (!patch.ok) return patch;
-		if (Object.keys(patch.value).length === 0)
+		const patch = changedIn(x.values, found.content);
+		if (Object.keys(patch).length === 0)
 			return invalid('reason', 'Nothing is changed: type what is right, or take the entry out.');
-		const wrong = wrongIn(r, x, { ...found.content, ...patch.value });
+		const wrong = wrongIn(r, x, { ...found.content, ...patch });
 		if (wrong !== undefined) return wrong;
-		if ((await putRight(t, x.kind, found.content, { ...x, patch: patch.value })) === 'conflict')
+		if ((await putRight(t, x.kind, found.content, { ...x, patch })) === 'conflict')
 			return conflict('This entry no longer stands: it was corrected or taken out meanwhile.');
-		return x.kind === 'complaint' ? usualFollows(run, r, { ...found.content, ...patch.value }) : ok(true);
+		return x.kind === 'complaint' ? usualFollows(run, r, { ...found.content, ...patch }) : ok(true);
 	}
 });
 
-/** The columns that change, in the column's own unit; a field that is no number or out of bounds is refused. */
-function patchOf(x: Correction, before: Row): Outcome<Readonly<Record<string, string | number>>> {
-	const out: Record<string, string | number> = {};
-	for (const c of CORRECTABLE[x.kind]) {
-		const typed = x.values[c.column]?.trim();
-		if (typed === undefined || typed === '') continue;
-		const value = c.per === undefined ? textOf(c, typed) : numberOf(c, c.per, typed);
-		if (!value.ok) return value;
-		if (value.value !== before[c.column]) out[c.column] = value.value;
-	}
-	return ok(out);
-}
-
-const textOf = (c: Correctable, typed: string): Outcome<string> =>
-	typed.length > (c.most ?? Infinity)
-		? invalid(c.column, `At most ${c.most} characters.`)
-		: typed.includes('\0')
-			? invalid(c.column, 'Text may not hold a NUL character.')
-			: ok(typed);
-
-function numberOf(c: Correctable, per: number, typed: string): Outcome<number> {
-	const n = Number(typed.replace(',', '.').replace('−', '-'));
-	const bounds = `${c.low} to ${c.high}${c.unit === undefined ? '' : ` ${c.unit}`}`;
-	if (!/^[-−+]?\d+([.,]\d+)?$/.test(typed) || !Number.isFinite(n))
-		return invalid(c.column, `${c.label}: “${typed.slice(0, 20)}” is not a number; give ${bounds}.`);
-	if (n < (c.low ?? -Infinity) || n > (c.high ?? Infinity))
-		return invalid(c.column, `${c.label}: ${n} is outside ${bounds}.`);
-	if (per === 1 && !Number.isInteger(n))
-		return invalid(c.column, `${c.label}: give a whole number, ${bounds}.`);
-	return ok(Math.round(n * per));
-}
+/** What is changed of what stands. */
+const changedIn = (values: Columns, before: Row): Columns =>
+	Object.fromEntries(Object.entries(values).filter(([column, v]) => v !== before[column]));
 
 /** What could not have been entered, by the rules of its kind; a value far from all others is asked about. */
 function wrongIn(r: ClientRecord, x: Correction, row: Row): Outcome<never> | undefined {
@@ -94,18 +66,13 @@ function wrongIn(r: ClientRecord, x: Correction, row: Row): Outcome<never> | und
 		case 'range':
 			return wrongRange(r, x, row);
 		case 'test': {
-			const spec = testSpec(String(row.test));
-			const value = Number(row.value_hundredths) / 100;
-			if (spec === undefined) return undefined;
-			const [low, high] = spec.possible;
-			if (value < low || value > high)
-				return invalid(
-					'value_hundredths',
-					`${spec.title}: ${value} is outside ${low} to ${high} ${spec.unit}.`
-				);
-			return spec.whole === true && !Number.isInteger(value)
-				? invalid('value_hundredths', `${spec.title} is counted in whole ${spec.unit}.`)
-				: undefined;
+			const wrong = testTrouble({
+				test: String(row.test),
+				side: row.side as SheetTest['side'],
+				value: Number(row.value_hundredths) / 100,
+				extras: (row.extras ?? {}) as SheetTest['extras']
+			});
+			return wrong === undefined ? undefined : invalid('value_hundredths', wrong[1]);
 		}
 		case 'total': {
 			const spec = questionnaire(String(row.instrument));

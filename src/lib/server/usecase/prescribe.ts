@@ -3,6 +3,7 @@
  * trainer; a licensed user may go past what is tolerated with a reason, nobody past a protocol limit.
  */
 import { CATALOGUE_VERSION } from '#lib/catalogue/families.ts';
+import { LEAST_REASON } from '#lib/contract/basics.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import { ok } from '#lib/core/base/result.ts';
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
@@ -182,7 +183,6 @@ function loadRefusal(r: ClientRecord, p: NewPrescription): Outcome<never> | unde
 	);
 }
 
-const LEAST_REASON = 5;
 const saysWhy = (reason: string | undefined): boolean => (reason ?? '').trim().length >= LEAST_REASON;
 
 /** All that closes what is wanted, gates included; a step that was reached already asks no gate. */

@@ -112,7 +112,10 @@ export const saveMeasurements = (
 	recordedAt?: Date
 ): Promise<Outcome<number>> => saveSheet(ctx, clientId, { day, ranges, tests: [], totals: [] }, recordedAt);
 
-function testTrouble(taken: SheetTest): [string, string] | undefined {
+type Taken = Pick<SheetTest, 'test' | 'side' | 'value' | 'extras'>;
+
+/** Why a result cannot be kept: its field on the sheet, and what is wrong; undefined where nothing is. */
+export function testTrouble(taken: Taken): [string, string] | undefined {
 	const spec = testSpec(taken.test);
 	if (spec === undefined) return ['', `There is no test ${taken.test}.`];
 	const field = taken.side === null ? `test.${spec.id}.value` : `test.${spec.id}.${taken.side}.value`;
@@ -136,7 +139,7 @@ function testTrouble(taken: SheetTest): [string, string] | undefined {
 }
 
 /** A six-minute walk above its resting lines is not a result to keep without saying so. */
-function gateTrouble(spec: TestSpec, { extras }: SheetTest, field: string): [string, string] | undefined {
+function gateTrouble(spec: TestSpec, { extras }: Taken, field: string): [string, string] | undefined {
 	if (spec.id !== 'six-minute-walk') return undefined;
 	const { restingPulse: pulse, systolic, diastolic } = extras;
 	const gate = walkGate({

@@ -11,21 +11,14 @@ import { doseText } from '#lib/core/dose/dose.ts';
 import { changeOf } from '#lib/core/measure/change.ts';
 import { judgeTest, type TestPerson, type TestSpec } from '#lib/core/measure/function-test.ts';
 import { totalChange } from '#lib/core/measure/questionnaire.ts';
-import { painAround } from '#lib/core/session/work.ts';
+import { painByDay, type PainDay } from '#lib/core/session/work.ts';
 import { changeText, firstReading, readingText } from '#lib/wording/measure.ts';
 import { setupText } from '#lib/wording/setup.ts';
 import { regionsOf } from '../record/facts-of.ts';
+import { logsOf } from '../record/found-once.ts';
 import type { ClientRecord } from '../record/load.ts';
 import type { SignedDecision } from '../repo/decision-repo.ts';
 import type { TestResult, Total } from '../repo/sheet-repo.ts';
-
-export interface PainDay {
-	readonly date: Day;
-	readonly before: number | null;
-	readonly peak: number | null;
-	readonly after: number | null;
-	readonly next: number | null;
-}
 
 export interface RegionPain {
 	readonly region: string;
@@ -33,36 +26,14 @@ export interface RegionPain {
 	readonly days: readonly PainDay[];
 }
 
-const worse = (a: number | null, b: number | null): number | null =>
-	a === null ? b : b === null ? a : Math.max(a, b);
-
 /** The worst of a day over all exercises of a region; regions under treatment first, then those that were. */
 export function painByRegion(r: ClientRecord): readonly RegionPain[] {
 	const regions = [...new Set([...regionsOf(r), ...r.everGiven.map((e) => e.region)])];
 	return regions.flatMap((region): RegionPain[] => {
-		const own = new Set(r.everGiven.filter((e) => e.region === region).map((e) => e.id));
-		const days = new Map<Day, PainDay>();
-		for (const { exerciseId, session } of r.logs) {
-			if (!own.has(exerciseId)) continue;
-			const { before, peak, after, next } = painAround(session, region, r.mornings);
-			const known = days.get(session.date);
-			days.set(session.date, {
-				date: session.date,
-				before: worse(known?.before ?? null, before),
-				peak: worse(known?.peak ?? null, peak),
-				after: worse(known?.after ?? null, after),
-				next: worse(known?.next ?? null, next)
-			});
-		}
-		return own.size === 0
-			? []
-			: [
-					{
-						region,
-						usual: r.head.setting.usual[region]?.intake ?? 0,
-						days: [...days.values()].sort((a, b) => (a.date < b.date ? -1 : 1))
-					}
-				];
+		const own = r.everGiven.filter((e) => e.region === region);
+		const sessions = own.flatMap((e) => logsOf(r, e.id).map((l) => l.session));
+		const usual = r.head.setting.usual[region]?.intake ?? 0;
+		return own.length === 0 ? [] : [{ region, usual, days: painByDay(sessions, region, r.mornings) }];
 	});
 }
 

@@ -1,5 +1,6 @@
 /** The visits of a client as a list: latest first, what was done, and the worst of each region. */
 import type { Day } from '#lib/core/base/calendar-day.ts';
+import { worstByRegion } from '#lib/core/session/work.ts';
 import { regionName } from '#lib/wording/names.ts';
 import type { ClientRecord } from '../record/load.ts';
 
@@ -18,9 +19,6 @@ export function visitsOf(r: ClientRecord): readonly VisitView[] {
 	for (const l of r.logs) visits.set(l.visitId, [...(visits.get(l.visitId) ?? []), l]);
 	return [...visits.entries()]
 		.map(([id, logs]): VisitView => {
-			const worst = new Map<string, number>();
-			for (const { region, peak } of logs.flatMap((l) => l.session.pains))
-				if (peak !== undefined) worst.set(region, Math.max(worst.get(region) ?? 0, peak));
 			return {
 				id,
 				day: logs[0]?.session.date ?? '',
@@ -29,7 +27,9 @@ export function visitsOf(r: ClientRecord): readonly VisitView[] {
 					(l) =>
 						`${titles.get(l.prescriptionId) ?? 'an exercise'} ${l.session.sets.map((s) => s.reps).join(' + ') || 'nothing'}`
 				),
-				worst: [...worst].map(([region, peak]) => `${regionName(region)} ${peak}`)
+				worst: [...worstByRegion(logs.map((l) => l.session))].map(
+					([region, peak]) => `${regionName(region)} ${peak}`
+				)
 			};
 		})
 		.sort((a, b) => (a.day > b.day ? -1 : a.day < b.day ? 1 : 0));

@@ -1,7 +1,6 @@
 import { fileTypeFromBuffer } from 'file-type';
-import { correctForm, takeOutForm } from '#lib/contract/entry.ts';
+import { correctForm, parseCorrection, takeOutForm } from '#lib/contract/entry.ts';
 import { attachmentForm } from '#lib/contract/history-form.ts';
-import { CORRECTABLE } from '#lib/core/client/correctable.ts';
 import { attach } from '#lib/server/usecase/attach.ts';
 import { correctPerson } from '#lib/server/usecase/correct-person.ts';
 import { correctEntry } from '#lib/server/usecase/correct-entry.ts';
@@ -13,7 +12,7 @@ import { regionName } from '#lib/wording/names.ts';
 import { visitsOf } from '#lib/server/view/visits.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
-import { refusal, refuseShape } from '#lib/server/http/respond.ts';
+import { refusal, refuseAll, refuseShape } from '#lib/server/http/respond.ts';
 import { contactsOf, entryViews, PAGE_SIZE } from '#lib/server/usecase/show-entries.ts';
 import { takeOutEntry } from '#lib/server/usecase/take-out.ts';
 import type { Actions, PageServerLoad } from './$types';
@@ -91,12 +90,11 @@ export const actions: Actions = {
 		const parsed = correctForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseShape(form, parsed.error);
 		const { sure, ...x } = parsed.data;
-		const values = Object.fromEntries(
-			CORRECTABLE[x.kind].map((c) => [c.column, String(form.get(c.column) ?? '')])
-		);
+		const right = parseCorrection(x.kind, new Map([...form].map(([k, v]) => [k, String(v)])));
+		if (!right.ok) return refuseAll(form, right.issues);
 		const done = await correctEntry(contextIn(locals), {
 			...x,
-			values,
+			values: right.value,
 			sure: sure === 'on',
 			clientId: params.id
 		});
