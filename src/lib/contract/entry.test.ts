@@ -1,6 +1,6 @@
 /** A correction as a form: everything that is wrong at once, each at its field; in the column's own unit. */
 import { describe, expect, it } from 'vitest';
-import { CORRECTABLE } from '#lib/core/client/correctable.ts';
+import { correctableIn } from '#lib/core/client/correctable.ts';
 import { ENTRY_KINDS } from '#lib/core/client/entry-kind.ts';
 import { parseCorrection, takeOutForm } from './entry.ts';
 
@@ -21,6 +21,23 @@ describe('what is put right', () => {
 		});
 		expect(parseCorrection('operation', of({ local_day: '2026-01-01' }))).toEqual({ ok: true, value: {} });
 	});
+	it('of a session, what stands in its lists; of no other kind, and nothing but what is known of them', () => {
+		const typed = of({
+			'pains.0.peak': '3',
+			'sets.1.reps': '7',
+			'sets.0.peak': '1',
+			'pains.0.reps': '1',
+			'pains.10.peak': '1',
+			'sets.0.constructor': '1'
+		});
+		expect(parseCorrection('session', typed)).toEqual({
+			ok: true,
+			value: { 'pains.0.peak': 3, 'sets.1.reps': 7 }
+		});
+		expect(parseCorrection('morning', typed)).toEqual({ ok: true, value: {} });
+		const wrong = parseCorrection('session', of({ 'pains.0.peak': '11', 'sets.0.reps': '7.5' }));
+		expect(wrong.ok ? [] : wrong.issues.map((i) => i.field)).toEqual(['pains.0.peak', 'sets.0.reps']);
+	});
 	it('refuses everything at once, each at its field: half a point, past the scale, no number, too long, NUL', () => {
 		const wrong = (kind: (typeof ENTRY_KINDS)[number], typed: Readonly<Record<string, string>>) => {
 			const r = parseCorrection(kind, of(typed));
@@ -28,14 +45,17 @@ describe('what is put right', () => {
 		};
 		expect(
 			wrong('range', { pain: '2.5', end_tenths: 'many', onset_tenths: '181', tolerable_tenths: '90' })
-		).toEqual(['onset_tenths', 'end_tenths', 'pain']);
+		).toEqual(['pain', 'end_tenths', 'onset_tenths']);
 		expect(wrong('morning', { pain: '11', stiffness_min: '601' })).toEqual(['pain', 'stiffness_min']);
 		expect(wrong('morning', { pain: '10', stiffness_min: '600' })).toEqual([]);
 		expect(wrong('note', { body: 'x'.repeat(2001) })).toEqual(['body']);
 		expect(wrong('attachment', { title: 'a\0b' })).toEqual(['title']);
 	});
 	it('each number has bounds, each text a length', () => {
-		for (const c of ENTRY_KINDS.flatMap((k) => CORRECTABLE[k]))
+		const row = { pains: [{ region: 'back', before: 1, peak: 2, after: 1 }], sets: [{ reps: 8, effort: 4 }] };
+		const fields = ENTRY_KINDS.flatMap((k) => correctableIn(k, row));
+		expect(fields.length).toBeGreaterThan(19);
+		for (const c of fields)
 			expect(c.per === undefined ? (c.most ?? 0) > 0 : (c.low ?? 0) < (c.high ?? 0), c.column).toBe(true);
 	});
 });

@@ -1,7 +1,7 @@
 /** What was entered of a client, and taking it out, as a page and a form. */
 import { z } from 'zod';
 import type { Day } from '#lib/core/base/calendar-day.ts';
-import { CORRECTABLE, type Correctable } from '#lib/core/client/correctable.ts';
+import { correctable, type Correctable } from '#lib/core/client/correctable.ts';
 import { ENTRY_KINDS, type EntryKind } from '#lib/core/client/entry-kind.ts';
 import {
 	reasonGiven,
@@ -63,8 +63,10 @@ export function parseCorrection(
 ): { readonly ok: true; readonly value: Columns } | Unparsed {
 	const issues: FieldIssue[] = [];
 	const value: Record<string, string | number> = {};
-	for (const c of CORRECTABLE[kind]) {
-		const parsed = fieldOf(c).safeParse(form.get(c.column) ?? '');
+	for (const [column, typedIn] of form) {
+		const c = correctable(kind, column);
+		if (c === undefined) continue;
+		const parsed = fieldOf(c).safeParse(typedIn);
 		if (!parsed.success) issues.push({ field: c.column, message: parsed.error.issues[0]?.message ?? '' });
 		else if (typeof parsed.data === 'number') value[c.column] = Math.round(parsed.data * (c.per ?? 1));
 		else if (parsed.data !== undefined && parsed.data !== '') value[c.column] = parsed.data;

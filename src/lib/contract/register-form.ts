@@ -1,5 +1,6 @@
 /** Registering as a form: in either unit system, adults, consents as ticks. */
 import { z } from 'zod';
+import { WITHDRAWABLE, type ConsentPurpose } from '#lib/core/client/consent.ts';
 import { day, text, typed, typedWhole, uuid } from './basics.ts';
 
 export const HOME_KIT = [
@@ -14,6 +15,21 @@ export const HOME_KIT = [
 	'stick',
 	'bed'
 ] as const;
+
+/** Ticks of one name, those that are known. */
+const ticked = <T extends string>(form: FormData, name: string, known: readonly T[]): T[] =>
+	known.filter((k) => form.getAll(name).includes(k));
+
+/** What there is at home, and the weekdays with time (0 is Sunday). */
+export const kitIn = (form: FormData): readonly string[] => ticked(form, 'kit', HOME_KIT);
+export const daysIn = (form: FormData): readonly number[] =>
+	ticked(form, 'days', ['0', '1', '2', '3', '4', '5', '6']).map(Number);
+export const agreedIn = (form: FormData): readonly ConsentPurpose[] => ticked(form, 'agreed', WITHDRAWABLE);
+
+const minutes = typedWhole('Minutes a day', 5, 180, 'min');
+/** What changes at home: beside its ticks, the minutes. */
+export const homeForm = z.object({ id: uuid, minutes });
+
 export const LANGUAGES = ['en'] as const;
 
 const metric = z.object({
@@ -59,5 +75,5 @@ export const registerForm = z.object({
 	occupation: text(120),
 	units: z.enum(['metric', 'imperial']),
 	language: z.enum(LANGUAGES),
-	minutes: typedWhole('Minutes a day', 5, 180, 'min')
+	minutes
 });

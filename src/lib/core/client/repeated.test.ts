@@ -2,15 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import { STEPS_WITH } from '../../catalogue/tags.ts';
 import { addDays } from '../base/calendar-day.ts';
-import {
-	BACK_WAYS,
-	goesWith,
-	PREFERENCE_DAYS,
-	preferenceOf,
-	tagsOfWay,
-	withheldByWay,
-	type Repeated
-} from './repeated.ts';
+import { BACK_WAYS, goesWith, preferenceOf, tagsOfWay, withheldByWay, type Repeated } from './repeated.ts';
 
 const TODAY = '2026-03-12';
 const tried = (way: Repeated['way'], leg: Repeated['leg'], daysAgo = 0): Repeated => ({
@@ -36,8 +28,8 @@ describe('the preferred way', () => {
 	it('is good for four weeks; what sent pain further down binds until it is tried again', () => {
 		const at = (days: number) =>
 			preferenceOf([tried('backward', 'better', days), tried('forward', 'further-down', days)], TODAY);
-		expect(at(PREFERENCE_DAYS).prefers).toBe('backward');
-		expect(at(PREFERENCE_DAYS + 1).prefers).toBeNull();
+		expect(at(28).prefers).toBe('backward');
+		expect(at(29).prefers).toBeNull();
 		expect(at(400).avoids).toEqual(['forward']);
 		expect(
 			preferenceOf([tried('forward', 'further-down', 5), tried('forward', 'same', 1)], TODAY).avoids

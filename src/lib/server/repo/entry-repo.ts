@@ -173,11 +173,10 @@ export const putRight = (
 	t: PracticeTransaction,
 	kind: EntryKind,
 	content: Readonly<Record<string, unknown>>,
-	{ id, reason, patch }: Follows & { readonly patch: Readonly<Record<string, string | number>> }
+	{ id, reason, patch }: Follows & { readonly patch: Readonly<Record<string, unknown>> }
 ): Promise<Append> =>
 	append(t, TABLE[kind], {
-		...again(content),
-		...patch,
+		...again({ ...content, ...patch }),
 		id,
 		replaces_id: String(content.id),
 		reason

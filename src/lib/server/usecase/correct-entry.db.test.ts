@@ -176,6 +176,36 @@ describe('other kinds', () => {
 		expect((await goalOf()).scores.map((s) => s.score).slice(-2)).toEqual([9, 10]);
 		expect((await goalOf()).scores).toHaveLength(before.scores.length + 1);
 	});
+	it('a session with a worst pain and a set that were mistyped: the slip reads what is right', async () => {
+		const logOf = async () => (await reloaded(physio, wren.head.id)).logs.at(-1)!;
+		const before = (await logOf()).session;
+		const [entry] = (await views('session')).filter((e) => e.state === 'stands');
+		const at = (column: string) => entry!.fields.find((f) => f.column === column);
+		expect(at('pains.0.peak')).toMatchObject({
+			label: 'Pain worst, right knee',
+			value: String(before.pains[0]!.peak)
+		});
+		expect(at('sets.0.reps')).toMatchObject({ label: 'Set 1', value: String(before.sets[0]!.reps) });
+		const high = { 'pains.0.before': '4', 'pains.0.after': '4', 'pains.0.peak': '3' };
+		expect(await right('session', entry!.id, high)).toMatchObject(field('pains.0.peak'));
+		// What was seen clean is not more than what was done.
+		const fewer = { 'sets.0.reps': String((before.sets[0]!.cleanReps ?? 1) - 1) };
+		expect(await right('session', entry!.id, fewer)).toMatchObject(field('sets.0.reps'));
+		expect(await right('session', entry!.id, { 'sets.9.reps': '8' })).toMatchObject({
+			refusal: { why: 'conflict' }
+		});
+		const more = { 'pains.0.peak': '9', 'sets.0.reps': String(before.sets[0]!.reps + 1) };
+		value(await right('session', entry!.id, more));
+		const after = (await logOf()).session;
+		expect(after.pains).toEqual([{ ...before.pains[0], peak: 9 }]);
+		expect(after.sets).toEqual([
+			{ ...before.sets[0], reps: before.sets[0]!.reps + 1 },
+			...before.sets.slice(1)
+		]);
+		expect(slipsByNeed(await reloaded(physio, wren.head.id), TODAY)[0]?.trace.rule).not.toBe(
+			slipsByNeed(wren, TODAY)[0]?.trace.rule
+		);
+	});
 	it('every kind that can be put right offers its fields, filled with what stands', async () => {
 		for (const name of ['Wren', 'Amos', 'Nerys']) {
 			const r = await client(physio, name);

@@ -7,10 +7,12 @@ import { RANGES } from '#lib/catalogue/ranges.ts';
 import type { Columns } from '#lib/contract/entry.ts';
 import type { SheetTest } from '#lib/contract/measure-form.ts';
 import { ok } from '#lib/core/base/result.ts';
+import { changedIn } from '#lib/core/client/correctable.ts';
 import type { EntryKind } from '#lib/core/client/entry-kind.ts';
 import { acceptTotal } from '#lib/core/measure/questionnaire.ts';
 import { farFromAll, measuredRange } from '#lib/core/measure/range.ts';
 import type { RangeId } from '#lib/core/measure/range-kind.ts';
+import type { Session } from '#lib/core/session/record.ts';
 import { loadRecords, type ClientRecord } from '../record/load.ts';
 import { entry, putRight } from '../repo/entry-repo.ts';
 import { conflict, invalid, notFound, refuseFor, type Outcome } from './actor.ts';
@@ -46,6 +48,8 @@ export const correctEntry = command<Correction, true>({
 		const closed = closedTo(ctx.actor, x.kind, found.byId, found.content);
 		if (closed !== undefined) return refuseFor(closed, 'reason');
 		const patch = changedIn(x.values, found.content);
+		if (patch === undefined)
+			return conflict('This entry is not what it was when the page was made; reload to see it.');
 		if (Object.keys(patch).length === 0)
 			return invalid('reason', 'Nothing is changed: type what is right, or take the entry out.');
 		const wrong = wrongIn(r, x, { ...found.content, ...patch });
@@ -55,10 +59,6 @@ export const correctEntry = command<Correction, true>({
 		return x.kind === 'complaint' ? usualFollows(run, r, { ...found.content, ...patch }) : ok(true);
 	}
 });
-
-/** What is changed of what stands. */
-const changedIn = (values: Columns, before: Row): Columns =>
-	Object.fromEntries(Object.entries(values).filter(([column, v]) => v !== before[column]));
 
 /** What could not have been entered, by the rules of its kind; a value far from all others is asked about. */
 function wrongIn(r: ClientRecord, x: Correction, row: Row): Outcome<never> | undefined {
@@ -81,6 +81,8 @@ function wrongIn(r: ClientRecord, x: Correction, row: Row): Outcome<never> | und
 				? undefined
 				: invalid('total_hundredths', accepted.refusal.message);
 		}
+		case 'session':
+			return wrongSession(row);
 		case 'complaint':
 			return Number(row.usual_morning) > Number(row.worst)
 				? invalid('usual_morning', 'A usual morning above the worst cannot be; one of the two is mistyped.')
@@ -115,6 +117,23 @@ function wrongRange(r: ClientRecord, x: Correction, row: Row): Outcome<never> | 
 	return !x.sure && farFromAll(end, ends(true), ends(false))
 		? invalid('sure', `Far from every other reading. Sure? ${Math.round(end)}°. Tick that it is as entered.`)
 		: undefined;
+}
+
+/** A worst below both before and after, and more done clean, or before the load was let down, than was done, cannot be. */
+function wrongSession(row: Row): Outcome<never> | undefined {
+	const { pains, sets } = row as unknown as Pick<Session, 'pains' | 'sets'>;
+	const pain = pains.findIndex(
+		({ before, peak = 10, after }) => before !== undefined && peak < before && peak < (after ?? 0)
+	);
+	if (pain >= 0)
+		return invalid(`pains.${pain}.peak`, 'The worst is at least what it was before or after the session.');
+	const set = sets.findIndex(
+		({ reps, cleanReps = 0, otherClean = 0, drop }) =>
+			reps < Math.max(cleanReps, otherClean, drop?.afterReps ?? 0)
+	);
+	return set < 0
+		? undefined
+		: invalid(`sets.${set}.reps`, `Set ${set + 1}: more was seen clean, or before the load was let down.`);
 }
 
 /** The usual morning that decisions begin from is the corrected one. */

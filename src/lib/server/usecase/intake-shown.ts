@@ -3,6 +3,8 @@ import type { PracticeTransaction } from '../db/in-practice.ts';
 import { intakeOf, type Intake } from '../repo/intake-repo.ts';
 import { testResults, totals, type TestResult, type Total } from '../repo/sheet-repo.ts';
 
+export type { Intake };
+
 export const intakeShown = (t: PracticeTransaction, clientId: string): Promise<Intake> =>
 	intakeOf(t, clientId);
 

@@ -3,6 +3,7 @@ import { POLICIES, type PolicyId } from '#lib/catalogue/policies.ts';
 import { ageOn, type Day } from '#lib/core/base/calendar-day.ts';
 import { ok } from '#lib/core/base/result.ts';
 import { bodyOf } from '#lib/core/body/body.ts';
+import type { ConsentPurpose } from '#lib/core/client/consent.ts';
 import type { Sex } from '#lib/core/measure/range-kind.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
 import { append } from '../db/append.ts';
@@ -10,10 +11,6 @@ import type { PracticeTransaction } from '../db/in-practice.ts';
 import { settingColumns, type Units } from '../repo/setting-row.ts';
 import { conflict, invalid, type Context, type Outcome } from './actor.ts';
 import { command } from './command.ts';
-
-/** What a client can agree to, each by itself; without the first nothing can be kept. */
-export const CONSENT_PURPOSES = ['keep-record', 'phone-link', 'letters', 'teaching'] as const;
-export type ConsentPurpose = (typeof CONSENT_PURPOSES)[number];
 
 export interface Registration {
 	readonly id: string;

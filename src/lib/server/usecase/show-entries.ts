@@ -1,7 +1,8 @@
 /** Everything that was entered of a client, latest day first, as a page shows it. */
 import { CONTACT_ROLES, type Contact } from '#lib/contract/note-form.ts';
 import type { EntryView } from '#lib/contract/entry.ts';
-import { CORRECTABLE } from '#lib/core/client/correctable.ts';
+import { correctableIn, valueAt, type Correctable } from '#lib/core/client/correctable.ts';
+import { regionName } from '#lib/wording/names.ts';
 import { entryText } from '#lib/wording/entries.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { entries, type Entry } from '../repo/entry-repo.ts';
@@ -13,6 +14,12 @@ export const PAGE_SIZE = 60;
 
 const valueOf = (kept: unknown, per: number | undefined): string =>
 	kept === null || kept === undefined ? '' : per === undefined ? String(kept) : String(Number(kept) / per);
+
+/** A pain says of which region it is. */
+function labelOf({ column, label }: Correctable, row: Entry['content']): string {
+	const [list, i] = column.split('.');
+	return list === 'pains' ? `${label}, ${regionName(String(valueAt(row, `pains.${i}.region`)))}` : label;
+}
 
 function viewOf(e: Entry, actor: Actor): EntryView {
 	const { after } = e;
@@ -31,11 +38,11 @@ function viewOf(e: Entry, actor: Actor): EntryView {
 		fields:
 			after !== null
 				? []
-				: CORRECTABLE[e.kind].map((c) => ({
+				: correctableIn(e.kind, e.content).map((c) => ({
 						column: c.column,
-						label: c.label,
+						label: labelOf(c, e.content),
 						unit: c.unit ?? '',
-						value: valueOf(e.content[c.column], c.per)
+						value: valueOf(valueAt(e.content, c.column), c.per)
 					}))
 	};
 }

@@ -1,10 +1,11 @@
 import { redirect } from '@sveltejs/kit';
 import { uuid } from '#lib/contract/basics.ts';
-import { HOME_KIT, parseBuild, registerForm } from '#lib/contract/register-form.ts';
+import { CONSENT_PURPOSES } from '#lib/core/client/consent.ts';
+import { daysIn, HOME_KIT, kitIn, parseBuild, registerForm } from '#lib/contract/register-form.ts';
 import { contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { refusal, refuseField, refuseShape } from '#lib/server/http/respond.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
-import { CONSENT_PURPOSES, registerClient } from '#lib/server/usecase/register-client.ts';
+import { registerClient } from '#lib/server/usecase/register-client.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals }) => {
@@ -34,7 +35,6 @@ export const actions: Actions = {
 		if (consents.some((c) => c.id === ''))
 			return refuseField(form, '', 'The form has lost its ids; reload the page.');
 		const { sex, occupation, minutes, ...who } = parsed.data;
-		const kept = (name: string): string[] => form.getAll(name).map(String);
 		const done = await registerClient(contextIn(locals), {
 			...who,
 			...build.data,
@@ -45,10 +45,8 @@ export const actions: Actions = {
 			policyId: 'pain-monitored',
 			frontOfKnee: false,
 			usual: {},
-			homeKit: kept('kit').filter((k) => (HOME_KIT as readonly string[]).includes(k)),
-			days: kept('days')
-				.map(Number)
-				.filter((d) => Number.isInteger(d) && d >= 0 && d <= 6),
+			homeKit: kitIn(form),
+			days: daysIn(form),
 			consents
 		});
 		if (!done.ok) return refusal(form, done.refusal);

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import Act from '#lib/ui/Act.svelte';
+	import AtHome from '#lib/ui/AtHome.svelte';
 	import Choice from '#lib/ui/Choice.svelte';
 	import DayField from '#lib/ui/DayField.svelte';
 	import Field from '#lib/ui/Field.svelte';
@@ -10,7 +11,7 @@
 	import { keepForm } from '#lib/ui/keep-form.ts';
 	import { sending } from '#lib/ui/sending.ts';
 	import { shortDay } from '#lib/wording/days.ts';
-	import { CONSENT_TEXT, KIT_NAME, LANGUAGE_NAME, WEEKDAYS } from '#lib/wording/intake.ts';
+	import { CONSENT_TEXT, LANGUAGE_NAME } from '#lib/wording/intake.ts';
 	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
 
 	let { data, form } = $props();
@@ -123,30 +124,7 @@
 		</section>
 		<section class="grid gap-2" aria-label="At home">
 			<h2>At home</h2>
-			<fieldset class="flex flex-wrap gap-x-5 gap-y-1">
-				<legend class="label">What there is</legend>{#each data.kit as k (k)}<Tick
-						name="kit"
-						value={k}
-						label={KIT_NAME[k] ?? k}
-					/>{/each}
-			</fieldset>
-			<div class="flex flex-wrap items-end gap-x-8 gap-y-2">
-				<fieldset class="flex flex-wrap gap-x-4">
-					<legend class="label">Days with time</legend>{#each [1, 2, 3, 4, 5, 6, 0] as d (d)}<Tick
-							name="days"
-							value={String(d)}
-							label={WEEKDAYS[d] ?? ''}
-						/>{/each}
-				</fieldset>
-				<Field
-					name="minutes"
-					label="Minutes on such a day"
-					unit="min"
-					inputmode="numeric"
-					wrong={wrong('minutes')}
-					width="w-16"
-				/>
-			</div>
+			<AtHome kit={data.kit} wrong={wrong('minutes')} />
 		</section>
 		<fieldset class="grid gap-1">
 			<legend><h2>The client agrees, on {shortDay(data.today)}, to</h2></legend>

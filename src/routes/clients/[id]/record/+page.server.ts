@@ -1,7 +1,11 @@
 import { fileTypeFromBuffer } from 'file-type';
 import { correctForm, parseCorrection, takeOutForm } from '#lib/contract/entry.ts';
+import { agreedIn, daysIn, HOME_KIT, homeForm, kitIn } from '#lib/contract/register-form.ts';
+import { agreedTo, CONSENT_PURPOSES } from '#lib/core/client/consent.ts';
 import { attachmentForm } from '#lib/contract/history-form.ts';
 import { attach } from '#lib/server/usecase/attach.ts';
+import { changeHome } from '#lib/server/usecase/change-home.ts';
+import { intakeShown } from '#lib/server/usecase/intake-shown.ts';
 import { correctPerson } from '#lib/server/usecase/correct-person.ts';
 import { correctEntry } from '#lib/server/usecase/correct-entry.ts';
 import { ENTRY_KINDS } from '#lib/core/client/entry-kind.ts';
@@ -15,6 +19,8 @@ import { formOf } from '#lib/server/http/form-of.ts';
 import { refusal, refuseAll, refuseShape } from '#lib/server/http/respond.ts';
 import { contactsOf, entryViews, PAGE_SIZE } from '#lib/server/usecase/show-entries.ts';
 import { takeOutEntry } from '#lib/server/usecase/take-out.ts';
+import type { Intake } from '#lib/server/usecase/intake-shown.ts';
+import type { ClientRecord } from '#lib/server/record/load.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 /** As it stands in the address; anything else is the beginning, and every kind. */
@@ -22,6 +28,20 @@ const pageOf = (text: string | null): number => {
 	const n = Number(text ?? '1');
 	return Number.isInteger(n) && n >= 1 && n <= 10_000 ? n : 1;
 };
+
+/** What is at home and when there is time, and what was agreed to with its day. */
+function homeShown(r: ClientRecord, said: Intake['consents']) {
+	const { homeKit, days, minutes } = r.head.setting;
+	const agreed = agreedTo(said);
+	return {
+		...{ homeKit, days, minutes, kit: HOME_KIT },
+		consents: CONSENT_PURPOSES.map((purpose) => ({
+			purpose,
+			given: agreed.has(purpose),
+			day: said.findLast((c) => c.purpose === purpose)?.day ?? null
+		}))
+	};
+}
 
 export const load: PageServerLoad = ({ locals, params, url }) =>
 	clientPage(locals, params.id, 'record', async (r, t, ctx) => {
@@ -44,6 +64,8 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 			attachId: formIds(ctx, 1)[0] as string,
 			personId: formIds(ctx, 1)[0] as string,
 			person: { name: r.head.name, born: r.head.born, sex: r.head.sex, occupation: r.head.occupation },
+			homeId: formIds(ctx, 1)[0] as string,
+			home: homeShown(r, (await intakeShown(t, params.id)).consents),
 			contacts: await contactsOf(t, params.id),
 			about: [
 				...regionsOf(r).map((region) => ({ value: `region:${region}`, name: regionName(region) })),
@@ -83,6 +105,22 @@ export const actions: Actions = {
 		});
 		return done.ok
 			? { done: 'Put right, with your reason. What stood before is kept as a note.' }
+			: refusal(form, done.refusal);
+	},
+	home: async ({ request, locals, params }) => {
+		const form = await formOf(request);
+		const parsed = homeForm.safeParse(Object.fromEntries(form));
+		if (!parsed.success) return refuseShape(form, parsed.error);
+		const done = await changeHome(contextIn(locals), {
+			id: parsed.data.id,
+			clientId: params.id,
+			homeKit: kitIn(form),
+			days: daysIn(form),
+			minutes: parsed.data.minutes ?? null,
+			agreed: agreedIn(form)
+		});
+		return done.ok
+			? { done: 'Kept. What is offered at home follows; what was agreed to before stays in the record.' }
 			: refusal(form, done.refusal);
 	},
 	correct: async ({ request, locals, params }) => {

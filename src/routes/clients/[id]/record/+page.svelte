@@ -13,6 +13,7 @@
 	import Contacts from '#lib/ui/record/Contacts.svelte';
 	import NoteForm from '#lib/ui/record/NoteForm.svelte';
 	import VisitRows from '#lib/ui/record/VisitRows.svelte';
+	import HomeForm from '#lib/ui/record/HomeForm.svelte';
 	import PersonForm from '#lib/ui/record/PersonForm.svelte';
 	import TakeOutForm from '#lib/ui/record/TakeOutForm.svelte';
 	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
@@ -90,6 +91,14 @@
 				today={data.head.today}
 				typed={personSent && form && 'typed' in form ? form.typed : {}}
 				wrong={personSent ? wrong : () => undefined}
+				say={(text) => (lost = text)}
+			/>{/key}
+	</Fold>
+	<Fold title="Home, time, what was agreed" needed={wrong('minutes') !== undefined} class="text-accent">
+		{#key data.homeId}<HomeForm
+				formId={data.homeId}
+				home={data.home}
+				{wrong}
 				say={(text) => (lost = text)}
 			/>{/key}
 	</Fold>

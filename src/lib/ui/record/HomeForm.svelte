@@ -1,0 +1,50 @@
+<script lang="ts">
+	/** What there is at home, when there is time, and what the client agrees to, as it stands and as it changes. */
+	import { enhance } from '$app/forms';
+	import { shortDay } from '#lib/wording/days.ts';
+	import { CONSENT_TEXT } from '#lib/wording/intake.ts';
+	import Act from '../Act.svelte';
+	import AtHome from '../AtHome.svelte';
+	import Tick from '../Tick.svelte';
+	import { sending } from '../sending.ts';
+
+	interface Props {
+		readonly formId: string;
+		readonly home: {
+			readonly kit: readonly string[];
+			readonly homeKit: readonly string[];
+			readonly days: readonly number[];
+			readonly minutes: number | null;
+			readonly consents: readonly {
+				readonly purpose: string;
+				readonly given: boolean;
+				readonly day: string | null;
+			}[];
+		};
+		readonly wrong: (field: string) => string | undefined;
+		readonly say: (text: string) => void;
+	}
+	let { formId, home, wrong, say }: Props = $props();
+	const when = (c: Props['home']['consents'][number]): string =>
+		c.day === null ? '' : ` · ${c.given ? 'agreed' : 'not, as said'} ${shortDay(c.day)}`;
+</script>
+
+<form method="POST" action="?/home" class="grid gap-2 pb-2" use:enhance={sending(say)} novalidate>
+	<input type="hidden" name="id" value={formId} />
+	<AtHome
+		kit={home.kit}
+		has={home.homeKit}
+		days={home.days}
+		minutes={home.minutes}
+		wrong={wrong('minutes')}
+	/>
+	<fieldset class="grid">
+		<legend class="label">The client agrees to</legend>
+		{#each home.consents as c (c.purpose)}
+			{@const text = `${CONSENT_TEXT[c.purpose] ?? c.purpose}${when(c)}`}
+			{#if c.purpose === 'keep-record'}<p class="flex min-h-8 items-center">{text}</p>
+			{:else}<Tick name="agreed" value={c.purpose} label={text} checked={c.given} />{/if}
+		{/each}
+	</fieldset>
+	<div><Act kind="quiet">Keep</Act></div>
+</form>
