@@ -1,4 +1,4 @@
-/** Several steps ticked on one list, as a form: rows "take.0", "family.0", "step.0", "exerciseId.0", … for one region. */
+/** Rows ticked on one list, as a form: "take.0" with its fields "family.0", "step.0", …: steps to prescribe, slips to sign. */
 import { z } from 'zod';
 import { text, unparsed, uuid, type Unparsed } from './basics.ts';
 
@@ -6,25 +6,25 @@ import { text, unparsed, uuid, type Unparsed } from './basics.ts';
 export const MOST_ROWS = 40;
 
 const head = z.object({ id: uuid, region: text(40).min(1, 'Choose the region it is for.') });
-const row = z.object({
+const step = z.object({
 	id: uuid,
 	exerciseId: uuid,
 	family: text(40).min(1, 'Choose a family.'),
 	step: text(60).min(1, 'Choose a step.')
 });
+const slip = z.object({
+	id: uuid,
+	prescriptionId: uuid,
+	exerciseId: uuid,
+	basedOn: uuid,
+	hash: text(64).min(1, 'This slip has lost its mark; reload the page.')
+});
 
-export interface Picked extends z.infer<typeof row> {
-	readonly region: string;
-}
-export type SeveralForm =
-	{ readonly ok: true; readonly id: string; readonly picked: readonly Picked[] } | Unparsed;
+type Rows<T> = { readonly ok: true; readonly rows: readonly T[] } | Unparsed;
 
-/** What was ticked; nothing ticked is refused. */
-export function parseSeveral(form: FormData): SeveralForm {
-	const first = head.safeParse({ id: form.get('id'), region: form.get('region') });
-	if (!first.success)
-		return unparsed(first.error.issues.map((i) => ({ field: i.path.join('.'), message: i.message })));
-	const picked: Picked[] = [];
+/** What was ticked; a row that is broken is refused by its number. */
+function tickedRows<S extends z.ZodObject>(form: FormData, row: S, nothing: string): Rows<z.infer<S>> {
+	const rows: z.infer<S>[] = [];
 	for (let i = 0; i < MOST_ROWS; i++) {
 		if (form.get(`take.${i}`) !== 'on') continue;
 		const one = row.safeParse(
@@ -34,8 +34,34 @@ export function parseSeveral(form: FormData): SeveralForm {
 			return unparsed([
 				{ field: `take.${i}`, message: 'This row has lost what it stood for; reload the page.' }
 			]);
-		picked.push({ ...one.data, region: first.data.region });
+		rows.push(one.data);
 	}
-	if (picked.length === 0) return unparsed([{ field: '', message: 'Tick at least one exercise.' }]);
-	return { ok: true, id: first.data.id, picked };
+	return rows.length === 0 ? unparsed([{ field: '', message: nothing }]) : { ok: true, rows };
+}
+
+export interface Picked extends z.infer<typeof step> {
+	readonly region: string;
+}
+export type SeveralForm =
+	{ readonly ok: true; readonly id: string; readonly picked: readonly Picked[] } | Unparsed;
+
+/** Steps to prescribe for the one region; nothing ticked is refused. */
+export function parseSeveral(form: FormData): SeveralForm {
+	const first = head.safeParse({ id: form.get('id'), region: form.get('region') });
+	if (!first.success)
+		return unparsed(first.error.issues.map((i) => ({ field: i.path.join('.'), message: i.message })));
+	const { id, region } = first.data;
+	const found = tickedRows(form, step, 'Tick at least one exercise.');
+	return found.ok ? { ok: true, id, picked: found.rows.map((r) => ({ ...r, region })) } : found;
+}
+
+export type SlipsForm =
+	{ readonly ok: true; readonly id: string; readonly slips: readonly z.infer<typeof slip>[] } | Unparsed;
+
+/** Slips to sign as they were shown; nothing ticked is refused. */
+export function parseSlips(form: FormData): SlipsForm {
+	const id = uuid.safeParse(form.get('id'));
+	if (!id.success) return unparsed([{ field: '', message: 'The form has lost its ids; reload the page.' }]);
+	const found = tickedRows(form, slip, 'Tick at least one slip.');
+	return found.ok ? { ok: true, id: id.data, slips: found.rows } : found;
 }

@@ -41,6 +41,9 @@ export interface SlipView {
 	readonly decision: Decision;
 	/** Signing mends what no longer holds. */
 	readonly mend: boolean;
+	/** Can be agreed to with others in one go; and would change nothing. */
+	readonly together: boolean;
+	readonly quiet: boolean;
 	readonly rule: RuleId;
 	readonly provisional: boolean;
 	readonly usual: number;

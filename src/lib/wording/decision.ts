@@ -297,3 +297,15 @@ const ALTERNATIVE: Readonly<Record<string, (v: string | number | undefined) => s
 
 export const alternativeText = (a: Trace['alternatives'][number]): string =>
 	ALTERNATIVE[a.code]?.(a.value) ?? a.code;
+
+/** What was signed in one go, and what was left because signing another moved it. */
+export const severalText = (of: {
+	readonly signed: readonly string[];
+	readonly left: readonly string[];
+}): string =>
+	[
+		of.signed.length === 0 ? 'Nothing was signed.' : `Signed ${of.signed.length}: ${of.signed.join(', ')}.`,
+		...(of.left.length === 0
+			? []
+			: [`Left for a look of its own, for signing the others moved it: ${of.left.join(', ')}.`])
+	].join(' ');

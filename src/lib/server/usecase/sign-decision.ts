@@ -19,7 +19,7 @@ import type { PracticeTransaction } from '../db/in-practice.ts';
 import { answeredSlips } from '../repo/decision-repo.ts';
 import type { PrescriptionKind } from '../repo/exercise-repo.ts';
 import { conflict, invalid, notFound, refuseFor, type Context, type Outcome } from './actor.ts';
-import { command } from './command.ts';
+import { command, type Run } from './command.ts';
 import { bolderThan } from './bolder.ts';
 import { delegated } from './delegated.ts';
 import { unitOf, writePrescription } from './prescribe.ts';
@@ -64,23 +64,26 @@ export const signDecision = command<Answer, Signed>({
 	verb: (a) => (a.answer === 'overridden' ? 'override' : 'sign'),
 	id: (a) => a.id,
 	client: (a) => a.clientId,
-	run: async (a, { t, ctx, recordedAt }) => {
-		const [r] = await loadRecords(t, a.clientId);
-		const exercise = r?.exercises.find((e) => e.id === a.exerciseId);
-		if (r === undefined || exercise === undefined) return notFound;
-		const slip = flipped(slipOf(r, exercise, ctx.today, advancesToday(r, ctx.today)));
-		const stale = await staleness(t, a, slip);
-		if (stale !== undefined) return stale;
-		if (!delegated(ctx.actor, r, exercise.family, ctx.today))
-			return refuseFor('Signing for this client is not delegated to you; ask a licensed user.');
-		if (slip.trace.decision === 'wait' && a.answer === 'accepted')
-			return invalid('answer', 'Nothing to sign yet: what the slip waits for comes first.');
-		const next = nextOf(ctx, r, slip, a);
-		if (!next.ok) return next;
-		const bound = boundBy(ctx, r, slip, next.value, a.answer);
-		return bound.ok ? write(t, ctx, r, slip, a, next.value, bound.value, recordedAt) : bound;
-	}
+	run: (a, run) => signIn(run, a)
 });
+
+/** Signs inside a command: one slip alone, or one of several. */
+export async function signIn({ t, ctx, recordedAt }: Run, a: Answer): Promise<Outcome<Signed>> {
+	const [r] = await loadRecords(t, a.clientId);
+	const exercise = r?.exercises.find((e) => e.id === a.exerciseId);
+	if (r === undefined || exercise === undefined) return notFound;
+	const slip = flipped(slipOf(r, exercise, ctx.today, advancesToday(r, ctx.today)));
+	const stale = await staleness(t, a, slip);
+	if (stale !== undefined) return stale;
+	if (!delegated(ctx.actor, r, exercise.family, ctx.today))
+		return refuseFor('Signing for this client is not delegated to you; ask a licensed user.');
+	if (slip.trace.decision === 'wait' && a.answer === 'accepted')
+		return invalid('answer', 'Nothing to sign yet: what the slip waits for comes first.');
+	const next = nextOf(ctx, r, slip, a);
+	if (!next.ok) return next;
+	const bound = boundBy(ctx, r, slip, next.value, a.answer);
+	return bound.ok ? write(t, ctx, r, slip, a, next.value, bound.value, recordedAt) : bound;
+}
 
 /**
  * Nothing is signed that would not stand: a protocol binds everybody; what else breaks it only an override passes over, and it is kept which. Answers
@@ -101,7 +104,11 @@ function boundBy(
 }
 
 /** Somebody else was first, or the record moved since the slip was shown. */
-async function staleness(t: PracticeTransaction, a: Answer, slip: Slip): Promise<Outcome<never> | undefined> {
+export async function staleness(
+	t: PracticeTransaction,
+	a: Answer,
+	slip: Slip
+): Promise<Outcome<never> | undefined> {
 	const other = (await answeredSlips(t, a.clientId)).get(a.exerciseId);
 	if (other !== undefined && other.hash === a.hash)
 		return conflict(`${other.by} answered this slip already. Reload to see what stands.`);

@@ -1,6 +1,7 @@
 /** A slip in words, for its page. */
 import type { SlipSession, SlipView } from '#lib/contract/slip-view.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
+import { agreedTogether, tickedAlready } from '#lib/core/decision/together.ts';
 import { hardestEffort, painAround } from '#lib/core/session/work.ts';
 import {
 	alternativeText,
@@ -51,6 +52,8 @@ export function slipView(
 		now: { step: head.step, dose: head.dose, setup: head.setup },
 		next: change === null ? null : change.result,
 		mend: change?.kind === 'mend',
+		together: !slip.answered && agreedTogether(trace),
+		quiet: tickedAlready(trace),
 		...{ decision, rule, provisional, usual, policy },
 		sentence: decisionSentence(trace, today),
 		change: change === null ? null : changeText(change),

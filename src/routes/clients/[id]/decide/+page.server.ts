@@ -1,6 +1,6 @@
 import { answerForm, insteadForm, setupOf } from '#lib/contract/setup-form.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
-import { refusal, refuseField, refuseShape } from '#lib/server/http/respond.ts';
+import { refusal, refuseAll, refuseField, refuseShape } from '#lib/server/http/respond.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
 import { uuid } from '#lib/contract/basics.ts';
 import { closeFlag } from '#lib/server/usecase/flags.ts';
@@ -10,6 +10,9 @@ import { flipped } from '#lib/server/record/slip-of.ts';
 import { slipsByNeed } from '#lib/server/view/slips-by-need.ts';
 import { slipView } from '#lib/server/view/slip-view.ts';
 import { signedDecisions } from '#lib/server/usecase/signed-decisions.ts';
+import { parseSlips } from '#lib/contract/several-form.ts';
+import { severalText } from '#lib/wording/decision.ts';
+import { signSeveral } from '#lib/server/usecase/sign-several.ts';
 import { signDecision } from '#lib/server/usecase/sign-decision.ts';
 import { undoDecision } from '#lib/server/usecase/undo-decision.ts';
 import type { Actions, PageServerLoad } from './$types';
@@ -32,6 +35,7 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 			ctx: fitContextOf(r, ctx.today),
 			own: ownLaddersOf(r),
 			undoIds: formIds(ctx, 2),
+			severalId: formIds(ctx, 1)[0] as string,
 			closeId: formIds(ctx, 1)[0] as string,
 			undoable:
 				newest === undefined
@@ -80,6 +84,14 @@ export const actions: Actions = {
 			...(reason ? { reason } : {})
 		});
 		return done.ok ? { done: `Signed. ${done.value.text}` } : refusal(form, done.refusal);
+	},
+	several: async ({ request, locals, params }) => {
+		const form = await formOf(request);
+		const parsed = parseSlips(form);
+		if (!parsed.ok) return refuseAll(form, parsed.issues);
+		const { id, slips } = parsed;
+		const done = await signSeveral(contextIn(locals), { id, clientId: params.id, slips });
+		return done.ok ? { done: severalText(done.value) } : refusal(form, done.refusal);
 	},
 	undo: async ({ request, locals, params }) => {
 		const form = await formOf(request);

@@ -12,6 +12,7 @@
 	import GivenFigure from '#lib/ui/decide/GivenFigure.svelte';
 	import OpenFlags from '#lib/ui/decide/OpenFlags.svelte';
 	import SlipHead from '#lib/ui/decide/SlipHead.svelte';
+	import SlipList from '#lib/ui/decide/SlipList.svelte';
 	import SlipTabs from '#lib/ui/decide/SlipTabs.svelte';
 	import UndoForm from '#lib/ui/decide/UndoForm.svelte';
 	import { AnswerState } from '#lib/ui/decide/answer-state.svelte.ts';
@@ -95,6 +96,11 @@
 <main class="page max-w-6xl">
 	<Said done={form && 'done' in form ? form.done : undefined} refused={lost || refusedText(form)} />
 	{#if data.slips.length > 1}<SlipTabs slips={data.slips} shown={slip} />{/if}
+	{#if data.slips.filter((s) => s.together).length > 1}<SlipList
+			slips={data.slips}
+			formId={data.severalId}
+			{settled}
+		/>{/if}
 	{#if slip}
 		{@const mirror = slip.region.endsWith('left')}
 		<article data-testid="slip" class="mt-1">
