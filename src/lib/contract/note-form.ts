@@ -8,7 +8,7 @@ const MOST_NOTE = 2000;
 export const noteForm = z.object({
 	id: uuid,
 	day,
-	/** What it is about: the client, "region:knee-left" or "exercise:ID". */
+	/** What it is about: the client, "region:knee-left", "exercise:ID", "visit:ID" or "flag:ID". */
 	about: z
 		.string()
 		.default('')
@@ -18,7 +18,9 @@ export const noteForm = z.object({
 				[
 					z.tuple([z.literal('')]).transform(() => ({})),
 					z.tuple([z.literal('region'), region]).transform(([, r]) => ({ region: r })),
-					z.tuple([z.literal('exercise'), uuid]).transform(([, e]) => ({ exerciseId: e }))
+					z.tuple([z.literal('exercise'), uuid]).transform(([, e]) => ({ exerciseId: e })),
+					z.tuple([z.literal('visit'), uuid]).transform(([, v]) => ({ visitId: v })),
+					z.tuple([z.literal('flag'), uuid]).transform(([, f]) => ({ flagId: f }))
 				],
 				'Choose what the note is about.'
 			)

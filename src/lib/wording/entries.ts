@@ -9,6 +9,8 @@ import type { ProtocolWhen } from '#lib/core/client/envelope.ts';
 import type { RangeId } from '#lib/core/measure/range-kind.ts';
 import type { Story } from '#lib/core/client/story.ts';
 import type { BackWay, LegAnswer } from '#lib/core/client/repeated.ts';
+import { shortDay } from './days.ts';
+import { flagName } from './screening.ts';
 import { repeatedText, storyText } from './history.ts';
 import { regionName, sideWord } from './names.ts';
 import { limitText } from './protocol.ts';
@@ -60,6 +62,17 @@ interface Pain {
 	readonly now?: number;
 }
 
+/** What a note is about, before its words. */
+function aboutText(r: Row): string {
+	const about = [
+		r.region === null ? '' : capital(regionName(text(r.region))),
+		text(r.title),
+		text(r.visit_day) === '' ? '' : `Session of ${shortDay(text(r.visit_day))}`,
+		text(r.flag) === '' ? '' : capital(flagName(text(r.flag)))
+	].filter((x) => x !== '');
+	return about.map((x) => `${x}: `).join('');
+}
+
 const TEXT: Readonly<Record<EntryKind, (r: Row) => string>> = {
 	range: (r) =>
 		`${sided(RANGES[r.axis as RangeId].midline === true ? null : r.side, RANGES[r.axis as RangeId].name)}: ${[
@@ -106,10 +119,7 @@ const TEXT: Readonly<Record<EntryKind, (r: Row) => string>> = {
 			...(r.min_tenths === null ? {} : { minDeg: tenths(r.min_tenths) }),
 			...(r.max_tenths === null ? {} : { maxDeg: tenths(r.max_tenths) })
 		})}${r.lifted === true ? ', lifted' : ''} (${text(r.source)})`,
-	note: (r) =>
-		[r.region === null ? '' : capital(regionName(text(r.region))), text(r.title), text(r.body)]
-			.filter((x) => x !== '')
-			.join(': '),
+	note: (r) => `${aboutText(r)}${text(r.body)}`,
 	contact: (r) => `${CONTACT_NAME[r.role as keyof typeof CONTACT_NAME]}: ${text(r.name)}, ${text(r.phone)}`,
 	story: (r) => `${capital(regionName(text(r.region)))}: ${storyText(r.body as Story)}`,
 	repeated: (r) =>

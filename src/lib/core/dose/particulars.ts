@@ -2,6 +2,7 @@
  * What a prescription says beside sets, repetitions and load: how it is done and how often. Nothing of it is judged; it goes with the
  * exercise from one dose to the next until somebody changes it.
  */
+import { mirrored } from '../body/region-side.ts';
 import type { Band } from './band.ts';
 
 /** Where it is done. */
@@ -24,3 +25,12 @@ export interface Particulars {
 	/** For the client, in the practitioner's words. */
 	readonly note?: string;
 }
+
+/**
+ * Of an exercise that is given for the first time: where both legs work at once and the other side is sore too, pain is asked for each side, for one of
+ * them may be what it costs. @source common practice
+ */
+export const firstParticulars = (bothLegs: boolean, region: string, sore: readonly string[]): Particulars => {
+	const other = mirrored(region);
+	return bothLegs && other !== undefined && sore.includes(other) ? { painPerSide: true } : {};
+};

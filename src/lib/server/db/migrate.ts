@@ -11,8 +11,9 @@ import * as binding from './migrations/0004-binding.ts';
 import * as standing from './migrations/0005-standing.ts';
 import * as exercises from './migrations/0006-exercises.ts';
 import * as history from './migrations/0007-history.ts';
+import * as notes from './migrations/0008-notes.ts';
 
-const MIGRATIONS = [foundation, intake, catalogue, binding, standing, exercises, history] as const;
+const MIGRATIONS = [foundation, intake, catalogue, binding, standing, exercises, history, notes] as const;
 
 /** For tests: what belongs to a practice, and what of it is appended. */
 export const PRACTICE_TABLES = MIGRATIONS.flatMap((m) => m.TABLES).map((t) => t.name);

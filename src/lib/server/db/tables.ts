@@ -172,6 +172,8 @@ export interface Tables {
 		client_id: string;
 		region: string | null;
 		exercise_id: string | null;
+		visit_id?: string | null;
+		flag_id?: string | null;
 		local_day: Days;
 		body: string;
 	};

@@ -58,7 +58,11 @@ const more = (kind: EntryKind): RawBuilder<unknown> =>
 	kind === 'session'
 		? sql`to_jsonb(x) || (select jsonb_build_object('local_day', v.local_day, 'title', p.snapshot->>'title') from visit v, prescription p where v.practice_id = x.practice_id and v.id = x.visit_id and p.practice_id = x.practice_id and p.id = x.prescription_id)`
 		: kind === 'note'
-			? sql`to_jsonb(x) || jsonb_build_object('title', (select p.snapshot->>'title' from prescription p where p.practice_id = x.practice_id and p.exercise_id = x.exercise_id order by p.recorded_at desc limit 1))`
+			? sql`to_jsonb(x) || jsonb_build_object(
+				'title', (select p.snapshot->>'title' from prescription p
+					where p.practice_id = x.practice_id and p.exercise_id = x.exercise_id order by p.recorded_at desc limit 1),
+				'visit_day', (select v.local_day from visit v where v.practice_id = x.practice_id and v.id = x.visit_id),
+				'flag', (select f.code from flag f where f.practice_id = x.practice_id and f.id = x.flag_id))`
 			: kind === 'attachment'
 				? sql`jsonb_build_object('id', x.id, 'local_day', x.local_day, 'kind', x.kind, 'title', x.title, 'media', x.media, 'size', x.size)`
 				: sql`to_jsonb(x)`;

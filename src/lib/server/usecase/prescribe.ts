@@ -7,7 +7,7 @@ import { LEAST_REASON } from '#lib/contract/basics.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import { ok } from '#lib/core/base/result.ts';
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
-import type { Particulars } from '#lib/core/dose/particulars.ts';
+import { firstParticulars, type Particulars } from '#lib/core/dose/particulars.ts';
 import { loadsItself, nearestLoads, onTheRacks } from '#lib/core/dose/racks.ts';
 import {
 	cuesFor,
@@ -18,7 +18,7 @@ import {
 	type Step
 } from '#lib/core/exercise/family.ts';
 import { lengthIn, type SolvedSetup } from '#lib/core/movement/context.ts';
-import { lengthOf } from '#lib/core/movement/of-step.ts';
+import { isOneSided, lengthOf } from '#lib/core/movement/of-step.ts';
 import { fitStep } from '#lib/core/fit/fit.ts';
 import { setupFor } from '#lib/core/fit/gentler.ts';
 import { techniqueFor } from '#lib/core/movement/squat/stand.ts';
@@ -343,7 +343,10 @@ async function write(
 		restores: null,
 		decisionId: null,
 		reason: p.reason ?? null,
-		particulars: p.particulars ?? head?.particulars ?? {},
+		particulars:
+			p.particulars ??
+			head?.particulars ??
+			firstParticulars(!isOneSided(step.posture), p.region, Object.keys(r.head.setting.usual)),
 		passedOver: closed.map((c) => c.key)
 	} as const;
 	return (await writePrescription(t, row, recordedAt)) === 'conflict'

@@ -6,6 +6,7 @@ import { regionName } from '#lib/wording/names.ts';
 import { entryText } from '#lib/wording/entries.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { entries, type Entry } from '../repo/entry-repo.ts';
+import type { VisitNote } from '../view/visits.ts';
 import type { Actor } from './actor.ts';
 import { closedTo } from './take-out.ts';
 
@@ -45,6 +46,15 @@ function viewOf(e: Entry, actor: Actor): EntryView {
 						value: valueOf(valueAt(e.content, c.column), c.per)
 					}))
 	};
+}
+
+/** Notes of visits, those that stand, oldest first. */
+export async function visitNotes(t: PracticeTransaction, clientId: string): Promise<readonly VisitNote[]> {
+	const all = await entries(t, clientId, { only: 'note', size: 1000 });
+	return all
+		.filter((e) => e.after === null && e.content.visit_id !== null)
+		.map((e) => ({ visitId: String(e.content.visit_id), body: String(e.content.body) }))
+		.reverse();
 }
 
 /** Whom to call, those that stand. */

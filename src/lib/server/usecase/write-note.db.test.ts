@@ -5,7 +5,10 @@ import { client, demoForEach, value } from '../../../../tests/database.ts';
 import { contactForm, noteForm } from '#lib/contract/note-form.ts';
 import type { ClientRecord } from '../record/load.ts';
 import type { Context } from './actor.ts';
-import { contactsOf, entryViews } from './show-entries.ts';
+import { shortDay } from '#lib/wording/days.ts';
+import { flagName } from '#lib/wording/screening.ts';
+import { visitsOf } from '../view/visits.ts';
+import { contactsOf, entryViews, visitNotes } from './show-entries.ts';
 import { takeOutEntry } from './take-out.ts';
 import { setContact, writeNote, type NewNote } from './write-note.ts';
 
@@ -38,6 +41,34 @@ describe('notes', () => {
 			'Right knee: Slept badly; the stairs were worse.',
 			`${title}: Slept badly; the stairs were worse.`
 		]);
+	});
+	it('of a visit and of a flag: named by its day and by what it is, and shown with the visit', async () => {
+		const r = await client(physio, 'Odile');
+		const last = r.logs.at(-1)!;
+		const [flag] = r.head.flags;
+		value(await writeNote(physio, note(r, { about: { visitId: last.visitId }, body: 'Limped in.' })));
+		value(await writeNote(physio, note(r, { about: { flagId: flag!.id }, body: 'Letter is on its way.' })));
+		const texts = (await notesOf(r)).map((n) => n.text);
+		expect(texts).toContain(`Session of ${shortDay(last.session.date)}: Limped in.`);
+		expect(texts).toContain(
+			`${flagName(flag!.code).replace(/^./, (c) => c.toUpperCase())}: Letter is on its way.`
+		);
+		const visits = visitsOf(r, await physio.inPractice((t) => visitNotes(t, r.head.id)));
+		expect(visits.filter((v) => v.notes.length > 0)).toEqual([
+			expect.objectContaining({ id: last.visitId, notes: ['Limped in.'] })
+		]);
+		const other = await client(physio, 'Wren');
+		for (const about of [{ visitId: last.visitId }, { flagId: flag!.id }])
+			expect(await writeNote(physio, note(other, { about }))).toMatchObject({
+				ok: false,
+				refusal: { why: 'conflict' }
+			});
+		const form = { id: randomUUID(), day: TODAY, body: 'x' };
+		expect(noteForm.parse({ ...form, about: `flag:${flag!.id}` }).about).toEqual({ flagId: flag!.id });
+		expect(noteForm.parse({ ...form, about: `visit:${last.visitId}` }).about).toEqual({
+			visitId: last.visitId
+		});
+		expect(noteForm.safeParse({ ...form, about: 'flag:1' }).success).toBe(false);
 	});
 	it('not of tomorrow, not of another client’s exercise; taken out it stays to be read', async () => {
 		const r = await client(physio, 'Wren');

@@ -1,8 +1,8 @@
-/** A dated note of a client, of one sore place or of one exercise; and whom to call, one of each kind. */
+/** A dated note of a client, of one sore place, exercise, visit or flag; and whom to call, one of each kind. */
 import { ok } from '#lib/core/base/result.ts';
 import type { Contact } from '#lib/contract/note-form.ts';
 import { append } from '../db/append.ts';
-import { loadRecords } from '../record/load.ts';
+import { loadRecords, type ClientRecord } from '../record/load.ts';
 import { entries } from '../repo/entry-repo.ts';
 import { conflict, invalid, notFound } from './actor.ts';
 import { command } from './command.ts';
@@ -12,7 +12,19 @@ export interface NewNote {
 	readonly clientId: string;
 	readonly day: string;
 	readonly body: string;
-	readonly about: { readonly region?: string; readonly exerciseId?: string };
+	readonly about: {
+		readonly region?: string;
+		readonly exerciseId?: string;
+		readonly visitId?: string;
+		readonly flagId?: string;
+	};
+}
+
+/** What a note is about and this client does not have. */
+function strangeTo(r: ClientRecord, { exerciseId, visitId, flagId }: NewNote['about']): string | undefined {
+	if (exerciseId !== undefined && !r.everGiven.some((e) => e.id === exerciseId)) return 'exercise';
+	if (visitId !== undefined && !r.logs.some((l) => l.visitId === visitId)) return 'visit';
+	return flagId !== undefined && !r.head.flags.some((f) => f.id === flagId) ? 'flag' : undefined;
 }
 
 export const writeNote = command<NewNote, true>({
@@ -24,13 +36,15 @@ export const writeNote = command<NewNote, true>({
 	run: async ({ id, clientId, day, body, about }, { t, recordedAt }) => {
 		const [r] = await loadRecords(t, clientId);
 		if (r === undefined) return notFound;
-		if (about.exerciseId !== undefined && !r.everGiven.some((e) => e.id === about.exerciseId))
-			return conflict('This exercise is not this client’s; reload the page.');
+		const strange = strangeTo(r, about);
+		if (strange !== undefined) return conflict(`This ${strange} is not this client’s; reload the page.`);
 		const row = {
 			id,
 			client_id: clientId,
 			region: about.region ?? null,
 			exercise_id: about.exerciseId ?? null,
+			visit_id: about.visitId ?? null,
+			flag_id: about.flagId ?? null,
 			local_day: day,
 			body
 		};

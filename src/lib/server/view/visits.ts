@@ -11,9 +11,16 @@ export interface VisitView {
 	readonly observed: boolean;
 	readonly done: readonly string[];
 	readonly worst: readonly string[];
+	readonly notes: readonly string[];
 }
 
-export function visitsOf(r: ClientRecord): readonly VisitView[] {
+/** What was written of a visit. */
+export interface VisitNote {
+	readonly visitId: string;
+	readonly body: string;
+}
+
+export function visitsOf(r: ClientRecord, notes: readonly VisitNote[] = []): readonly VisitView[] {
 	const titles = new Map(r.everGiven.flatMap((e) => e.prescriptions.map((p) => [p.id, p.snapshot.title])));
 	const visits = new Map<string, ClientRecord['logs'][number][]>();
 	for (const l of r.logs) visits.set(l.visitId, [...(visits.get(l.visitId) ?? []), l]);
@@ -29,7 +36,8 @@ export function visitsOf(r: ClientRecord): readonly VisitView[] {
 				),
 				worst: [...worstByRegion(logs.map((l) => l.session))].map(
 					([region, peak]) => `${regionName(region)} ${peak}`
-				)
+				),
+				notes: notes.filter((n) => n.visitId === id).map((n) => n.body)
 			};
 		})
 		.sort((a, b) => (a.day > b.day ? -1 : a.day < b.day ? 1 : 0));

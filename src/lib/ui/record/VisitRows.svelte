@@ -10,6 +10,7 @@
 			readonly observed: boolean;
 			readonly done: readonly string[];
 			readonly worst: readonly string[];
+			readonly notes: readonly string[];
 		}[];
 	}
 	let { visits }: Props = $props();
@@ -22,7 +23,11 @@
 		{#each visits as v (v.id)}<tr data-testid="visit">
 				<td class="align-top whitespace-nowrap">{shortDay(v.day)}</td>
 				<td class="label align-top">{v.observed ? 'here' : 'at home'}</td>
-				<td class="align-top">{v.done.join('; ')}</td>
+				<td class="align-top"
+					>{v.done.join('; ')}{#each v.notes as note, i (i)}<span class="label block whitespace-pre-line"
+							>{note}</span
+						>{/each}</td
+				>
 				<td class="align-top whitespace-nowrap">{v.worst.join(', ') || '–'}</td>
 			</tr>{/each}
 	</Rows>{/if}

@@ -1,13 +1,14 @@
 <script lang="ts">
 	import { FAMILIES } from '#lib/catalogue/families.ts';
 	import type { Axis, Side } from '#lib/core/body/axis.ts';
+	import { firstParticulars } from '#lib/core/dose/particulars.ts';
 	import { sideOf } from '#lib/core/body/region-side.ts';
 	import { stepOf, type ExerciseFamily } from '#lib/core/exercise/family.ts';
 	import { fitFamily, fitStep } from '#lib/core/fit/fit.ts';
 	import { setupFor } from '#lib/core/fit/gentler.ts';
 	import { candidatesOf } from '#lib/core/fit/open.ts';
 	import { axisLimit } from '#lib/core/movement/limits.ts';
-	import { errorOf } from '#lib/core/movement/of-step.ts';
+	import { errorOf, isOneSided } from '#lib/core/movement/of-step.ts';
 	import type { Closed } from '#lib/core/safety/closed.ts';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import Waterline from '#lib/ui/Waterline.svelte';
@@ -226,7 +227,8 @@
 						ids={data.ids}
 						inPlan={data.inPlan}
 						bind:inPlaceOf={place.id}
-						particulars={place.changing?.particulars ?? {}}
+						particulars={place.changing?.particulars ??
+							firstParticulars(!isOneSided(step.posture), sore, data.regions)}
 						familyId={family.id}
 						{step}
 						setup={lengths}

@@ -12,12 +12,14 @@ import { ENTRY_KINDS } from '#lib/core/client/entry-kind.ts';
 import { contactForm, noteForm, personForm } from '#lib/contract/note-form.ts';
 import { regionsOf } from '#lib/server/record/facts-of.ts';
 import { setContact, writeNote } from '#lib/server/usecase/write-note.ts';
+import { shortDay } from '#lib/wording/days.ts';
+import { flagName } from '#lib/wording/screening.ts';
 import { regionName } from '#lib/wording/names.ts';
 import { visitsOf } from '#lib/server/view/visits.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
 import { refusal, refuseAll, refuseShape } from '#lib/server/http/respond.ts';
-import { contactsOf, entryViews, PAGE_SIZE } from '#lib/server/usecase/show-entries.ts';
+import { contactsOf, entryViews, PAGE_SIZE, visitNotes } from '#lib/server/usecase/show-entries.ts';
 import { takeOutEntry } from '#lib/server/usecase/take-out.ts';
 import type { Intake } from '#lib/server/usecase/intake-shown.ts';
 import type { ClientRecord } from '#lib/server/record/load.ts';
@@ -28,6 +30,25 @@ const pageOf = (text: string | null): number => {
 	const n = Number(text ?? '1');
 	return Number.isInteger(n) && n >= 1 && n <= 10_000 ? n : 1;
 };
+
+/** Visits that a note can be about. */
+const LATEST_VISITS = 12;
+
+/** What a note can be about, beside the client. */
+const aboutOf = (r: ClientRecord) => [
+	...regionsOf(r).map((region) => ({ value: `region:${region}`, name: regionName(region) })),
+	...r.everGiven.map((e) => ({
+		value: `exercise:${e.id}`,
+		name: e.prescriptions.at(-1)?.snapshot.title ?? e.family
+	})),
+	...r.head.flags.map((f) => ({
+		value: `flag:${f.id}`,
+		name: `flag: ${flagName(f.code)}${f.open ? '' : ', closed'}`
+	})),
+	...visitsOf(r)
+		.slice(0, LATEST_VISITS)
+		.map((v) => ({ value: `visit:${v.id}`, name: `session of ${shortDay(v.day)}` }))
+];
 
 /** What is at home and when there is time, and what was agreed to with its day. */
 function homeShown(r: ClientRecord, said: Intake['consents']) {
@@ -56,7 +77,7 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 			})),
 			at,
 			kind: byVisit ? 'visits' : (kind ?? ''),
-			visits: byVisit ? visitsOf(r) : null,
+			visits: byVisit ? visitsOf(r, await visitNotes(t, params.id)) : null,
 			ids: formIds(ctx, PAGE_SIZE),
 			rightIds: formIds(ctx, PAGE_SIZE),
 			noteId: formIds(ctx, 1)[0] as string,
@@ -67,13 +88,7 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 			homeId: formIds(ctx, 1)[0] as string,
 			home: homeShown(r, (await intakeShown(t, params.id)).consents),
 			contacts: await contactsOf(t, params.id),
-			about: [
-				...regionsOf(r).map((region) => ({ value: `region:${region}`, name: regionName(region) })),
-				...r.everGiven.map((e) => ({
-					value: `exercise:${e.id}`,
-					name: e.prescriptions.at(-1)?.snapshot.title ?? e.family
-				}))
-			]
+			about: aboutOf(r)
 		};
 	});
 
