@@ -58,7 +58,8 @@ export function factsOf(input: DecideInput): Facts {
 	const since = sessions.filter((s) => isSince(s, lastChange));
 	const fresh = since.filter((s) => dayNumber(s.date) > restart);
 	const last = since[since.length - 1];
-	const before = sessions.filter((s) => !since.includes(s));
+	const counted = new Set(since);
+	const before = sessions.filter((s) => !counted.has(s));
 	const previous = before[before.length - 1];
 	// Older than the streak's window it no longer anchors anything.
 	const lastBefore =

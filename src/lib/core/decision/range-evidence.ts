@@ -53,52 +53,67 @@ export const demandOn = (
 	ctx: FitContext
 ): number | undefined => askedBy(step, ctx, setup).demand[axisOfRegion(region)];
 
-/** Was the next morning settled, with swelling asked and none? */
-function settledAfter(facts: LogFacts): (w: LoggedWork) => { settled: boolean; usual: number } {
-	const series = new Map<Region, MorningSeries>();
+interface After {
+	readonly settled: boolean;
+	readonly usual: number;
+}
+
+/** Was the next morning settled, with swelling asked and none? Sessions of one region and day are answered once. */
+function settledAfter(facts: LogFacts): (w: LoggedWork) => After {
+	const regions = new Map<Region, { readonly series: MorningSeries; readonly days: Map<number, After> }>();
+	const { mornings, intake, policy, today } = facts;
 	return ({ session, region }) => {
-		let known = series.get(region);
-		if (known === undefined)
-			series.set(
-				region,
-				(known = morningSeries(
-					facts.mornings,
-					region,
-					facts.intake[region]?.intake,
-					facts.policy.morningRule,
-					facts.today
-				))
-			);
+		let known = regions.get(region);
+		if (known === undefined) {
+			const series = morningSeries(mornings, region, intake[region]?.intake, policy.morningRule, today);
+			regions.set(region, (known = { series, days: new Map() }));
+		}
 		const n = dayNumber(session.date);
-		const usual = known.usualOn(n).value;
+		const found = known.days.get(n);
+		if (found !== undefined) return found;
+		const { series } = known;
+		const usual = series.usualOn(n).value;
 		const settled =
-			known.at.get(n + 1)?.swelling === 'none' &&
-			morningKind(known, n + 1, usual, facts.policy) === 'settled';
-		return { settled, usual };
+			series.at.get(n + 1)?.swelling === 'none' && morningKind(series, n + 1, usual, policy) === 'settled';
+		const after = { settled, usual };
+		known.days.set(n, after);
+		return after;
 	};
 }
 
-/** Many sessions were done in one set-up: what it asks at least is worked out once. */
-function leastOnce(ctx: FitContext): (w: LoggedWork) => Demand {
-	const known = new Map<SolvedSetup | null, Map<Step, Demand>>();
+/** What is the same for all sessions in one set-up of a step. */
+interface Alike {
+	/** What it asks at least, on the axis of each region. */
+	readonly least: Demand;
+	readonly like: string;
+}
+
+/** Many sessions were done in one set-up: what holds of it is worked out once. */
+function alikeOnce({ ctx }: LogFacts): (w: LoggedWork) => Alike {
+	const known = new Map<SolvedSetup | null, Map<Step, Alike>>();
 	return ({ step, setup }) => {
 		let bySteps = known.get(setup);
 		if (bySteps === undefined) known.set(setup, (bySteps = new Map()));
 		const found = bySteps.get(step);
 		if (found !== undefined) return found;
-		const least = leastAsked(step, ctx, setup);
-		bySteps.set(step, least);
-		return least;
+		const technique = techniqueFor(step, ctx.technique, ctx.teach) ?? 'ordinary';
+		const alike = {
+			least: leastAsked(step, ctx, setup),
+			like: `${step.posture.movement}|${technique}|${step.posture.load === undefined ? 'free' : 'loaded'}`
+		};
+		bySteps.set(step, alike);
+		return alike;
 	};
 }
 
 export function rangeEvidence(work: readonly LoggedWork[], facts: LogFacts): readonly RangeEvidence[] {
 	const after = settledAfter(facts);
-	const least = leastOnce(facts.ctx);
+	const alike = alikeOnce(facts);
 	return work.flatMap((w): RangeEvidence[] => {
 		const axis = axisOfRegion(w.region);
 		// Nobody saw the shank: a set-up shows no more than the most sparing way of it.
-		const demand = least(w)[axis];
+		const { least, like } = alike(w);
+		const demand = least[axis];
 		if (demand === undefined) return [];
 		const evidence = {
 			axis,
@@ -109,7 +124,7 @@ export function rangeEvidence(work: readonly LoggedWork[], facts: LogFacts): rea
 			settled: after(w).settled,
 			painful:
 				(painIn(w.session, w.region)?.peak ?? 0) > facts.policy.acceptableMax && w.session.painAt === 'late',
-			like: `${w.step.posture.movement}|${techniqueFor(w.step, facts.ctx.technique, facts.ctx.teach) ?? 'ordinary'}|${w.step.posture.load === undefined ? 'free' : 'loaded'}`
+			like
 		};
 		return sidesOf(w.region).map((side) => ({ ...evidence, side }));
 	});

@@ -1,4 +1,5 @@
 /** What is looked up in a record again and again, found once: sessions by exercise, and whose prescription a session was done under. */
+import type { Morning } from '#lib/core/session/record.ts';
 import type { Exercise, Prescription } from '../repo/exercise-repo.ts';
 import type { Logged } from '../repo/log-repo.ts';
 import type { ClientRecord } from './load.ts';
@@ -29,6 +30,21 @@ const NONE: readonly Logged[] = [];
 /** Sessions of an exercise, in the order of the record. */
 export const logsOf = (r: ClientRecord, exerciseId: string): readonly Logged[] =>
 	byExercise(r).get(exerciseId) ?? NONE;
+
+const byRegion = oncePerRecord((r) => {
+	const out = new Map<string, Morning[]>();
+	for (const m of r.mornings) {
+		const own = out.get(m.region);
+		if (own === undefined) out.set(m.region, [m]);
+		else own.push(m);
+	}
+	return out;
+});
+const NO_MORNING: readonly Morning[] = [];
+
+/** Mornings of a region, in the order of the record; the same list for every exercise of it. */
+export const morningsOf = (r: ClientRecord, region: string): readonly Morning[] =>
+	byRegion(r).get(region) ?? NO_MORNING;
 
 const byPrescription = oncePerRecord(
 	(r) =>

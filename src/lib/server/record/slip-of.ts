@@ -22,7 +22,7 @@ import { type Effective, effectiveChain } from './effective-chain.ts';
 import { fears, operationUnrecorded, reaches } from './facts-of.ts';
 import { fitContextOf, standingOf, wouldStand } from './fit-of.ts';
 import { nextStepsOf } from './gates-of.ts';
-import { logsOf } from './found-once.ts';
+import { logsOf, morningsOf, oncePerRecord } from './found-once.ts';
 import type { ClientRecord } from './load.ts';
 
 /** Day on which the last emergency flag was closed. */
@@ -34,7 +34,7 @@ const clearedOn = (r: ClientRecord): Day | undefined =>
 		.pop();
 
 /** What is known of the client, whatever the exercise. */
-function clientOf(r: ClientRecord): DecideInput['client'] {
+const clientOf = oncePerRecord((r): DecideInput['client'] => {
 	const { screening, flags, arrivals, surgery, setting } = r.head;
 	const cleared = clearedOn(r);
 	return {
@@ -53,7 +53,7 @@ function clientOf(r: ClientRecord): DecideInput['client'] {
 		usual: setting.usual,
 		...(cleared === undefined ? {} : { clearedOn: cleared })
 	};
-}
+});
 
 /** What stands of an exercise, what could be gentler, and whether it holds. */
 function exerciseOf(
@@ -111,7 +111,7 @@ export function decideInputOf(
 			...l.session,
 			sinceChange: chain.currentIds.has(l.prescriptionId) && inForce(exercise, l)
 		})),
-		mornings: r.mornings.filter((m) => m.region === exercise.region),
+		mornings: morningsOf(r, exercise.region),
 		events: r.events,
 		others: othersOf(r, exercise),
 		...(step === undefined ? {} : { nextSteps: nextStepsOf(r, step, exercise.family, ctx) }),
@@ -252,10 +252,27 @@ function othersOf(r: ClientRecord, exercise: Exercise): DecideInput['others'] {
 		});
 }
 
-/** Hash of what a slip rests on: the record without the day it is read on, and the rule that fired. */
+/** What the slips of one record share: written once, for all its exercises. */
+const SHARED: ReadonlySet<string> = new Set(['policy', 'client', 'mornings', 'events']);
+const texts = new WeakMap<object, string>();
+function textOf(key: string, part: unknown): string {
+	if (!SHARED.has(key) || part === null || typeof part !== 'object') return canonical(part);
+	const text = texts.get(part) ?? canonical(part);
+	texts.set(part, text);
+	return text;
+}
+
+/** Hash of what a slip rests on: the record without the day it is read on, and the rule that fired. The text is the canonical one, made of its parts. */
 function slipHash(input: DecideInput, rule: string): string {
 	const { today: _, ...rest } = input;
-	return createHash('sha256').update(canonical({ rest, rule })).digest('hex').slice(0, 32);
+	const parts = Object.entries(rest)
+		.filter(([, part]) => part !== undefined)
+		.sort(([a], [b]) => (a < b ? -1 : 1))
+		.map(([key, part]) => `${JSON.stringify(key)}:${textOf(key, part)}`);
+	return createHash('sha256')
+		.update(`{"rest":{${parts.join(',')}},"rule":${JSON.stringify(rule)}}`)
+		.digest('hex')
+		.slice(0, 32);
 }
 
 export interface Slip {
