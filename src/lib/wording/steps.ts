@@ -13,3 +13,17 @@ export const stepTitle = (id: string): string =>
 				.replaceAll('-', ' ')
 				.replace(/^./, (c) => c.toUpperCase())
 		: id);
+
+/** From where a group of faults is seen: "seen from the side", "by asking". */
+const VIEW: Readonly<Record<string, string>> = {
+	front: 'Seen from the front',
+	side: 'Seen from the side',
+	'any side': 'Seen from any side',
+	asking: 'Asked',
+	'by the sound': 'Heard',
+	listening: 'Heard',
+	'listening and watching': 'Heard and seen',
+	watching: 'Seen',
+	'watching face and shoulders': 'Seen on face and shoulders'
+};
+export const viewText = (from: string): string => VIEW[from] ?? from.replace(/^./, (c) => c.toUpperCase());

@@ -4,7 +4,7 @@ import { legsOf } from '#lib/core/body/axis.ts';
 import { lighterDose } from '#lib/core/decision/arrival.ts';
 import { closedToday } from '#lib/core/decision/closed-today.ts';
 import type { Reason } from '#lib/core/decision/trace.ts';
-import { stepAnywhere } from '#lib/core/exercise/family.ts';
+import { byView, stepAnywhere } from '#lib/core/exercise/family.ts';
 import { moreUprightDeg } from '#lib/core/fit/more-upright.ts';
 import { isOneSided } from '#lib/core/movement/of-step.ts';
 import { reasonText } from '#lib/wording/decision.ts';
@@ -69,6 +69,7 @@ export function toLog(r: ClientRecord, today: Day, ids: readonly string[]) {
 			region: e.region,
 			purpose: e.purpose,
 			legs,
+			views: byView(head?.snapshot.faults ?? [], r.families[e.family]?.faults ?? []),
 			head:
 				head === undefined
 					? null

@@ -3,6 +3,8 @@
 	import { type ChoiceField, SESSION_CHOICES, SESSION_SCORES } from '#lib/contract/session-fields.ts';
 	import type { Symptom } from '#lib/core/session/record.ts';
 	import { regionName } from '#lib/wording/names.ts';
+	import { viewText } from '#lib/wording/steps.ts';
+	import type { FaultView } from './exercise.ts';
 	import Choice from '../Choice.svelte';
 	import Score from '../Score.svelte';
 	import SetTable from './SetTable.svelte';
@@ -19,14 +21,14 @@
 		};
 		readonly region: string;
 		readonly legs: { readonly own: string; readonly other: string } | null;
-		readonly faults: readonly { readonly id: string; readonly title: string }[];
+		readonly views: readonly FaultView[];
 		readonly known: readonly Symptom[];
 		/** What is wrong with a field, by its own name. */
 		readonly wrong: (field: string) => string | undefined;
 		/** Put before the names of fields, where a form has several exercises. */
 		readonly prefix?: string;
 	}
-	let { s, dose, region, legs, faults, known, wrong, prefix = '' }: Props = $props();
+	let { s, dose, region, legs, views, known, wrong, prefix = '' }: Props = $props();
 	const CHOICES = (Object.entries(SESSION_CHOICES) as [string, ChoiceField][]).filter(
 		([, c]) => c.place === 'exception'
 	);
@@ -68,12 +70,15 @@
 <SymptomFields {s} {known} {prefix} />
 <fieldset class="mt-3">
 	<legend class="font-semibold">Faults seen</legend>
-	<div class="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
-		{#each faults as f (f.id)}<Choice
-				name="{prefix}fault.{f.id}"
-				label={f.title}
-				bind:value={s.faults[f.id]}
-				items={SHARES}
-			/>{/each}
-	</div>
+	{#each views as v (v.from)}
+		{#if v.from}<p class="label mt-1">{viewText(v.from)}</p>{/if}
+		<div class="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
+			{#each v.faults as f (f.id)}<Choice
+					name="{prefix}fault.{f.id}"
+					label={f.title}
+					bind:value={s.faults[f.id]}
+					items={SHARES}
+				/>{/each}
+		</div>
+	{/each}
 </fieldset>

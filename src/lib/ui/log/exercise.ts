@@ -22,6 +22,11 @@ interface Head {
 	};
 }
 
+export interface FaultView {
+	readonly from: string | null;
+	readonly faults: readonly { readonly id: string; readonly title: string }[];
+}
+
 export interface ExerciseToLog {
 	readonly id: string;
 	readonly region: string;
@@ -34,6 +39,8 @@ export interface ExerciseToLog {
 	/** Pain that the arrival card said. */
 	readonly now: number | null;
 	readonly needs: readonly string[];
+	/** Faults by the place they are seen from. */
+	readonly views: readonly FaultView[];
 	readonly known: readonly Symptom[];
 	readonly upright: string;
 	/** Which leg works and which is logged beside it. */

@@ -144,7 +144,7 @@
 				dose={doseToday(e)}
 				region={e.region}
 				{legs}
-				faults={head.snapshot.faults}
+				views={e.views}
 				known={e.known}
 				wrong={own}
 				{prefix}
