@@ -12,6 +12,24 @@ const titles = (page: Page, group: string): Promise<string[]> =>
 		.locator('a.font-bold')
 		.allInnerTexts();
 
+test('several slips that go on are signed in one sitting; past what one day takes they are left, and it is said before', async ({
+	page
+}) => {
+	await signIn(page);
+	await openClient(page, 'Nerys', 'decide');
+	await page.getByRole('button', { name: /^Several in one go/ }).click();
+	await expect(page.getByTestId('slip-row').getByRole('checkbox', { checked: true })).toHaveCount(0);
+	await expect(page.getByRole('button', { name: 'Tick what you agree to' })).toBeDisabled();
+	for (const title of ['Heel raise, held', 'Clamshell', 'Bird dog'])
+		await page.getByRole('checkbox', { name: `Agree: ${title}` }).check();
+	await expect(
+		page.getByText('Only the first 2 advances are taken today; the others are left.')
+	).toBeVisible();
+	await accessible(page);
+	await page.getByRole('button', { name: 'Agree to these 3' }).click();
+	await expect(page.getByTestId('done')).toContainText(/^Signed 2: .* Left for a look of its own/);
+});
+
 test('three from what is open in one go, and a second of one ladder beside the first', async ({ page }) => {
 	await signIn(page);
 	id = await openClient(page, 'Nerys', 'ladders');
@@ -197,6 +215,17 @@ test('a history: what is feared begins small, a way that hurts the leg is left a
 	await page.getByLabel('What was wrong with it').fill('she was promoted');
 	await page.getByRole('button', { name: 'Put it right' }).click();
 	await expect(page.getByTestId('done')).toContainText('What stood before is kept as a note.');
+	await page.getByRole('button', { name: 'Home, time, what was agreed' }).click();
+	await page.getByLabel('bottles').check();
+	await page.getByLabel(/^letters to the referrer/).uncheck();
+	await page.getByLabel('Minutes on such a day').fill('half an hour');
+	await page.getByRole('button', { name: 'Keep', exact: true }).click();
+	await expect(page.getByText('“half an hour” is not a number').first()).toBeVisible();
+	await page.getByLabel('Minutes on such a day').fill('30');
+	await page.getByRole('button', { name: 'Keep', exact: true }).click();
+	await expect(page.getByTestId('done')).toContainText('what was agreed to before stays in the record');
+	await expect(page.getByText(/letters to the referrer or family doctor · not, as said/)).toBeVisible();
+	await expect(page.getByLabel('bottles')).toBeChecked();
 	await accessible(page);
 	await visit(page, `/clients/${id}/record?kind=visits`);
 	await expect(page.getByTestId('visit').first()).toContainText('left knee');

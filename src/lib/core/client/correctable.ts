@@ -63,6 +63,7 @@ type Parts = readonly Readonly<Record<string, unknown>>[];
 /** What a session holds in lists: the pains of each region and what was done in each set, addressed as "pains.0.peak". */
 const PART = /^(pains|sets)\.([0-9])\.(before|peak|after|reps|effort)$/;
 const PAIN_LABEL: Readonly<Record<string, string>> = { before: 'before', peak: 'worst', after: 'after' };
+const IN_ORDER = ['before', 'peak', 'after', 'reps', 'effort'];
 const MOST_REPS = 600;
 
 function partOf(column: string): Correctable | undefined {
@@ -89,7 +90,7 @@ export function correctableIn(kind: EntryKind, row: Row): readonly Correctable[]
 	if (kind !== 'session') return COLUMNS[kind];
 	const parts = (['pains', 'sets'] as const).flatMap((list) =>
 		((row[list] as Parts | null) ?? []).flatMap((part, i) =>
-			Object.keys(part).map((what) => `${list}.${i}.${what}`)
+			IN_ORDER.filter((what) => part[what] !== undefined).map((what) => `${list}.${i}.${what}`)
 		)
 	);
 	return [...parts.flatMap((column) => partOf(column) ?? []), ...COLUMNS.session];

@@ -83,7 +83,15 @@
 			bind:open={() => exceptions, (open) => (s.opened = open)}
 			class="min-h-12 py-2 text-[18px] font-semibold text-ink"
 		>
-			<Exceptions {s} {dose} region={exercise.region} {legs} views={exercise.views} known={exercise.known} {wrong} />
+			<Exceptions
+				{s}
+				{dose}
+				region={exercise.region}
+				{legs}
+				views={exercise.views}
+				known={exercise.known}
+				{wrong}
+			/>
 		</Fold>
 	</div>
 	<div class="sticky bottom-0 -mx-3 max-lg:bottom-14 border-t bg-paper px-3 py-3">

@@ -99,6 +99,7 @@
 	{#if data.slips.filter((s) => s.together).length > 1}<SlipList
 			slips={data.slips}
 			formId={data.severalId}
+			advancesLeft={data.advancesLeft}
 			{settled}
 		/>{/if}
 	{#if slip}
