@@ -139,6 +139,10 @@ export async function startCluster(home, { fast = false } = {}) {
 		const who = account();
 		if (who) chownSync(dir, who.uid, who.gid);
 	}
+	if (known === undefined && existsSync(join(state.data, 'PG_VERSION')))
+		throw new Error(
+			`There is a database in ${state.data}, but ${stateFile} with its passwords is gone. Put that file back, or move the database away and restore a backup.`
+		);
 	if (!existsSync(join(state.data, 'PG_VERSION'))) initialise(bin, state, folder, fast);
 	else refuseOtherMajor(bin, state.data);
 	writeSecret(stateFile, state);

@@ -2,17 +2,14 @@
  * npm run demo: installs what is missing, starts PostgreSQL on loopback, makes roles, migrates, loads the demo, builds, serves.
  * Options: --today YYYY-MM-DD (day the demo stands still at; another day makes the demo anew), --port N, --fresh.
  */
-import { spawn, spawnSync } from 'node:child_process';
+import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { freePort, startCluster } from './cluster.mjs';
 import { ensureBuild, ensureModules, root } from './ensure.mjs';
+import { endOrphan, isFree, option, ready, serve } from './serve.mjs';
 
 const DEFAULT_DAY = '2026-03-12';
-const option = (name) => {
-	const i = process.argv.indexOf(`--${name}`);
-	return i < 0 ? undefined : process.argv[i + 1];
-};
 const home = process.env.BOLSTER_HOME ?? join(root, '.bolster');
 const settingsFile = join(home, 'demo.json');
 
@@ -83,56 +80,11 @@ try {
 } catch {
 	stop(1);
 }
-// The server gets what it needs and no more: neither owner nor superuser password.
-for (const secret of ['MIGRATE_URL', 'SUPER_URL', 'OWNER_PASSWORD', 'APP_PASSWORD']) delete env[secret];
-server = spawn(process.execPath, [join(root, 'build/index.js')], {
-	cwd: root,
-	env: { ...env, LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn' },
-	stdio: ['ignore', 'inherit', 'inherit']
-});
+server = serve(env);
 writeFileSync(settingsFile, JSON.stringify({ today, port, pid: server.pid }));
 server.on('exit', (code) => stop(code ?? 0));
-await ready(`${origin}/readyz`);
+await ready(`${origin}/readyz`, server);
 const { STAFF } = await import('./sign-ins.mjs');
 console.log(`\nBolster demo, standing at ${today}:  ${origin}\n`);
 for (const s of STAFF) console.log(`  ${s.role.padEnd(16)} ${s.email.padEnd(28)} ${s.password}`);
 console.log('\nCtrl-C stops it and its database.');
-
-/** A demo that was killed outright leaves its server behind; it is ours to end. */
-function endOrphan(pid) {
-	const file = `/proc/${pid}/cmdline`;
-	if (
-		pid === undefined ||
-		!existsSync(file) ||
-		!readFileSync(file, 'utf8').includes(join(root, 'build/index.js'))
-	)
-		return;
-	try {
-		process.kill(pid, 'SIGTERM');
-		spawnSync('sleep', ['1']);
-	} catch {
-		// Gone already.
-	}
-}
-
-async function isFree(p) {
-	const { createServer } = await import('node:net');
-	return new Promise((done) => {
-		const s = createServer();
-		s.once('error', () => done(false));
-		s.listen(p, '127.0.0.1', () => s.close(() => done(true)));
-	});
-}
-
-async function ready(url) {
-	for (let i = 0; i < 150; i++) {
-		try {
-			if ((await fetch(url)).ok) return;
-		} catch {
-			// Not listening yet.
-		}
-		await new Promise((r) => setTimeout(r, 100));
-	}
-	console.error('The server did not become ready.');
-	server.kill('SIGTERM');
-}

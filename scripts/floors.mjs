@@ -53,6 +53,12 @@ export const FLOORS = [
 		may: ['src/lib/server/db', 'src/lib/contract', 'src/lib/core'],
 		packages: true
 	},
+	{
+		name: 'keep',
+		path: 'src/lib/server/keep',
+		may: ['src/lib/server/db', 'src/lib/core/base'],
+		packages: true
+	},
 	{ name: 'auth', path: 'src/lib/server/auth', may: ['src/lib/server/db'], packages: true },
 	{
 		name: 'record',
@@ -87,6 +93,7 @@ export const FLOORS = [
 			'src/lib/server/view',
 			'src/lib/server/record',
 			'src/lib/server/repo',
+			'src/lib/server/keep',
 			'src/lib/server/db',
 			'src/lib/catalogue',
 			'src/lib/contract',

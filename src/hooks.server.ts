@@ -1,15 +1,26 @@
 /** Every request: who, in which practice, on which day. The only place that reads a clock. */
-import { error, json, redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
+import {
+	error,
+	json,
+	redirect,
+	type Handle,
+	type HandleServerError,
+	type RequestEvent,
+	type ServerInit
+} from '@sveltejs/kit';
 import { randomUUID } from 'node:crypto';
 import { ADDRESS_HEADER, authService } from '#lib/server/auth/auth.ts';
+import { sessionOf } from '#lib/server/auth/session.ts';
 import { database, refusePowerfulRole } from '#lib/server/db/connect.ts';
 import { inPracticeOf } from '#lib/server/db/in-practice.ts';
 import { demoDay } from '#lib/server/http/demo-day.ts';
 import { log } from '#lib/server/http/log.ts';
 import type { Actor, Context } from '#lib/server/usecase/actor.ts';
 import { isReady } from '#lib/server/usecase/is-ready.ts';
+import { membershipsOf, type Membership } from '#lib/server/usecase/memberships.ts';
 
-const OPEN = ['/sign-in', '/healthz', '/readyz'];
+/** Pages for nobody in particular; those that end in a slash hold a one-time address. */
+const OPEN = ['/sign-in', '/healthz', '/readyz', '/setup/', '/join/'];
 
 export const init: ServerInit = async () => {
 	const { pool } = database();
@@ -48,36 +59,24 @@ function dayIn(tz: string, now: Date): string {
 	}).format(now);
 }
 
-interface MemberRow {
-	practice_id: string;
-	member_id: string;
-	name: string;
-	roles: string[];
-	licensed_until: string | null;
-	tz: string;
-	units: string;
-	practice: string;
-}
+/** The cookie that keeps which of their practices somebody is in. */
+const PRACTICE_COOKIE = 'practice';
 
-async function contextOf(userId: string): Promise<Context | undefined> {
-	const { pool, db } = database();
-	const { rows } = await pool.query<MemberRow>('select * from member_of($1)', [userId]);
-	const m = rows[0];
-	if (m === undefined) return undefined;
+function contextOf(m: Membership): Context {
 	const now = new Date();
 	const today = dayIn(m.tz, now);
 	const actor: Actor = {
-		memberId: m.member_id,
-		practiceId: m.practice_id,
+		memberId: m.memberId,
+		practiceId: m.practiceId,
 		name: m.name,
 		practice: m.practice,
-		licensed: m.roles.includes('physiotherapist') && m.licensed_until !== null && m.licensed_until >= today,
+		licensed: m.roles.includes('physiotherapist') && m.licensedUntil !== null && m.licensedUntil >= today,
 		trainer: m.roles.includes('trainer'),
 		owner: m.roles.includes('owner')
 	};
 	return {
 		actor,
-		inPractice: inPracticeOf(db, m.practice_id, m.member_id),
+		inPractice: inPracticeOf(database().db, m.practiceId, m.memberId),
 		today,
 		now,
 		tz: m.tz,
@@ -87,16 +86,28 @@ async function contextOf(userId: string): Promise<Context | undefined> {
 
 const SILENT_DATABASE = 'The database is not answering just now. Nothing was lost; try again in a moment.';
 
-/** Who is signed in; a database that does not answer is named, not taken for nobody. */
-async function whoIs(headers: Headers): Promise<Context | undefined> {
+/** Who is signed in, in which of their practices; a database that does not answer is named, not taken for nobody. */
+async function whoIs(event: RequestEvent, headers: Headers): Promise<readonly string[]> {
 	try {
-		const session = await authService().auth.api.getSession({ headers });
-		return session === null ? undefined : await contextOf(session.user.id);
+		const { userId, cookies } = await sessionOf(headers);
+		if (userId === undefined) return cookies;
+		const practices = await membershipsOf(userId);
+		const chosen = event.cookies.get(PRACTICE_COOKIE);
+		const membership = practices.find((m) => m.practiceId === chosen) ?? practices[0];
+		event.locals.userId = userId;
+		if (membership === undefined) return cookies;
+		event.locals.context = contextOf(membership);
+		event.locals.practices = practices.map((m) => ({ id: m.practiceId, name: m.practice }));
+		event.locals.emergency = membership.emergency;
+		return cookies;
 	} catch (e) {
 		if (!(await isReady())) error(503, SILENT_DATABASE);
 		throw e;
 	}
 }
+
+const NO_PRACTICE =
+	'You are signed in, and of no practice just now. Whoever owns the practice invites you, or your membership has ended.';
 
 const HEADERS: Readonly<Record<string, string>> = {
 	'x-content-type-options': 'nosniff',
@@ -129,12 +140,19 @@ export const handle: Handle = async ({ event, resolve }) => {
 	}
 	const headers = new Headers(request.headers);
 	headers.set(ADDRESS_HEADER, event.getClientAddress());
-	const open = OPEN.some((p) => url.pathname === p);
+	const open = OPEN.some((p) => url.pathname === p || (p.endsWith('/') && url.pathname.startsWith(p)));
+	let renewed: readonly string[] = [];
 	if (url.pathname !== '/healthz' && url.pathname !== '/readyz') {
 		if (!roleChecked) error(503, SILENT_DATABASE);
-		const context = await whoIs(headers);
-		if (context !== undefined) event.locals.context = context;
+		renewed = await whoIs(event, headers);
 	}
+	if (
+		event.locals.context === undefined &&
+		!open &&
+		event.locals.userId !== undefined &&
+		!url.pathname.startsWith('/sign-out')
+	)
+		error(403, NO_PRACTICE);
 	if (event.locals.context === undefined && !open) {
 		const data = url.pathname.endsWith('/__data.json')
 			? url.pathname.slice(0, -'/__data.json'.length) || '/'
@@ -147,6 +165,8 @@ export const handle: Handle = async ({ event, resolve }) => {
 	});
 	for (const [k, v] of Object.entries(HEADERS)) response.headers.set(k, v);
 	response.headers.set('x-request-id', event.locals.requestId);
+	// A session that is used goes on, in the browser too.
+	for (const cookie of renewed) response.headers.append('set-cookie', cookie);
 	if (event.locals.context !== undefined) response.headers.set('cache-control', 'private, no-store');
 	log.info({
 		id: event.locals.requestId,

@@ -11,6 +11,10 @@ export const load: LayoutServerLoad = ({ locals }) => {
 			role: roleText(context.actor),
 			practice: context.actor.practice,
 			today: context.today,
+			emergency: locals.emergency ?? '',
+			clinical: context.actor.licensed || context.actor.trainer,
+			practiceId: context.actor.practiceId,
+			practices: locals.practices ?? [],
 			demo: demoDay.today() !== undefined
 		}
 	};

@@ -2,6 +2,7 @@
 	import '../app.css';
 	import { onMount } from 'svelte';
 	import { navigating, page } from '$app/state';
+	import ChoosePractice from '#lib/ui/practice/ChoosePractice.svelte';
 	import { shortDay } from '#lib/wording/days.ts';
 
 	let { data, children } = $props();
@@ -36,12 +37,17 @@
 		class="no-print flex flex-wrap items-baseline gap-x-6 gap-y-1 border-b px-7 py-2 max-sm:gap-x-4 max-sm:px-4"
 	>
 		<a href="/" class="text-lg font-bold text-ink no-underline">Bolster</a>
-		<a href="/">Today</a>
-		<a href="/clients">Clients</a>
-		<a href="/library">Library</a>
-		<span class="label max-md:hidden">{data.me.practice}</span>
-		<span class="label ml-auto max-sm:sr-only" title={data.me.role}
-			>{data.me.name}<span class="max-md:hidden">, {data.me.role}</span></span
+		{#if data.me.clinical}<a href="/">Today</a>
+			<a href="/clients">Clients</a>
+			<a href="/library">Library</a>{/if}
+		<a href="/practice" class="max-md:hidden">{data.me.practice}</a>
+		<a href="/practice" class="md:hidden">Practice</a>
+		{#if data.me.practices.length > 1}<ChoosePractice
+				practices={data.me.practices}
+				here={data.me.practiceId}
+			/>{/if}
+		<a href="/me" class="label ml-auto max-sm:sr-only" title={data.me.role}
+			>{data.me.name}<span class="max-md:hidden">, {data.me.role}</span></a
 		>
 		<span class="label max-sm:ml-auto">{data.me.demo ? 'demo, ' : ''}{shortDay(data.me.today)}</span>
 		{#if data.me.demo}<form method="POST" action="/demo/next-day" class="max-sm:hidden">

@@ -1,3 +1,4 @@
+import { redirect } from '@sveltejs/kit';
 import { todayAsked } from '#lib/contract/today-form.ts';
 import { contextIn } from '#lib/server/http/client-page.ts';
 import { orError } from '#lib/server/http/respond.ts';
@@ -6,6 +7,8 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
 	const ctx = contextIn(locals);
+	// Who only owns the practice sees no clients: their work is the practice.
+	if (ctx.actor.owner && !ctx.actor.licensed && !ctx.actor.trainer) redirect(303, '/practice/people');
 	const { page, ...chosen } = todayAsked(url.searchParams);
 	return {
 		...orError(await showToday(ctx, { ...chosen, from: (page - 1) * TODAY_SIZE })),

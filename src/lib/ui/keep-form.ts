@@ -15,8 +15,11 @@ const typedIn = (form: HTMLFormElement): Values =>
 
 const fieldsOf = (form: HTMLFormElement, name: string): readonly HTMLInputElement[] =>
 	[...form.elements].filter((e): e is HTMLInputElement => 'name' in e && e.name === name);
+/** A password is never kept. */
 const isHidden = (form: HTMLFormElement, name: string): boolean =>
-	fieldsOf(form, name).every((f) => f.type === 'hidden' && f.dataset.kept === undefined);
+	fieldsOf(form, name).every(
+		(f) => f.type === 'password' || (f.type === 'hidden' && f.dataset.kept === undefined)
+	);
 
 /** Svelte action for a form; `name` tells several forms of a page apart. */
 export function keepForm(form: HTMLFormElement, name: string): { destroy: () => void } {

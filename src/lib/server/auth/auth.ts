@@ -18,7 +18,18 @@ export interface AuthOptions {
 	readonly perMinute?: number;
 }
 
+/** A session ends after so long without use; one that is used is renewed. What it lasts in all stands with the session. */
+export const IDLE_SECONDS = 2 * 3600;
+const RENEWED_AFTER_SECONDS = 300;
+
+/** A secret of this many letters at least; a short one, or none, would be a public one. */
+const LEAST_SECRET = 32;
+
 export function makeAuth({ url, secret, origin, signUp = false, perMinute = 10 }: AuthOptions) {
+	if (secret.length < LEAST_SECRET)
+		throw new Error(
+			`AUTH_SECRET is missing or shorter than ${LEAST_SECRET} letters: cookies would carry a secret everybody knows. \`npm start\` makes and keeps one.`
+		);
 	const pool = new pg.Pool({
 		connectionString: url,
 		max: 4,
@@ -34,7 +45,7 @@ export function makeAuth({ url, secret, origin, signUp = false, perMinute = 10 }
 		telemetry: { enabled: false },
 		trustedOrigins: [origin],
 		emailAndPassword: { enabled: true, disableSignUp: !signUp, minPasswordLength: 10 },
-		session: { expiresIn: 12 * 3600, updateAge: 1800 },
+		session: { expiresIn: IDLE_SECONDS, updateAge: RENEWED_AFTER_SECONDS },
 		rateLimit: {
 			enabled: true,
 			storage: 'database',

@@ -12,20 +12,38 @@ import * as standing from './migrations/0005-standing.ts';
 import * as exercises from './migrations/0006-exercises.ts';
 import * as history from './migrations/0007-history.ts';
 import * as notes from './migrations/0008-notes.ts';
+import * as practice from './migrations/0009-practice.ts';
 
-const MIGRATIONS = [foundation, intake, catalogue, binding, standing, exercises, history, notes] as const;
+const MIGRATIONS = [
+	foundation,
+	intake,
+	catalogue,
+	binding,
+	standing,
+	exercises,
+	history,
+	notes,
+	practice
+] as const;
 
 /** For tests: what belongs to a practice, and what of it is appended. */
 export const PRACTICE_TABLES = MIGRATIONS.flatMap((m) => m.TABLES).map((t) => t.name);
 export const APPENDED_TABLES = MIGRATIONS.flatMap((m) => m.TABLES)
 	.filter((t) => t.appended === true)
 	.map((t) => t.name);
+/** The newest one: a database without it is older than the program. */
+export const LAST_MIGRATION = practice.name;
+/** Every migration this program knows, oldest first. */
+export const KNOWN_MIGRATIONS: readonly string[] = MIGRATIONS.map((m) => m.name);
 const LOCK = 7_204_311;
 
 const hashOf = (sql: string): string => createHash('sha256').update(sql).digest('hex');
 
 /** Applies what is missing; answers the names applied now. `beforeChange` is called once if anything is to be applied to a database that already has data. */
-export async function migrate(ownerUrl: string, beforeChange?: () => void): Promise<readonly string[]> {
+export async function migrate(
+	ownerUrl: string,
+	beforeChange?: () => void | Promise<void>
+): Promise<readonly string[]> {
 	const client = new pg.Client({ connectionString: ownerUrl });
 	await client.connect();
 	try {
@@ -42,7 +60,7 @@ export async function migrate(ownerUrl: string, beforeChange?: () => void): Prom
 					`migration ${name} was applied with another text; write a new migration instead of changing it`
 				);
 			if (known !== undefined) continue;
-			if (rows.length > 0 && applied.length === 0) beforeChange?.();
+			if (rows.length > 0 && applied.length === 0) await beforeChange?.();
 			await client.query('begin');
 			await client.query(up);
 			await client.query('insert into migration (name, hash) values ($1, $2)', [name, hashOf(up)]);

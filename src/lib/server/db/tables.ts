@@ -21,7 +21,29 @@ interface Owned {
 }
 
 export interface Tables {
-	practice: { id: string; name: string; tz: string; units: string; is_demo: boolean };
+	practice: {
+		id: string;
+		name: string;
+		tz: string;
+		units: string;
+		is_demo: boolean;
+		emergency: string;
+		default_policy: string;
+		default_technique: string | null;
+	};
+	invitation: Owned & {
+		email: string;
+		name: string;
+		roles: string[];
+		licence_no: string | null;
+		licensed_until: Days | null;
+		token_hash: string;
+		expires_at: Date;
+		invited_by: string;
+		used_at: Date | null;
+		revoked_at: Date | null;
+	};
+	practice_change: Appended & { what: string };
 	member: Owned & {
 		user_id: string;
 		name: string;
@@ -144,6 +166,8 @@ export interface Tables {
 		mm: number | null;
 		g: number | null;
 		count: number;
+		room?: string;
+		out_of_order?: boolean;
 	};
 	exercise: Owned & {
 		client_id: string;
@@ -248,7 +272,13 @@ export interface Tables {
 		answer: string;
 		outcome: Json;
 	};
-	delegation: Appended & { client_id: string; member_id: string; families: string[]; expires: Days };
+	delegation: Appended & {
+		client_id: string;
+		member_id: string;
+		families: string[];
+		expires: Days;
+		call_when?: string;
+	};
 	consent: Appended & { client_id: string; purpose: string; given: boolean; local_day: Days };
 	complaint: Appended & {
 		client_id: string;

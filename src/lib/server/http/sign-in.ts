@@ -2,6 +2,25 @@
 import type { RequestEvent } from '@sveltejs/kit';
 import { ADDRESS_HEADER, authService } from '../auth/auth.ts';
 
+/** The auth library's cookies as the page's own. */
+export function keepCookies(
+	{ url, cookies }: Pick<RequestEvent, 'url' | 'cookies'>,
+	lines: readonly string[]
+): void {
+	for (const line of lines) {
+		const [pair = '', ...attributes] = line.split('; ');
+		const at = pair.indexOf('=');
+		const maxAge = attributes.find((a) => a.toLowerCase().startsWith('max-age='));
+		cookies.set(pair.slice(0, at), decodeURIComponent(pair.slice(at + 1)), {
+			path: '/',
+			httpOnly: true,
+			sameSite: 'lax',
+			secure: url.protocol === 'https:',
+			...(maxAge ? { maxAge: Number(maxAge.split('=')[1]) } : {})
+		});
+	}
+}
+
 export type SignInAnswer = 'in' | 'wrong' | 'too-many';
 
 export async function signIn(
@@ -21,18 +40,7 @@ export async function signIn(
 	);
 	if (answer.status === 429) return 'too-many';
 	if (!answer.ok) return 'wrong';
-	for (const line of answer.headers.getSetCookie()) {
-		const [pair = '', ...attributes] = line.split('; ');
-		const at = pair.indexOf('=');
-		const maxAge = attributes.find((a) => a.toLowerCase().startsWith('max-age='));
-		cookies.set(pair.slice(0, at), decodeURIComponent(pair.slice(at + 1)), {
-			path: '/',
-			httpOnly: true,
-			sameSite: 'lax',
-			secure: url.protocol === 'https:',
-			...(maxAge ? { maxAge: Number(maxAge.split('=')[1]) } : {})
-		});
-	}
+	keepCookies({ url, cookies }, answer.headers.getSetCookie());
 	return 'in';
 }
 

@@ -69,7 +69,11 @@ const MAY = {
 	'end an episode': ['licensed'],
 	sign: ['trainer', 'licensed'],
 	override: ['licensed'],
-	'replay decision': ['licensed', 'owner']
+	'replay decision': ['licensed', 'owner'],
+	delegate: ['licensed'],
+	'manage people': ['owner'],
+	'change the rooms': ['owner'],
+	'change the practice': ['owner']
 } as const satisfies Record<string, readonly ('trainer' | 'licensed' | 'owner')[]>;
 
 export type Verb = keyof typeof MAY;

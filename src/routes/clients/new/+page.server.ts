@@ -5,6 +5,7 @@ import { daysIn, HOME_KIT, kitIn, parseBuild, registerForm } from '#lib/contract
 import { contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { refusal, refuseField, refuseShape } from '#lib/server/http/respond.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
+import { beginsWith } from '#lib/server/usecase/practice-settings.ts';
 import { registerClient } from '#lib/server/usecase/register-client.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -35,14 +36,16 @@ export const actions: Actions = {
 		if (consents.some((c) => c.id === ''))
 			return refuseField(form, '', 'The form has lost its ids; reload the page.');
 		const { sex, occupation, minutes, ...who } = parsed.data;
-		const done = await registerClient(contextIn(locals), {
+		const ctx = contextIn(locals);
+		const begins = await beginsWith(ctx);
+		const done = await registerClient(ctx, {
 			...who,
 			...build.data,
 			...(sex === '' ? {} : { sex }),
 			...(occupation === '' ? {} : { occupation }),
 			...(minutes === undefined ? {} : { minutes }),
-			technique: null,
-			policyId: 'pain-monitored',
+			technique: begins.technique,
+			policyId: begins.policyId,
 			frontOfKnee: false,
 			usual: {},
 			homeKit: kitIn(form),

@@ -1,0 +1,23 @@
+/** Whose session a request carries: renewed while it is used, ended after two hours without use and after twelve in all. */
+import { authService } from './auth.ts';
+
+/** A session lasts this long in all, however busy. */
+export const LONGEST_MS = 12 * 3_600_000;
+
+export const isOver = (begunAt: Date, now: number): boolean => now - begunAt.getTime() >= LONGEST_MS;
+
+export interface SessionFound {
+	readonly userId: string | undefined;
+	/** Set-Cookie lines to send along. */
+	readonly cookies: readonly string[];
+}
+
+export async function sessionOf(headers: Headers): Promise<SessionFound> {
+	const { auth } = authService();
+	const { headers: set, response: found } = await auth.api.getSession({ headers, returnHeaders: true });
+	const cookies = set?.getSetCookie() ?? [];
+	if (found === null) return { userId: undefined, cookies };
+	if (!isOver(found.session.createdAt, Date.now())) return { userId: found.user.id, cookies };
+	await auth.api.revokeSession({ body: { token: found.session.token }, headers }).catch(() => undefined);
+	return { userId: undefined, cookies: [] };
+}

@@ -1,0 +1,38 @@
+/** A practice, its people and its rooms in words. */
+import type { RackKind, RackUnit } from '../core/dose/rack-kind.ts';
+import { longDay } from './typed-day.ts';
+import { EQUIPMENT_NAME } from './names.ts';
+
+export const ROLE_NAME: Readonly<Record<string, string>> = {
+	physiotherapist: 'licensed physiotherapist',
+	trainer: 'trainer',
+	owner: 'owner'
+};
+export const rolesText = (roles: readonly string[]): string =>
+	roles.map((r) => ROLE_NAME[r] ?? r).join(' and ');
+
+export const UNITS_NAME = { metric: 'cm, kg', imperial: 'ft in, lb' } as const;
+
+const KIND_NAME: Readonly<Partial<Record<RackKind, string>>> = {
+	seat: 'seat',
+	pad: 'pad or block to raise a seat',
+	wedge: 'heel wedge',
+	step: 'step',
+	weight: 'weight'
+};
+export const rackKindName = (kind: RackKind): string =>
+	KIND_NAME[kind] ?? (EQUIPMENT_NAME as Readonly<Record<string, string>>)[kind] ?? kind;
+
+/** "46 cm", as printed. */
+export const sizeText = (value: number, unit: RackUnit): string => `${value} ${unit}`;
+
+/** A licence with its end, and whether it still signs. */
+export function licenceText(
+	m: { readonly licenceNo: string | null; readonly licensedUntil: string | null },
+	today: string
+): string {
+	if (m.licenceNo === null || m.licensedUntil === null) return '–';
+	return m.licensedUntil < today
+		? `${m.licenceNo}, ended ${longDay(m.licensedUntil)}: signs nothing`
+		: `${m.licenceNo}, to ${longDay(m.licensedUntil)}`;
+}
