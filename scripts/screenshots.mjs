@@ -36,13 +36,14 @@ const VIEWS = [
 	['record', 'Nerys', 'record', 'desk'],
 	['clients', '', '/clients?status=all', 'desk'],
 	['arrive-phone', 'Wren', 'arrive', 'phone'],
-	['log-phone', 'Wren', 'log', 'phone'],
 	['morning-phone', 'Saskia', 'morning', 'phone'],
 	['session-phone', 'Nerys', 'session', 'phone'],
+	['people', '', '/practice/people', 'owner'],
 	// Last: it sets a limit.
 	['slip-suspended', 'Saskia', 'decide', 'dark']
 ];
-for (const kind of ['desk', 'phone', 'dark']) {
+for (const kind of ['desk', 'phone', 'owner', 'dark']) {
+	const who = kind === 'owner' ? STAFF[2] : STAFF[0];
 	const context = await browser.newContext({
 		viewport: kind === 'phone' ? { width: 390, height: 844 } : { width: 1280, height: 800 },
 		colorScheme: kind === 'dark' ? 'dark' : 'light',
@@ -50,11 +51,11 @@ for (const kind of ['desk', 'phone', 'dark']) {
 	});
 	const page = await context.newPage();
 	await page.goto(`${base}/sign-in`);
-	await page.fill('[name=email]', STAFF[0].email);
-	await page.fill('[name=password]', STAFF[0].password);
+	await page.fill('[name=email]', who.email);
+	await page.fill('[name=password]', who.password);
 	await page.click('button:has-text("Sign in")');
-	await page.waitForURL(`${base}/`);
-	for (const [name, who, view, of] of VIEWS.filter((v) => v[3] === kind)) {
+	await page.waitForURL(kind === 'owner' ? /people$/ : `${base}/`);
+	for (const [name, client, view, of] of VIEWS.filter((v) => v[3] === kind)) {
 		await page.goto(`${base}/`);
 		if (view.startsWith('/')) await page.goto(`${base}${view}`);
 		if (name === 'own-steps') {
@@ -62,8 +63,8 @@ for (const kind of ['desk', 'phone', 'dark']) {
 			await page.getByLabel('Called').fill('Pontoon edge tap');
 			await page.getByRole('button', { name: 'Into the form' }).click();
 		}
-		if (who) {
-			const href = await page.getAttribute(`a:has-text("${who}")`, 'href');
+		if (client) {
+			const href = await page.getAttribute(`a:has-text("${client}")`, 'href');
 			await page.goto(`${base}${href.replace(/[a-z]+$/, view)}`);
 		}
 		if (

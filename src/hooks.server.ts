@@ -1,6 +1,7 @@
 /** Every request: who, in which practice, on which day. The only place that reads a clock. */
 import {
 	error,
+	isHttpError,
 	json,
 	redirect,
 	type Handle,
@@ -9,6 +10,7 @@ import {
 	type ServerInit
 } from '@sveltejs/kit';
 import { randomUUID } from 'node:crypto';
+import errorPage from './error.html?raw';
 import { ADDRESS_HEADER, authService } from '#lib/server/auth/auth.ts';
 import { sessionOf } from '#lib/server/auth/session.ts';
 import { database, refusePowerfulRole } from '#lib/server/db/connect.ts';
@@ -125,9 +127,8 @@ const mostBytes = ({ pathname, search }: URL): number =>
 	pathname.endsWith('/record') && search.startsWith('?/attach') ? Infinity : FORM_BYTES;
 const TOO_MUCH = 'That was too much at once: a form is at most 512 kB, an attachment 10 MB.';
 
-export const handle: Handle = async ({ event, resolve }) => {
-	const started = performance.now();
-	event.locals.requestId = randomUUID();
+/** Who may, then the page; session cookies that were renewed go along. */
+const answered: Handle = async ({ event, resolve }) => {
 	const { request, url } = event;
 	// Form posts are checked by the framework; JSON and the rest here.
 	const unsafe = !['GET', 'HEAD', 'OPTIONS'].includes(request.method);
@@ -163,14 +164,44 @@ export const handle: Handle = async ({ event, resolve }) => {
 		preload: ({ type, path }) =>
 			type === 'js' || type === 'css' || (type === 'font' && path.includes('latin-wght'))
 	});
-	for (const [k, v] of Object.entries(HEADERS)) response.headers.set(k, v);
-	response.headers.set('x-request-id', event.locals.requestId);
+	if (event.locals.context !== undefined) response.headers.set('cache-control', 'private, no-store');
 	// A session that is used goes on, in the browser too.
 	for (const cookie of renewed) response.headers.append('set-cookie', cookie);
-	if (event.locals.context !== undefined) response.headers.set('cache-control', 'private, no-store');
+	return response;
+};
+
+/** What keeps somebody from a page before it is reached, as an answer like any other. */
+function thrownAs(e: unknown, { request, url }: RequestEvent): Response {
+	// A way elsewhere is made an answer by the framework, which knows who asks: a page, its data or a form.
+	if (!isHttpError(e)) throw e;
+	const { message } = e.body;
+	const wantsData =
+		url.pathname.endsWith('.json') || (request.headers.get('accept') ?? '').includes('application/json');
+	if (wantsData) return json({ message }, { status: e.status });
+	const text = message.replaceAll('&', '&amp;').replaceAll('<', '&lt;');
+	return new Response(
+		errorPage
+			.replaceAll('%sveltekit.status%', String(e.status))
+			.replaceAll('%sveltekit.error.message%', text),
+		{ status: e.status, headers: { 'content-type': 'text/html; charset=utf-8' } }
+	);
+}
+
+/** Every reply carries the headers and is logged, whoever was let in or not. */
+export const handle: Handle = async ({ event, resolve }) => {
+	const started = performance.now();
+	event.locals.requestId = randomUUID();
+	let response: Response;
+	try {
+		response = await answered({ event, resolve });
+	} catch (e) {
+		response = thrownAs(e, event);
+	}
+	for (const [k, v] of Object.entries(HEADERS)) response.headers.set(k, v);
+	response.headers.set('x-request-id', event.locals.requestId);
 	log.info({
 		id: event.locals.requestId,
-		method: request.method,
+		method: event.request.method,
 		route: event.route.id,
 		status: response.status,
 		ms: Math.round(performance.now() - started)

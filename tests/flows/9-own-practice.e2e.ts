@@ -37,7 +37,9 @@ async function stop(): Promise<void> {
 	if (child === undefined) return;
 	const gone = new Promise((done) => child.on('exit', done));
 	child.kill('SIGTERM');
+	const late = setTimeout(() => child.kill('SIGKILL'), 60_000);
 	await gone;
+	clearTimeout(late);
 }
 const script = (name: string, ...args: string[]) => {
 	const { status, stdout, stderr } = spawnSync(process.execPath, [`scripts/${name}.mjs`, ...args], {
@@ -239,6 +241,120 @@ test('the physiotherapist registers the first client; clinical pages are not the
 	await signIn(gone, 'tam@quay.example', 'rope and a bucket');
 	await expect(gone.getByText('of no practice just now')).toBeVisible();
 	await gone.context().close();
+});
+
+/** Every page and file of the server, found in the source: what is added is in here by itself. */
+const routes = readdirSync(join(root, 'src/routes'), { recursive: true, encoding: 'utf8' })
+	.filter((f) => /\+(page|server)\.(server\.)?ts$|\+page\.svelte$/.test(f))
+	.map((f) => `/${f.split('/').slice(0, -1).join('/')}`)
+	.filter((p, i, all) => all.indexOf(p) === i)
+	.sort();
+const OPEN = ['/sign-in', '/sign-out', '/healthz', '/readyz', '/setup/[token]', '/join/[token]'];
+const HEADERS = [
+	'x-content-type-options',
+	'x-frame-options',
+	'referrer-policy',
+	'permissions-policy',
+	'x-request-id'
+];
+
+test('every page by every role: a stranger goes to sign in, a foreign client is none, every reply has its headers', async ({
+	page,
+	browser
+}) => {
+	const foreign = '019b3154-ce00-71c2-83ab-75d79c0044c3';
+	const at = (route: string): string =>
+		route
+			.replace('[id]', foreign)
+			.replace('[file]', foreign)
+			.replace('[token]', 'none')
+			.replace('[device]', 'sim-gauge');
+	expect(routes.length).toBeGreaterThan(25);
+	const nobody = (await browser.newContext()).request;
+	await signIn(page, ...PHYSIO);
+	await expect(page).toHaveURL(`${ORIGIN}/`);
+	const owner = await (await browser.newContext()).newPage();
+	await signIn(owner, ...OWNER);
+	await expect(owner).toHaveURL(/people$/);
+	for (const route of routes) {
+		const address = `${ORIGIN}${at(route)}`;
+		const asked = (r: typeof nobody) => r.get(address, { maxRedirects: 0 });
+		const [none, physio, own] = [await asked(nobody), await asked(page.request), await asked(owner.request)];
+		for (const r of [none, physio, own]) expect(r.status(), route).toBeLessThan(500);
+		for (const r of [physio, own])
+			if (r.status() !== 303) for (const h of HEADERS) expect(r.headers()[h], `${route} ${h}`).toBeTruthy();
+		if (!OPEN.includes(route))
+			expect([none.status(), none.headers().location ?? ''], route).toEqual([
+				303,
+				expect.stringContaining('/sign-in')
+			]);
+		// The address of a client by itself only leads on to the plan, whoever asks.
+		if (route === '/clients/[id]') continue;
+		if (route.includes('/[id]'))
+			expect([physio.status(), own.status()], route).toEqual([404, expect.any(Number)]);
+		if (route.startsWith('/clients')) expect(own.status(), route).toBeGreaterThanOrEqual(400);
+	}
+	await owner.context().close();
+});
+
+test('what no hand types gets an answer of ours on every form of the practice', async ({ page }) => {
+	await signIn(page, ...OWNER);
+	await expect(page).toHaveURL(/people$/);
+	const FIELDS = [
+		...[
+			'id',
+			'memberId',
+			'invitationId',
+			'itemId',
+			'session',
+			'practice',
+			'before',
+			'name',
+			'email',
+			'roles'
+		],
+		...[
+			'licenceNo',
+			'licensedUntil',
+			'ended',
+			'kind',
+			'label',
+			'value',
+			'unit',
+			'count',
+			'room',
+			'outOfOrder',
+			'file'
+		],
+		...['tz', 'units', 'emergency', 'policy', 'technique', 'current', 'password', 'again']
+	];
+	const ACTIONS = [
+		...['/practice/people?/invite', '/practice/people?/member', '/practice/people?/take-back'],
+		...['/practice/rooms?/item', '/practice/rooms?/file', '/practice/settings', '/practice/choose'],
+		...['/me?/password', '/me?/end', '/setup/none', '/join/none']
+	];
+	const NASTY = [
+		'',
+		'-5',
+		'1e9',
+		'__proto__',
+		'a\u0000b',
+		'\ud800',
+		'x'.repeat(3000),
+		'2026-02-30',
+		'[]',
+		'owner'
+	];
+	for (const action of ACTIONS)
+		for (const nasty of NASTY) {
+			const r = await page.request.post(`${ORIGIN}${action}`, {
+				headers: { origin: ORIGIN, accept: 'application/json', 'x-sveltekit-action': 'true' },
+				form: Object.fromEntries(FIELDS.map((f) => [f, nasty])),
+				maxRedirects: 0
+			});
+			expect(r.status(), `${action} ${nasty.slice(0, 12)}`).toBeLessThan(500);
+			expect(await r.text(), `${action} ${nasty.slice(0, 12)}`).not.toMatch(/"status":5\d\d/);
+		}
 });
 
 test('a password is changed and other sessions end', async ({ page, browser }) => {

@@ -1,6 +1,6 @@
 /** Setting an exercise aside, ending it, or taking it up again, as a form. */
 import { z } from 'zod';
-import { uuid, reasonGiven } from './basics.ts';
+import { day, text, uuid, reasonGiven } from './basics.ts';
 
 export const pauseForm = z.object({
 	id: uuid,
@@ -25,3 +25,15 @@ export const orderForm = z.object({
 });
 
 export type Pause = z.infer<typeof pauseForm>;
+
+/** What is given to a trainer: ladders as ticks, until when, and when to call. */
+export const delegationForm = z.object({
+	id: uuid,
+	memberId: uuid,
+	expires: day,
+	callWhen: text(200)
+});
+/** Ladders that were ticked; which there are, the use-case knows. */
+export const familiesIn = (form: FormData): readonly string[] => [
+	...new Set(form.getAll('families').map(String))
+];

@@ -1,7 +1,7 @@
 /** A practice of one's own as forms: founding it, joining it, its people, its settings, its racks. */
 import { z } from 'zod';
 import { POLICY_IDS } from '#lib/catalogue/policies.ts';
-import { RACK_KINDS } from '#lib/core/dose/rack-kind.ts';
+import { isSized, RACK_KINDS } from '#lib/core/dose/rack-kind.ts';
 import { TECHNIQUES } from '#lib/core/posture/problem.ts';
 import { day, text, typed, typedWhole, uuid } from './basics.ts';
 
@@ -116,14 +116,22 @@ export const passwordForm = z
 	.superRefine(twice);
 
 /** What stands in the rooms, as it is printed on it. */
-export const itemForm = z.object({
-	id: uuid,
-	itemId: uuid,
-	kind: z.enum(RACK_KINDS, 'Choose what it is.'),
-	label: text(60).min(1, 'What is it called?'),
-	value: typed('How high or heavy', 0.1, 500).refine((v) => v !== undefined, 'How high or heavy is it?'),
-	unit: z.enum(['cm', 'in', 'kg', 'lb'], 'Choose from the list.'),
-	count: typedWhole('How many', 0, 200).refine((v) => v !== undefined, 'How many are there?'),
-	room: text(40),
-	outOfOrder: z.enum(['', 'on'])
-});
+export const itemForm = z
+	.object({
+		id: uuid,
+		itemId: uuid,
+		kind: z.enum(RACK_KINDS, 'Choose what it is.'),
+		label: text(60).min(1, 'What is it called?'),
+		value: typed('How high or heavy', 0.1, 500),
+		unit: z.enum(['cm', 'in', 'kg', 'lb'], 'Choose from the list.'),
+		count: typedWhole('How many', 0, 200).refine((v) => v !== undefined, 'How many are there?'),
+		room: text(40),
+		outOfOrder: z.enum(['', 'on'])
+	})
+	.transform((v, ctx) => {
+		if (v.value !== undefined) return { ...v, value: v.value };
+		// Of what is there or not, the size says nothing.
+		if (!isSized(v.kind)) return { ...v, value: 1 };
+		ctx.addIssue({ code: 'custom', path: ['value'], message: 'How high or heavy is it?' });
+		return z.NEVER;
+	});

@@ -1,5 +1,5 @@
 /** A practice, its people and its rooms in words. */
-import type { RackKind, RackUnit } from '../core/dose/rack-kind.ts';
+import { isSized, type RackKind, type RackUnit } from '../core/dose/rack-kind.ts';
 import { longDay } from './typed-day.ts';
 import { EQUIPMENT_NAME } from './names.ts';
 
@@ -23,8 +23,12 @@ const KIND_NAME: Readonly<Partial<Record<RackKind, string>>> = {
 export const rackKindName = (kind: RackKind): string =>
 	KIND_NAME[kind] ?? (EQUIPMENT_NAME as Readonly<Record<string, string>>)[kind] ?? kind;
 
-/** "46 cm", as printed. */
-export const sizeText = (value: number, unit: RackUnit): string => `${value} ${unit}`;
+/** "46 cm", as printed; nothing where the size decides nothing. */
+export const sizeText = (i: {
+	readonly kind: RackKind;
+	readonly value: number;
+	readonly unit: RackUnit;
+}): string => (isSized(i.kind) ? `${i.value} ${i.unit}` : '–');
 
 /** A licence with its end, and whether it still signs. */
 export function licenceText(

@@ -1,7 +1,7 @@
 /** Sizes as printed. International yard and pound agreement 1959: 1 in = 25.4 mm, 1 lb = 0.45359237 kg, exactly. */
 import { describe, expect, it } from 'vitest';
 import { EQUIPMENT } from '../exercise/family.ts';
-import { isBelieved, measured, RACK_KINDS, unitsOf } from './rack-kind.ts';
+import { isBelieved, isSized, measured, RACK_KINDS, unitsOf } from './rack-kind.ts';
 
 describe('sizes', () => {
 	it('inches and pounds are kept in whole mm and g', () => {
@@ -14,6 +14,11 @@ describe('sizes', () => {
 		expect(unitsOf('seat')).toEqual(['cm', 'in']);
 		expect(unitsOf('weight')).toEqual(['kg', 'lb']);
 		expect(unitsOf('roller')).toEqual(['cm', 'in', 'kg', 'lb']);
+	});
+	it('of a band or a couch it decides nothing', () => {
+		expect(
+			(['seat', 'pad', 'wedge', 'step', 'weight', 'band', 'bed', 'roller'] as const).map(isSized)
+		).toEqual([...Array<boolean>(5).fill(true), ...Array<boolean>(3).fill(false)]);
 	});
 	it('what is mistyped is not believed: the boundary still is', () => {
 		expect([isBelieved('wedge', 12, 'cm'), isBelieved('wedge', 12.1, 'cm')]).toEqual([true, false]);

@@ -24,6 +24,9 @@ export type RackUnit = (typeof RACK_UNITS)[number];
 
 const has = (kinds: readonly string[], kind: string): boolean => kinds.includes(kind);
 
+/** Does its size decide anything? A couch or a band is there or not. */
+export const isSized = (kind: RackKind): boolean => has(HIGH_KINDS, kind) || has(HEAVY_KINDS, kind);
+
 /** Which units a kind is printed in; any where its size decides nothing. */
 export const unitsOf = (kind: RackKind): readonly RackUnit[] =>
 	has(HIGH_KINDS, kind) ? ['cm', 'in'] : has(HEAVY_KINDS, kind) ? ['kg', 'lb'] : RACK_UNITS;

@@ -24,7 +24,7 @@ export function keepCookies(
 export type SignInAnswer = 'in' | 'wrong' | 'too-many';
 
 export async function signIn(
-	{ url, getClientAddress, cookies }: RequestEvent,
+	{ url, getClientAddress, cookies, request }: RequestEvent,
 	credentials: { readonly email: string; readonly password: string }
 ): Promise<SignInAnswer> {
 	const answer = await authService().auth.handler(
@@ -33,6 +33,7 @@ export async function signIn(
 			headers: {
 				'content-type': 'application/json',
 				origin: url.origin,
+				'user-agent': request.headers.get('user-agent') ?? '',
 				[ADDRESS_HEADER]: getClientAddress()
 			},
 			body: JSON.stringify(credentials)

@@ -3,7 +3,8 @@ import { uuid } from '#lib/contract/basics.ts';
 import { CONSENT_PURPOSES } from '#lib/core/client/consent.ts';
 import { daysIn, HOME_KIT, kitIn, parseBuild, registerForm } from '#lib/contract/register-form.ts';
 import { contextIn, formIds } from '#lib/server/http/client-page.ts';
-import { refusal, refuseField, refuseShape } from '#lib/server/http/respond.ts';
+import { allow } from '#lib/server/usecase/actor.ts';
+import { orError, refusal, refuseField, refuseShape } from '#lib/server/http/respond.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
 import { beginsWith } from '#lib/server/usecase/practice-settings.ts';
 import { registerClient } from '#lib/server/usecase/register-client.ts';
@@ -11,6 +12,7 @@ import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals }) => {
 	const ctx = contextIn(locals);
+	orError(allow(ctx.actor, 'register client'));
 	return {
 		ids: formIds(ctx, 3 + CONSENT_PURPOSES.length),
 		today: ctx.today,

@@ -32,7 +32,7 @@
 <Rows heads={['name', 'is', 'licence', '']} aria-label="People of the practice">
 	{#each data.members as m, i (m.id)}
 		<tr data-testid="member" class={m.endedAt === null ? '' : 'text-quiet'}>
-			<td class="align-top">{m.name}{m.own ? ' (you)' : ''}</td>
+			<td class="align-top whitespace-nowrap">{m.name}{m.own ? ' (you)' : ''}</td>
 			<td class="align-top"
 				>{rolesText(m.roles)}{m.endedAt === null ? '' : `, until ${shortDay(m.endedAt)}`}
 				{#if open === m.id && !m.own}{#key data.inviteId}<MemberForm

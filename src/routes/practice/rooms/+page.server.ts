@@ -12,7 +12,9 @@ import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
 	const ctx = contextIn(locals);
-	const items = orError(await showRooms(ctx));
+	const items = [...orError(await showRooms(ctx))].sort(
+		(a, b) => RACK_KINDS.indexOf(a.kind) - RACK_KINDS.indexOf(b.kind) || a.value - b.value
+	);
 	return {
 		items,
 		may: mayChangeRooms(ctx),
@@ -30,7 +32,7 @@ export const actions: Actions = {
 		const { outOfOrder, value, count, ...item } = parsed.data;
 		const done = await changeItem(contextIn(locals), {
 			...item,
-			value: value as number,
+			value,
 			count: count as number,
 			outOfOrder: outOfOrder === 'on'
 		});

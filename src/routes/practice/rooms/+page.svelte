@@ -54,14 +54,14 @@
 								done={() => (changing = '')}
 							/>{/if}</td
 					>
-					<td class="align-top whitespace-nowrap">{sizeText(item.value, item.unit)}</td>
+					<td class="align-top whitespace-nowrap">{sizeText(item)}</td>
 					<td class="align-top">{item.count}</td>
 					<td class="text-right align-top"
 						>{#if data.may}<button
 								type="button"
 								class="min-h-6 cursor-pointer text-accent underline"
 								aria-expanded={open === item.id}
-								aria-label="Change {item.label}, {sizeText(item.value, item.unit)}"
+								aria-label="Change {item.label}, {sizeText(item)}"
 								onclick={() => (changing = changing === item.id ? '' : item.id)}>change</button
 							>{/if}</td
 					>

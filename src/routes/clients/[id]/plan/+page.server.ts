@@ -1,11 +1,13 @@
 import { redirect } from '@sveltejs/kit';
 import { endEpisodeForm } from '#lib/contract/episode-form.ts';
-import { orderForm, pauseForm } from '#lib/contract/plan-form.ts';
+import { uuid } from '#lib/contract/basics.ts';
+import { delegationForm, familiesIn, orderForm, pauseForm } from '#lib/contract/plan-form.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
-import { refusal, refuseShape } from '#lib/server/http/respond.ts';
+import { refusal, refuseField, refuseShape } from '#lib/server/http/respond.ts';
 import { fitContextOf } from '#lib/server/record/fit-of.ts';
 import { ownLaddersOf } from '#lib/server/record/facts-of.ts';
+import { delegate, delegationShown, endDelegation } from '#lib/server/usecase/delegate.ts';
 import { endEpisode } from '#lib/server/usecase/end-episode.ts';
 import { orderPlan } from '#lib/server/usecase/order-plan.ts';
 import { pauseExercise } from '#lib/server/usecase/pause-exercise.ts';
@@ -14,7 +16,7 @@ import { slipsByNeed } from '#lib/server/view/slips-by-need.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, params }) =>
-	clientPage(locals, params.id, 'plan', (r, _, ctx) => {
+	clientPage(locals, params.id, 'plan', async (r, t, ctx) => {
 		const slips = slipsByNeed(r, ctx.today);
 		return {
 			plan: planView(r, slips, ctx.today, formIds(ctx, r.everGiven.length)),
@@ -22,9 +24,14 @@ export const load: PageServerLoad = ({ locals, params }) =>
 			own: ownLaddersOf(r),
 			orderId: formIds(ctx, 1)[0] as string,
 			episodeId: formIds(ctx, 1)[0] as string,
+			delegation: await delegationShown(t, params.id, ctx.today),
+			delegationIds: formIds(ctx, 1 + DELEGATIONS_SHOWN),
 			practice: ctx.actor.practice
 		};
 	});
+
+/** More trainers for one client than a practice has. */
+const DELEGATIONS_SHOWN = 12;
 
 const DONE = {
 	active: 'Taken up again where it was left; its streak begins anew.',
@@ -53,6 +60,24 @@ export const actions: Actions = {
 			groups
 		});
 		return done.ok ? { done: 'Arranged.' } : refusal(form, done.refusal);
+	},
+	delegate: async ({ request, locals, params }) => {
+		const form = await formOf(request);
+		const parsed = delegationForm.safeParse(Object.fromEntries(form));
+		if (!parsed.success) return refuseShape(form, parsed.error);
+		const families = familiesIn(form);
+		const done = await delegate(contextIn(locals), { ...parsed.data, clientId: params.id, families });
+		return done.ok ? { done: 'Given. It holds from their next click.' } : refusal(form, done.refusal);
+	},
+	'end-delegation': async ({ request, locals, params }) => {
+		const form = await formOf(request);
+		const [id, delegationId] = ['id', 'delegationId'].map((k) => uuid.safeParse(form.get(k)).data);
+		if (id === undefined || delegationId === undefined)
+			return refuseField(form, '', 'The form has lost its ids; reload the page.');
+		const done = await endDelegation(contextIn(locals), { id, delegationId, clientId: params.id });
+		return done.ok
+			? { done: 'Ended. They prescribe and sign nothing more here.' }
+			: refusal(form, done.refusal);
 	},
 	pause: async ({ request, locals, params }) => {
 		const form = await formOf(request);

@@ -7,6 +7,7 @@
 	import Act from '#lib/ui/Act.svelte';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import Said from '#lib/ui/Said.svelte';
+	import Delegation from '#lib/ui/plan/Delegation.svelte';
 	import EndEpisode from '#lib/ui/plan/EndEpisode.svelte';
 	import EndedList from '#lib/ui/plan/EndedList.svelte';
 	import PlanGroups from '#lib/ui/plan/PlanGroups.svelte';
@@ -85,6 +86,16 @@
 			<p>{call}</p>
 		</div>
 	{/if}
+	<Delegation
+		delegation={data.delegation}
+		families={Object.values(families)}
+		inPlan={work.map((w) => w.family)}
+		ids={data.delegationIds}
+		licensed={data.head.licensed}
+		today={data.head.today}
+		{wrong}
+		say={(text) => (lost = text)}
+	/>
 	{#if data.head.licensed}<EndEpisode
 			formId={data.episodeId}
 			inPlan={work.length}
