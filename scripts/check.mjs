@@ -110,22 +110,25 @@ const planted = fast
 			join(root, 'scripts/mutants.mjs'),
 			'--one-at-a-time'
 		]);
-if (!fast) {
-	const flows = join(out, 'flows.json');
+/** Flows in the browser; those of an own practice have a server of their own, and run beside the others. */
+async function flows(title, env) {
+	const file = join(out, `${title.replaceAll(' ', '-')}.json`);
 	const status = await new Promise((done) =>
 		spawn(bin('playwright'), ['test'], {
 			cwd: root,
 			stdio: ['ignore', 'inherit', 'inherit'],
-			env: { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: flows }
+			env: { ...process.env, ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: file }
 		})
 			.on('error', () => done(1))
 			.on('close', (code) => done(code ?? 1))
 	);
-	counted('browser flows', status, flows, (r) => ({
+	counted(title, status, file, (r) => ({
 		passed: r.stats.expected + r.stats.flaky,
 		failed: r.stats.unexpected
 	}));
 }
+if (!fast)
+	await Promise.all([flows('browser flows', {}), flows('flows of an own practice', { OWN_PRACTICE: '1' })]);
 
 await planted;
 console.log(`\n${passed} passed, ${failed} failed`);
