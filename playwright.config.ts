@@ -11,14 +11,25 @@ const chromium = [
 	'--disable-sync'
 ];
 
-/** The flow of an own practice brings its own server and database: it runs beside the others, by OWN_PRACTICE=1. */
-const own = process.env.OWN_PRACTICE === '1';
+/**
+ * The flows go in lanes that can run side by side, each with a server and a database of its own: FLOWS names one. Without it the demo's flows run one after another. In a lane
+ * the files run in the order of their numbers: what one leaves the next one finds.
+ */
+const LANES: Readonly<Record<string, { readonly files: string; readonly port: number }>> = {
+	first: { files: '**/[1236]-*.e2e.ts', port: 4399 },
+	second: { files: '**/[4578]-*.e2e.ts', port: 4397 },
+	own: { files: '**/9-*.e2e.ts', port: 4398 }
+};
+const lane = process.env.FLOWS ?? '';
+const { files, port } = LANES[lane] ?? { files: '**/[1-8]-*.e2e.ts', port: 4399 };
+process.env.FLOW_PORT ??= String(port);
 
 export default defineConfig({
 	testDir: 'tests/flows',
-	testMatch: own ? '**/9-own-practice.e2e.ts' : '**/[1-8]-*.e2e.ts',
-	...(own ? {} : { globalSetup: './tests/flows/global-server.ts' }),
-	outputDir: own ? 'test-results/own' : 'test-results/demo',
+	testMatch: files,
+	// The flow of an own practice brings its own server.
+	...(lane === 'own' ? {} : { globalSetup: './tests/flows/global-server.ts' }),
+	outputDir: `test-results/${lane || 'demo'}`,
 	// Wide, for a machine that is busy with something else: a page that answers late is not a page that answers wrong.
 	timeout: 150_000,
 	expect: { timeout: 20_000 },
@@ -27,7 +38,7 @@ export default defineConfig({
 	workers: 1,
 	reporter: [['list'], ['json']],
 	use: {
-		baseURL: process.env.BOLSTER_FLOW_ORIGIN ?? 'http://127.0.0.1:4399',
+		baseURL: process.env.BOLSTER_FLOW_ORIGIN ?? `http://127.0.0.1:${port}`,
 		launchOptions: { executablePath: '/usr/bin/chromium', args: chromium },
 		viewport: { width: 1280, height: 800 },
 		locale: 'en-GB',

@@ -110,25 +110,24 @@ const planted = fast
 			join(root, 'scripts/mutants.mjs'),
 			'--one-at-a-time'
 		]);
-/** Flows in the browser; those of an own practice have a server of their own, and run beside the others. */
-async function flows(title, env) {
-	const file = join(out, `${title.replaceAll(' ', '-')}.json`);
+/** One lane of the flows in the browser; lanes have a server and a database each. */
+async function flows(lane) {
+	const file = join(out, `flows-${lane}.json`);
 	const status = await new Promise((done) =>
 		spawn(bin('playwright'), ['test'], {
 			cwd: root,
 			stdio: ['ignore', 'inherit', 'inherit'],
-			env: { ...process.env, ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: file }
+			env: { ...process.env, FLOWS: lane, PLAYWRIGHT_JSON_OUTPUT_NAME: file }
 		})
 			.on('error', () => done(1))
 			.on('close', (code) => done(code ?? 1))
 	);
-	counted(title, status, file, (r) => ({
+	counted(`browser flows, ${lane}`, status, file, (r) => ({
 		passed: r.stats.expected + r.stats.flaky,
 		failed: r.stats.unexpected
 	}));
 }
-if (!fast)
-	await Promise.all([flows('browser flows', {}), flows('flows of an own practice', { OWN_PRACTICE: '1' })]);
+if (!fast) await Promise.all([flows('first').then(() => flows('own')), flows('second')]);
 
 await planted;
 console.log(`\n${passed} passed, ${failed} failed`);

@@ -22,7 +22,7 @@ import { isReady } from '#lib/server/usecase/is-ready.ts';
 import { membershipsOf, type Membership } from '#lib/server/usecase/memberships.ts';
 
 /** Pages for nobody in particular; those that end in a slash hold a one-time address. */
-const OPEN = ['/sign-in', '/healthz', '/readyz', '/setup/', '/join/'];
+const OPEN = ['/sign-in', '/sign-out', '/healthz', '/readyz', '/setup/', '/join/'];
 
 export const init: ServerInit = async () => {
 	const { pool } = database();
@@ -147,12 +147,7 @@ const answered: Handle = async ({ event, resolve }) => {
 		if (!roleChecked) error(503, SILENT_DATABASE);
 		renewed = await whoIs(event, headers);
 	}
-	if (
-		event.locals.context === undefined &&
-		!open &&
-		event.locals.userId !== undefined &&
-		!url.pathname.startsWith('/sign-out')
-	)
+	if (event.locals.context === undefined && !open && event.locals.userId !== undefined)
 		error(403, NO_PRACTICE);
 	if (event.locals.context === undefined && !open) {
 		const data = url.pathname.endsWith('/__data.json')

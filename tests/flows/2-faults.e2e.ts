@@ -76,7 +76,7 @@ test('posts from another site, a megabyte, and NUL characters are refused and ch
 	const post = (path: string, body: string, headers: Record<string, string>) =>
 		request.post(path, { data: body, headers: { cookie: cookies, ...headers } });
 	const form = { 'content-type': 'application/x-www-form-urlencoded' };
-	const own = { origin: 'http://127.0.0.1:4399' };
+	const own = { origin: `http://127.0.0.1:${process.env.FLOW_PORT ?? 4399}` };
 	expect(
 		(
 			await post(`/clients/${id}/decide?/answer`, 'x=1', { ...form, origin: 'https://elsewhere.example' })
@@ -156,7 +156,9 @@ test('two people sign the same slip: one wins, the other sees why', async ({ bro
 test('the database restarted under a request: a clear page, and the retry works', async ({ page }) => {
 	await signIn(page);
 	const id = await openClient(page, 'Wren', 'morning');
-	const { home } = JSON.parse(readFileSync(join(tmpdir(), 'bolster-flows.json'), 'utf8')) as { home: string };
+	const { home } = JSON.parse(
+		readFileSync(join(tmpdir(), `bolster-flows-${process.env.FLOW_PORT ?? 4399}.json`), 'utf8')
+	) as { home: string };
 	const cluster = await startCluster(home, { fast: true });
 	cluster.stop();
 	const down = await page.goto(`/clients/${id}/trend`).finally(() => startCluster(home, { fast: true }));
@@ -174,5 +176,9 @@ test('an owner without a licence is told what it takes', async ({ page }) => {
 	await page.getByLabel('E-mail').fill('owner@tidewater.example');
 	await page.getByLabel('Password').fill('lantern-at-low-tide');
 	await page.getByRole('button', { name: 'Sign in' }).click();
+	// Their own work is the practice; a client's page says what it takes.
+	await expect(page).toHaveURL(/\/practice\/people$/);
+	await expect(page.getByTestId('member')).toHaveCount(3);
+	await page.goto('/clients/new');
 	await expect(page.getByText('takes a trainer or licensed user').first()).toBeVisible();
 });

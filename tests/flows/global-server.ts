@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { startCluster } from '../../scripts/cluster.mjs';
 
-export const PORT = 4399;
+const PORT = Number(process.env.FLOW_PORT ?? 4399);
 
 async function ready(url: string): Promise<boolean> {
 	for (let i = 0; i < 150; i++) {
@@ -61,7 +61,7 @@ export default async function setup(): Promise<() => Promise<void>> {
 	});
 	if (!(await ready(`${origin}/readyz`))) throw new Error('the server did not become ready');
 	// For the flow that restarts the database under the application.
-	writeFileSync(join(tmpdir(), 'bolster-flows.json'), JSON.stringify({ home }));
+	writeFileSync(join(tmpdir(), `bolster-flows-${PORT}.json`), JSON.stringify({ home }));
 	return async () => {
 		server.kill('SIGTERM');
 		await new Promise((r) => server.on('exit', r));

@@ -27,26 +27,14 @@ export async function createAccount(
 	return user.id;
 }
 
-/** Whose account this is, where the password is right. */
-export async function accountOf(
-	{ auth }: Auth,
-	{ email, password }: Omit<NewAccount, 'name'>
-): Promise<string | undefined> {
-	const { internalAdapter, password: passwords } = await auth.$context;
-	const found = await internalAdapter.findUserByEmail(email, { includeAccounts: true });
-	const kept = found?.accounts.find((a) => a.providerId === 'credential')?.password;
-	if (found === null || kept === undefined || kept === null) return undefined;
-	return (await passwords.verify({ hash: kept, password })) ? found.user.id : undefined;
+/** The account of an address; undefined where there is none. That it is theirs, signing in says. */
+export async function accountAt({ auth }: Auth, email: string): Promise<string | undefined> {
+	const { internalAdapter } = await auth.$context;
+	return (await internalAdapter.findUserByEmail(email))?.user.id;
 }
 
 /** Takes back an account that was made for nothing. */
 export async function removeAccount({ auth }: Auth, userId: string): Promise<void> {
 	const { internalAdapter } = await auth.$context;
 	await internalAdapter.deleteUser(userId);
-}
-
-/** Has this address an account? Asked only by whoever holds an invitation to it. */
-export async function isKnown({ auth }: Auth, email: string): Promise<boolean> {
-	const { internalAdapter } = await auth.$context;
-	return (await internalAdapter.findUserByEmail(email)) !== null;
 }

@@ -81,6 +81,17 @@ describe('an invitation', () => {
 		);
 		value(await invite(owner, asked({ ...licence, licensedUntil: '2026-03-12' })));
 	});
+	it('makes nobody less than they are: who is of the practice stays what they are, and the link stays good', async () => {
+		const petra = (await d.owner.query(`select user_id from member where id = $1`, [owner.actor.memberId]))
+			.rows[0] as {
+			user_id: string;
+		};
+		value(await invite(owner, asked({ tokenHash: hash('e') })));
+		await d.owner.query(`update invitation set expires_at = now() + interval '1 minute'`);
+		expect(await accept(hash('e'), petra.user_id)).toBeNull();
+		expect((await people()).members.find((m) => m.own)?.roles).toEqual(['owner']);
+		expect(await accept(hash('e'))).toBe(owner.actor.practiceId);
+	});
 	it('brings a former member back under the membership they had', async () => {
 		const before = (await d.owner.query(`select id, user_id from member where 'trainer' = any(roles)`))
 			.rows[0] as {

@@ -3,7 +3,6 @@ import { joinForm } from '#lib/contract/practice-form.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
 import { invitedBy, join } from '#lib/server/http/join.ts';
 import { refuseField, refuseShape } from '#lib/server/http/respond.ts';
-import { signIn } from '#lib/server/http/sign-in.ts';
 import { hashOf } from '#lib/server/http/token.ts';
 import { newId } from '#lib/server/usecase/new-id.ts';
 import type { Actions, PageServerLoad } from './$types';
@@ -23,16 +22,17 @@ export const actions: Actions = {
 		const parsed = joinForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseShape(form, parsed.error);
 		const { memberId, password } = parsed.data;
-		const done = await join(hash, memberId, password);
+		const done = await join(event, hash, memberId, password);
 		if (done === 'wrong-password')
 			return refuseField(form, 'password', 'This is not the password of your account. Nothing was changed.');
-		if (done === 'too-late' || invited === undefined)
+		if (done === 'too-many')
+			return refuseField(form, 'password', 'Too many attempts. Wait a minute, then try again.');
+		if (done === 'too-late')
 			return refuseField(
 				form,
 				'',
-				'This invitation was used, taken back, or is older than a week. Ask whoever owns the practice for another.'
+				'This invitation was used, taken back, or is older than a week, or you are of this practice already. Ask whoever owns it for another.'
 			);
-		await signIn(event, { email: invited.email, password });
 		redirect(303, '/');
 	}
 };

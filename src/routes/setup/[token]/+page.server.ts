@@ -3,7 +3,6 @@ import { foundForm, licenceTrouble, type Role } from '#lib/contract/practice-for
 import { formOf } from '#lib/server/http/form-of.ts';
 import { found } from '#lib/server/http/join.ts';
 import { refuseField, refuseShape } from '#lib/server/http/respond.ts';
-import { signIn } from '#lib/server/http/sign-in.ts';
 import { hashOf } from '#lib/server/http/token.ts';
 import { mayFound } from '#lib/server/usecase/memberships.ts';
 import { newId } from '#lib/server/usecase/new-id.ts';
@@ -28,6 +27,7 @@ export const actions: Actions = {
 		const wrong = licenceTrouble(roles, { licenceNo, licensedUntil });
 		if (wrong !== undefined) return refuseField(form, wrong.field, wrong.message);
 		const done = await found(
+			event,
 			{
 				...{
 					tokenHash: hashOf(event.params.token),
@@ -46,8 +46,9 @@ export const actions: Actions = {
 		);
 		if (done === 'wrong-password')
 			return refuseField(form, 'password', 'This address has an account already, with another password.');
+		if (done === 'too-many')
+			return refuseField(form, 'password', 'Too many attempts. Wait a minute, then try again.');
 		if (done === 'too-late') return refuseField(form, '', TOO_LATE);
-		await signIn(event, { email, password });
 		redirect(303, '/practice/people');
 	}
 };

@@ -43,6 +43,9 @@ where i.token_hash = h and i.used_at is null and i.revoked_at is null and i.expi
 create function accept_invitation(h text, mid uuid, uid text) returns uuid language plpgsql security definer set search_path = public as $$
 declare i invitation;
 begin
+	-- Who is of the practice already stays what they are: an owner does not become a trainer by a link.
+	if exists (select 1 from member m join invitation v on v.practice_id = m.practice_id
+		where v.token_hash = h and m.user_id = uid and (m.ended_at is null or m.ended_at > current_date)) then return null; end if;
 	update invitation set used_at = now()
 	where token_hash = h and used_at is null and revoked_at is null and expires_at > now() returning * into i;
 	if not found then return null; end if;
