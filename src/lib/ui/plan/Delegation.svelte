@@ -104,6 +104,7 @@
 						{#if wrong('families')}<p class="w-full text-sm text-stop">{wrong('families')}</p>{/if}
 					</fieldset>
 					<Act kind="quiet">Give it</Act>
+					<span class="label">In the place of what the same trainer has here.</span>
 				</form>{/key}
 		</Fold>
 	{/if}
