@@ -68,7 +68,10 @@ if (await ready(`http://127.0.0.1:${port}/readyz`, server)) {
 		console.log(
 			`\nThere is no practice yet. Found it here, once, within 15 minutes:\n\n  ${origin}/setup/${prepared.token}\n`
 		);
-	console.log(`The data lives in ${home}. Ctrl-C stops it.`);
+	const where = database.own
+		? `The data lives in your own database, what is kept beside it in ${home}.`
+		: `The data lives in ${home}.`;
+	console.log(`${where} Ctrl-C stops it.`);
 }
 
 /** Once a day, while it serves; npm run backup makes one at once. */
