@@ -1,19 +1,10 @@
 /** npm run backup: dumps the practice's database, checks the dump by restoring it, and keeps it. --if-older HOURS makes one only where the last good one is. */
-import { existsSync, readdirSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { existsSync } from 'node:fs';
 import { ensureModules } from './ensure.mjs';
-import { backups, databaseOf, isServing, stateFile, task } from './practice.mjs';
+import { databaseOf, isServing, stateFile, task } from './practice.mjs';
 import { option } from './serve.mjs';
 
 ensureModules();
-const HOUR_MS = 3_600_000;
-const older = option('if-older');
-if (older !== undefined && existsSync(backups)) {
-	const made = readdirSync(backups)
-		.filter((n) => n.endsWith('.dump.json'))
-		.map((n) => Date.parse(JSON.parse(readFileSync(join(backups, n), 'utf8')).madeAt));
-	if (Date.now() - Math.max(0, ...made) < Number(older) * HOUR_MS) process.exit(0);
-}
 if (!existsSync(stateFile)) {
 	console.error('There is no practice here yet; npm start makes one.');
 	process.exit(1);
@@ -26,9 +17,14 @@ if (database.own) {
 	);
 	process.exit(1);
 }
-const made = task('backup', database.env);
+const older = option('if-older');
+const made = task('backup', {
+	...database.env,
+	...(older === undefined ? {} : { BOLSTER_IF_OLDER: older })
+});
 if (!serving) database.stop();
 if (made === undefined) process.exit(1);
+if (made.young === true) process.exit(0);
 console.log(
 	`Backed up and checked: ${made.file}, ${made.rows} rows of ${made.tables} tables, ${(made.bytes / 1e6).toFixed(1)} MB.${made.gone > 0 ? ` ${made.gone} older ones went.` : ''}`
 );

@@ -1,5 +1,5 @@
 import { demoDay } from '#lib/server/http/demo-day.ts';
-import { roleText } from '#lib/server/usecase/actor.ts';
+import { allow, roleText } from '#lib/server/usecase/actor.ts';
 import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = ({ locals }) => {
@@ -12,7 +12,7 @@ export const load: LayoutServerLoad = ({ locals }) => {
 			practice: context.actor.practice,
 			today: context.today,
 			emergency: locals.emergency ?? '',
-			clinical: context.actor.licensed || context.actor.trainer,
+			clinical: allow(context.actor, 'show today').ok,
 			practiceId: context.actor.practiceId,
 			practices: locals.practices ?? [],
 			demo: demoDay.today() !== undefined

@@ -15,12 +15,10 @@ export const actions: Actions = {
 	password: async (event) => {
 		const form = await formOf(event.request);
 		const parsed = passwordForm.safeParse(Object.fromEntries(form));
-		// What was typed as a password does not come back with the page.
-		const nothing = new FormData();
-		if (!parsed.success) return refuseShape(nothing, parsed.error);
+		if (!parsed.success) return refuseShape(form, parsed.error);
 		return (await changePassword(event, parsed.data))
 			? { done: 'Changed. Everywhere else you are signed out.' }
-			: refuseField(nothing, 'current', 'This is not your password of now.');
+			: refuseField(form, 'current', 'This is not your password of now.');
 	},
 	end: async (event) => {
 		const form = await formOf(event.request);

@@ -1,7 +1,8 @@
 /** Sign-in: right, wrong, too often, and no signing up over the network. */
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { cloneOf, type TestDatabase } from '../../../../tests/database.ts';
-import { ADDRESS_HEADER, makeAuth, type Auth } from './auth.ts';
+import { ADDRESS_HEADER, IDLE_SECONDS, makeAuth, type Auth } from './auth.ts';
+import { isOver, LONGEST_MS, sessionOf } from './session.ts';
 
 const ORIGIN = 'http://127.0.0.1:1';
 let d: TestDatabase;
@@ -54,6 +55,31 @@ describe('signing in', () => {
 		expect(tries.slice(0, 3)).toEqual([401, 401, 401]);
 		expect(tries[4]).toBe(429);
 		expect((await send('/sign-in/email', good, '10.0.0.10')).status).toBe(200);
+	});
+	it('a session ends after twelve hours in all, however busy, and after two without use', async () => {
+		const r = await send('/sign-in/email', good, '10.0.0.20');
+		const headers = new Headers({
+			cookie: r.headers
+				.getSetCookie()
+				.map((c) => c.split(';')[0])
+				.join('; ')
+		});
+		const begun = (ago: string) =>
+			d.owner.query(`update auth."session" set "createdAt" = now() - interval '${ago}'`);
+		await begun('11 hours 59 minutes');
+		expect((await sessionOf(headers, service)).userId).toBeTruthy();
+		await begun('12 hours');
+		expect((await sessionOf(headers, service)).userId).toBeUndefined();
+		// It is over for good, not only for this request.
+		await begun('1 hour');
+		expect((await sessionOf(headers, service)).userId).toBeUndefined();
+		expect([isOver(new Date(0), LONGEST_MS - 1), isOver(new Date(0), LONGEST_MS)]).toEqual([false, true]);
+		expect([LONGEST_MS, IDLE_SECONDS]).toEqual([12 * 3_600_000, 7200]);
+	});
+	it.each(['', 'x'.repeat(31)])('without a secret of its own it does not begin: “%s”', (secret) => {
+		expect(() => makeAuth({ url: 'postgres://127.0.0.1:1/none', secret, origin: ORIGIN })).toThrow(
+			/a secret everybody knows/
+		);
 	});
 	it('has no sign-up', async () => {
 		expect(

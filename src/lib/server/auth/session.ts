@@ -1,5 +1,5 @@
 /** Whose session a request carries: renewed while it is used, ended after two hours without use and after twelve in all. */
-import { authService } from './auth.ts';
+import { authService, type Auth } from './auth.ts';
 
 /** A session lasts this long in all, however busy. */
 export const LONGEST_MS = 12 * 3_600_000;
@@ -12,8 +12,7 @@ export interface SessionFound {
 	readonly cookies: readonly string[];
 }
 
-export async function sessionOf(headers: Headers): Promise<SessionFound> {
-	const { auth } = authService();
+export async function sessionOf(headers: Headers, { auth }: Auth = authService()): Promise<SessionFound> {
 	const { headers: set, response: found } = await auth.api.getSession({ headers, returnHeaders: true });
 	const cookies = set?.getSetCookie() ?? [];
 	if (found === null) return { userId: undefined, cookies };

@@ -29,6 +29,14 @@ describe('a refused form', () => {
 			data: { field: 'x', typed: { day: '2026-03-12' } }
 		});
 	});
+	it('gives no password back', () => {
+		const f = form();
+		for (const name of ['password', 'again', 'current']) f.set(name, 'salt on the rail');
+		expect(refuseField(f, 'again', 'no').data.typed).toEqual({
+			'kneeFlexion.right.end': 'stiff',
+			day: '2026-03-12'
+		});
+	});
 	it('says everything at once: the first thing by itself, all by their fields, of one field its first', () => {
 		const issues = [
 			{ field: 'day', message: 'no day' },

@@ -16,8 +16,13 @@ export interface FormRefusal extends FieldIssue {
 	readonly typed: Readonly<Record<string, string>>;
 }
 
+/** What was typed as a password does not come back with the page. */
+const SECRET: ReadonlySet<string> = new Set(['password', 'again', 'current']);
+
 export const typedIn = (form: FormData): Record<string, string> =>
-	Object.fromEntries([...form.entries()].filter((e): e is [string, string] => typeof e[1] === 'string'));
+	Object.fromEntries(
+		[...form.entries()].filter((e): e is [string, string] => typeof e[1] === 'string' && !SECRET.has(e[0]))
+	);
 
 /** Refuses for everything that is wrong at once; of one field, its first. */
 export function refuseAll(

@@ -59,7 +59,7 @@ async function connected<T>(url: string, work: (c: pg.Client) => Promise<T>): Pr
 	}
 }
 
-/** What sign-ins are busy with is not compared by its rows: it moves by itself. */
+/** Every table, those of signing in among them. */
 const TABLES = `select quote_ident(schemaname) || '.' || quote_ident(tablename) as name from pg_tables
 	where schemaname not in ('pg_catalog', 'information_schema') order by 1`;
 

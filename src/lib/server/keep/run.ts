@@ -4,7 +4,7 @@
  */
 import { bootstrap, migrate } from '../db/migrate.ts';
 import { backUp, BackupFailed, restore, tidy, type Where } from './backup.ts';
-import { examine } from './doctor.ts';
+import { examine, hoursSinceBackup } from './doctor.ts';
 import { foundingToken } from './founding.ts';
 
 const env = (name: string): string => {
@@ -40,6 +40,9 @@ async function prepare(): Promise<object> {
 const TASKS: Readonly<Record<string, () => Promise<object>>> = {
 	prepare,
 	backup: async () => {
+		const older = process.env.BOLSTER_IF_OLDER;
+		const hours = hoursSinceBackup(where().folder, now);
+		if (older !== undefined && hours !== undefined && hours < Number(older)) return { young: true };
 		const { file, bytes, tables } = await backUp(where(), now);
 		const rows = Object.values(tables).reduce((sum, t) => sum + t.rows, 0);
 		return { file, bytes, tables: Object.keys(tables).length, rows, gone: tidy(where().folder).length };

@@ -70,6 +70,10 @@ export function answerOn(r: ClientRecord, day: Day): ReturnType<typeof answerOf>
 export const operationUnrecorded = (r: ClientRecord): boolean =>
 	r.head.screening?.answers['recent-surgery'] === 'yes' && r.head.surgery.length === 0;
 
+/** Advances that one day still takes. */
+export const advancesLeft = (r: ClientRecord, today: Day): number =>
+	Math.max(0, r.policy.advancesPerReview - advancesToday(r, today));
+
 /** Advances already given in today's review of this client. */
 export const advancesToday = (r: ClientRecord, today: Day): number =>
 	r.everGiven.reduce(

@@ -67,23 +67,18 @@ describe('the rooms', () => {
 		const changes = await d.owner.query(`select what from practice_change where what like '%9 ×%'`);
 		expect(changes.rows).toHaveLength(1);
 	});
-	it('from a file: all of it or nothing', async () => {
+	it('from a file: all of it or nothing; the same thing in the same room is that thing, changed', async () => {
 		const before = await rooms();
-		const seat = {
-			...before[0]!,
-			id: randomUUID(),
-			kind: 'seat',
-			label: 'Stool',
-			value: 55,
-			unit: 'cm'
-		} as const;
-		const wrong = { ...seat, id: randomUUID(), unit: 'kg' } as const;
-		expect(await importItems(owner, { id: randomUUID(), items: [seat, wrong] })).toMatchObject({
-			refusal: { field: 'unit' }
-		});
+		const seat = { ...before[0]!, kind: 'seat', label: 'Stool', value: 55, unit: 'cm' } as const;
+		const take = (...items: RackItemKept[]) =>
+			importItems(owner, { id: randomUUID(), items: items.map(({ id: _, ...row }) => row) });
+		expect(await take(seat, { ...seat, unit: 'kg' })).toMatchObject({ refusal: { field: 'unit' } });
 		expect(await rooms()).toEqual(before);
-		value(await importItems(owner, { id: randomUUID(), items: [seat] }));
-		expect(await rooms()).toHaveLength(before.length + 1);
+		value(await take(seat));
+		value(await take({ ...seat, count: 7 }));
+		const after = await rooms();
+		expect(after).toHaveLength(before.length + 1);
+		expect(after.find((i) => i.label === 'Stool')?.count).toBe(7);
 	});
 });
 

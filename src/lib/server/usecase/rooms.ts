@@ -53,9 +53,13 @@ function whatChanged(before: RackItemKept | undefined, after: RackItemKept): str
 	return `in the rooms: ${sized(before)} is now ${sized(after)}`;
 }
 
-/** Every item of the rooms anew, from a table somebody prepared elsewhere: all of them or none. */
+type Row = Omit<RackItemKept, 'id'>;
+const isSame = (a: Row, b: Row): boolean =>
+	a.kind === b.kind && a.label === b.label && a.room === b.room && a.value === b.value && a.unit === b.unit;
+
+/** From a table somebody prepared elsewhere: all of it or nothing. The same thing in the same room is that thing, changed; what is not in the table stays. */
 export const importItems = command<
-	{ readonly id: string; readonly items: readonly RackItemKept[] },
+	{ readonly id: string; readonly items: readonly Row[] },
 	{ readonly kept: number }
 >({
 	verb: 'change the rooms',
@@ -63,7 +67,11 @@ export const importItems = command<
 	everybody: true,
 	check: ({ items }) => items.map(itemTrouble).find((x) => x !== undefined),
 	run: async ({ items }, { t, ctx, recordedAt }) => {
-		for (const item of items) await keepItem(t, { ...item, ...measured(item.value, item.unit) });
+		const known = await rackItems(t);
+		for (const item of items) {
+			const id = known.find((k) => isSame(k, item))?.id ?? newId(ctx.now);
+			await keepItem(t, { ...item, id, ...measured(item.value, item.unit) });
+		}
 		await noteChange(t, newId(ctx.now), `${items.length} items of the rooms from a file`, recordedAt);
 		return ok({ kept: items.length });
 	}

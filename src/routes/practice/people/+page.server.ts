@@ -1,8 +1,8 @@
-import { inviteForm, licenceTrouble, memberForm, rolesIn } from '#lib/contract/practice-form.ts';
+import { inviteForm, memberForm, rolesIn } from '#lib/contract/practice-form.ts';
 import { uuid } from '#lib/contract/basics.ts';
 import { contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
-import { orError, refusal, refuseAll, refuseField, refuseShape } from '#lib/server/http/respond.ts';
+import { orError, refusal, refuseField, refuseShape } from '#lib/server/http/respond.ts';
 import { hashOf, tokenFor } from '#lib/server/http/token.ts';
 import { changeMember, invite, showPeople, takeBackInvitation } from '#lib/server/usecase/people.ts';
 import type { Actions, PageServerLoad } from './$types';
@@ -47,8 +47,6 @@ export const actions: Actions = {
 		if (!parsed.success) return refuseShape(form, parsed.error);
 		const { ended, ...m } = parsed.data;
 		const roles = rolesIn(form);
-		const wrong = licenceTrouble(roles, m);
-		if (wrong !== undefined) return refuseAll(form, [wrong]);
 		const done = await changeMember(contextIn(locals), { ...m, roles, ended: ended === 'on' });
 		return done.ok
 			? { done: `Kept: ${m.name}. It holds from their next click.` }

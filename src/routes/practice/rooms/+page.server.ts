@@ -5,7 +5,6 @@ import { roomsFromCsv } from '#lib/exchange/rooms-csv.ts';
 import { contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
 import { orError, refusal, refuseField, refuseShape } from '#lib/server/http/respond.ts';
-import { newId } from '#lib/server/usecase/new-id.ts';
 import { changeItem, importItems, mayChangeRooms, showRooms } from '#lib/server/usecase/rooms.ts';
 import { rackKindName } from '#lib/wording/practice.ts';
 import type { Actions, PageServerLoad } from './$types';
@@ -53,17 +52,7 @@ export const actions: Actions = {
 				'file',
 				`Line ${read.refusal.line}: ${read.refusal.message}. Nothing was taken.`
 			);
-		const ctx = contextIn(locals);
-		const known = orError(await showRooms(ctx));
-		// The same thing in the same room is that thing, changed.
-		const items = read.value.map((row) => ({
-			...row,
-			id:
-				known.find(
-					(k) => k.kind === row.kind && k.label === row.label && k.room === row.room && k.value === row.value
-				)?.id ?? newId(ctx.now)
-		}));
-		const done = await importItems(ctx, { id, items });
+		const done = await importItems(contextIn(locals), { id, items: read.value });
 		return done.ok ? { done: `Kept ${done.value.kept} items from the file.` } : refusal(form, done.refusal);
 	}
 };

@@ -5,7 +5,7 @@ import { formOf } from '#lib/server/http/form-of.ts';
 import { uuid } from '#lib/contract/basics.ts';
 import { closeFlag } from '#lib/server/usecase/flags.ts';
 import { fitContextOf } from '#lib/server/record/fit-of.ts';
-import { advancesToday, ownLaddersOf } from '#lib/server/record/facts-of.ts';
+import { advancesLeft, ownLaddersOf } from '#lib/server/record/facts-of.ts';
 import { flipped } from '#lib/server/record/slip-of.ts';
 import { slipsByNeed } from '#lib/server/view/slips-by-need.ts';
 import { slipView } from '#lib/server/view/slip-view.ts';
@@ -35,7 +35,7 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 			ctx: fitContextOf(r, ctx.today),
 			own: ownLaddersOf(r),
 			undoIds: formIds(ctx, 2),
-			advancesLeft: Math.max(0, r.policy.advancesPerReview - advancesToday(r, ctx.today)),
+			advancesLeft: advancesLeft(r, ctx.today),
 			severalId: formIds(ctx, 1)[0] as string,
 			closeId: formIds(ctx, 1)[0] as string,
 			undoable:

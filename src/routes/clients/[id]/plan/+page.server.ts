@@ -18,20 +18,18 @@ import type { Actions, PageServerLoad } from './$types';
 export const load: PageServerLoad = ({ locals, params }) =>
 	clientPage(locals, params.id, 'plan', async (r, t, ctx) => {
 		const slips = slipsByNeed(r, ctx.today);
+		const delegation = await delegationShown(t, params.id, ctx.today);
 		return {
 			plan: planView(r, slips, ctx.today, formIds(ctx, r.everGiven.length)),
 			ctx: fitContextOf(r, ctx.today),
 			own: ownLaddersOf(r),
 			orderId: formIds(ctx, 1)[0] as string,
 			episodeId: formIds(ctx, 1)[0] as string,
-			delegation: await delegationShown(t, params.id, ctx.today),
-			delegationIds: formIds(ctx, 1 + DELEGATIONS_SHOWN),
+			delegation,
+			delegationIds: formIds(ctx, 1 + delegation.stands.length),
 			practice: ctx.actor.practice
 		};
 	});
-
-/** More trainers for one client than a practice has. */
-const DELEGATIONS_SHOWN = 12;
 
 const DONE = {
 	active: 'Taken up again where it was left; its streak begins anew.',
