@@ -95,6 +95,7 @@ export const FLOORS = [
 			'src/lib/server/repo',
 			'src/lib/server/keep',
 			'src/lib/server/db',
+			'src/lib/exchange',
 			'src/lib/catalogue',
 			'src/lib/contract',
 			'src/lib/core',
@@ -105,7 +106,7 @@ export const FLOORS = [
 	{
 		name: 'thread',
 		path: 'src/lib/server/thread',
-		may: ['src/lib/server/usecase', 'src/lib/server/repo', 'src/lib/server/db'],
+		may: ['src/lib/server/usecase', 'src/lib/server/repo', 'src/lib/server/db', 'src/lib/core/base'],
 		packages: true
 	},
 	{

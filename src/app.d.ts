@@ -8,8 +8,13 @@ declare global {
 			userId?: string;
 			/** The practices of whoever is signed in, by name. */
 			practices?: readonly { readonly id: string; readonly name: string }[];
-			/** The number the practice calls in an emergency. */
-			emergency?: string;
+			/** How the practice's pages are made: whom to call, and how weeks and days are written. */
+			house?: {
+				readonly emergency: string;
+				readonly emergencyWords: string;
+				readonly weekStart: number;
+				readonly dateOrder: string;
+			};
 			requestId: string;
 		}
 		interface Error {

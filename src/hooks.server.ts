@@ -11,6 +11,8 @@ import {
 } from '@sveltejs/kit';
 import { randomUUID } from 'node:crypto';
 import errorPage from './error.html?raw';
+import type { Day } from '#lib/core/base/calendar-day.ts';
+import { calendarDay, recordDay } from '#lib/core/base/zone-day.ts';
 import { ADDRESS_HEADER, authService } from '#lib/server/auth/auth.ts';
 import { sessionOf } from '#lib/server/auth/session.ts';
 import { database, refusePowerfulRole } from '#lib/server/db/connect.ts';
@@ -49,37 +51,30 @@ async function checked(pool: ReturnType<typeof database>['pool']): Promise<void>
 	}
 }
 
-/** The practice's calendar day, or the day the demo stands at. */
-function dayIn(tz: string, now: Date): string {
-	const demo = demoDay.today();
-	if (demo !== undefined) return demo;
-	return new Intl.DateTimeFormat('en-CA', {
-		timeZone: tz,
-		year: 'numeric',
-		month: '2-digit',
-		day: '2-digit'
-	}).format(now);
-}
-
 /** The cookie that keeps which of their practices somebody is in. */
 const PRACTICE_COOKIE = 'practice';
 
 function contextOf(m: Membership): Context {
 	const now = new Date();
-	const today = dayIn(m.tz, now);
+	// The demo stands still at one day, everywhere.
+	const dayIn = (tz: string): Day => demoDay.today() ?? recordDay(tz, now);
+	// A licence ends at midnight, whatever the evening's work belongs to.
+	const licenceDay = demoDay.today() ?? calendarDay(m.tz, now);
 	const actor: Actor = {
 		memberId: m.memberId,
 		practiceId: m.practiceId,
 		name: m.name,
 		practice: m.practice,
-		licensed: m.roles.includes('physiotherapist') && m.licensedUntil !== null && m.licensedUntil >= today,
+		licensed:
+			m.roles.includes('physiotherapist') && m.licensedUntil !== null && m.licensedUntil >= licenceDay,
 		trainer: m.roles.includes('trainer'),
 		owner: m.roles.includes('owner')
 	};
 	return {
 		actor,
 		inPractice: inPracticeOf(database().db, m.practiceId, m.memberId),
-		today,
+		today: dayIn(m.tz),
+		dayIn,
 		now,
 		tz: m.tz,
 		units: m.units
@@ -100,7 +95,8 @@ async function whoIs(event: RequestEvent, headers: Headers): Promise<readonly st
 		if (membership === undefined) return cookies;
 		event.locals.context = contextOf(membership);
 		event.locals.practices = practices.map((m) => ({ id: m.practiceId, name: m.practice }));
-		event.locals.emergency = membership.emergency;
+		const { emergency, emergencyWords, weekStart, dateOrder } = membership;
+		event.locals.house = { emergency, emergencyWords, weekStart, dateOrder };
 		return cookies;
 	} catch (e) {
 		if (!(await isReady())) error(503, SILENT_DATABASE);

@@ -197,6 +197,7 @@ export function clientOf(s: Spec): ClientRecord {
 				massKg: 70,
 				shankCm: null,
 				thighCm: null,
+				homeHeights: { seats: [], steps: [] },
 				trunkCm: null,
 				footCm: null,
 				shoeHeelCm: null,
@@ -267,6 +268,7 @@ export function clientOf(s: Spec): ClientRecord {
 			weightsKg: [2, 4, 8, 16],
 			equipment: EQUIPMENT.filter((e) => !s.lacks.includes(e)),
 			delegations: [],
+			practice: { screeningWeeks: null, retestWeeks: null, trainerSigns: 'delegated' },
 			own: []
 		},
 		families: FAMILIES

@@ -2,6 +2,7 @@
 	import '../app.css';
 	import { onMount } from 'svelte';
 	import { navigating, page } from '$app/state';
+	import ClockNotice from '#lib/ui/ClockNotice.svelte';
 	import ChoosePractice from '#lib/ui/practice/ChoosePractice.svelte';
 	import { shortDay } from '#lib/wording/days.ts';
 
@@ -33,6 +34,7 @@
 		No network just now. What you type stays here; send it when the network is back.
 	</p>{/if}
 {#if data.me}
+	<ClockNotice />
 	<header
 		class="no-print flex flex-wrap items-baseline gap-x-6 gap-y-1 border-b px-7 py-2 max-sm:gap-x-4 max-sm:px-4"
 	>

@@ -113,3 +113,17 @@ export function firstIssue(error: z.ZodError): { code: string; path: string; mes
 	}
 	return { code: issue.code, path: issue.path.join('.'), message: issue.message };
 }
+
+/** A time zone by its name in the zone database, as this machine knows it. */
+export function isZone(tz: string): boolean {
+	if (tz === 'UTC') return true;
+	// Other short names mean one thing here and another there.
+	if (!tz.includes('/')) return false;
+	try {
+		return new Intl.DateTimeFormat('en', { timeZone: tz }).resolvedOptions().timeZone !== '';
+	} catch {
+		return false;
+	}
+}
+/** A zone as it is typed. */
+export const zone = text(60).refine(isZone, 'A time zone by its name, such as Europe/London.');

@@ -1,9 +1,12 @@
 /** A practice of one's own as forms: founding it, joining it, its people, its settings, its racks. */
 import { z } from 'zod';
 import { POLICY_IDS } from '#lib/catalogue/policies.ts';
+import { DATE_ORDERS } from '#lib/core/base/calendar-day.ts';
+import { TRAINER_SIGNS } from '#lib/core/decision/trainer-signs.ts';
+import { BRACES } from '#lib/core/exercise/family.ts';
 import { isSized, RACK_KINDS } from '#lib/core/dose/rack-kind.ts';
 import { TECHNIQUES } from '#lib/core/posture/problem.ts';
-import { day, text, typed, typedWhole, uuid } from './basics.ts';
+import { day, text, typed, typedWhole, uuid, zone } from './basics.ts';
 
 export const ROLES = ['physiotherapist', 'trainer', 'owner'] as const;
 export type Role = (typeof ROLES)[number];
@@ -11,19 +14,6 @@ export type Role = (typeof ROLES)[number];
 /** Ticked roles, in the order of the list. */
 export const rolesIn = (form: FormData): readonly Role[] =>
 	ROLES.filter((r) => form.getAll('roles').includes(r));
-
-/** A time zone by its name in the zone database, as this machine knows it. */
-export function isZone(tz: string): boolean {
-	if (tz === 'UTC') return true;
-	// Other short names mean one thing here and another there.
-	if (!tz.includes('/')) return false;
-	try {
-		return new Intl.DateTimeFormat('en', { timeZone: tz }).resolvedOptions().timeZone !== '';
-	} catch {
-		return false;
-	}
-}
-const zone = text(60).refine(isZone, 'A time zone by its name, such as Europe/London.');
 
 /** Where somebody can be written to; sign-in asks for it again. */
 const email = text(200)
@@ -98,6 +88,10 @@ export const memberForm = z.object({
 	ended: z.enum(['', 'on'])
 });
 
+/** Left empty, as the client's policy says. */
+const weeks = (what: string, least: number, most: number) =>
+	typedWhole(what, least, most, 'weeks').transform((v) => v ?? null);
+
 export const settingsForm = z.object({
 	id: uuid,
 	name: text(80).min(2, 'What is the practice called?'),
@@ -108,7 +102,19 @@ export const settingsForm = z.object({
 		'A number to call, such as 112.'
 	),
 	policy: z.enum(POLICY_IDS, 'Choose from the list.'),
-	technique: z.enum(['', ...TECHNIQUES], 'Choose from the list.')
+	technique: z.enum(['', ...TECHNIQUES], 'Choose from the list.'),
+	emergencyWords: text(200),
+	weekStart: z.enum(['1', '0'], 'Choose from the list.').transform(Number),
+	dateOrder: z.enum(DATE_ORDERS, 'Choose from the list.'),
+	screeningWeeks: weeks('Weeks a screening holds', 4, 52),
+	retestWeeks: weeks('Weeks a measured range holds', 1, 12),
+	brace: z.enum(BRACES, 'Choose from the list.'),
+	trainerSigns: z.enum(TRAINER_SIGNS, 'Choose from the list.'),
+	retentionYears: typedWhole('Years a record is kept', 1, 50, 'years').transform((v, ctx) => {
+		if (v !== undefined) return v;
+		ctx.addIssue({ code: 'custom', message: 'How many years is a record kept?' });
+		return z.NEVER;
+	})
 });
 
 export const passwordForm = z

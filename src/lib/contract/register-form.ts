@@ -1,7 +1,7 @@
 /** Registering as a form: in either unit system, adults, consents as ticks. */
 import { z } from 'zod';
 import { WITHDRAWABLE, type ConsentPurpose } from '#lib/core/client/consent.ts';
-import { day, text, typed, typedWhole, uuid } from './basics.ts';
+import { day, text, typed, typedWhole, uuid, zone } from './basics.ts';
 
 export const HOME_KIT = [
 	'chair',
@@ -27,8 +27,50 @@ export const daysIn = (form: FormData): readonly number[] =>
 export const agreedIn = (form: FormData): readonly ConsentPurpose[] => ticked(form, 'agreed', WITHDRAWABLE);
 
 const minutes = typedWhole('Minutes a day', 5, 180, 'min');
-/** What changes at home: beside its ticks, the minutes. */
-export const homeForm = z.object({ id: uuid, minutes });
+
+const CM_PER_INCH = 2.54;
+const tenth = (n: number): number => Math.round(n * 10) / 10;
+
+/** Heights as they are written down, "43, 47.5; 18 in": cm unless in is said, lowest first, each once. Null where one is none. */
+export function heightsIn(typed: string, [least, most]: readonly [number, number]): readonly number[] | null {
+	const parts = typed
+		.replace(/(\d),(\d)/g, '$1.$2')
+		.split(/[;,]|\s+(?=\d)/)
+		.map((p) => p.trim())
+		.filter((p) => p !== '');
+	const out = new Set<number>();
+	for (const part of parts) {
+		const read = /^(\d{1,3}(?:\.\d{1,2})?)\s*(cm|in)?$/.exec(part.toLowerCase());
+		const cm = read === null ? NaN : tenth(Number(read[1]) * (read[2] === 'in' ? CM_PER_INCH : 1));
+		if (!(cm >= least && cm <= most)) return null;
+		out.add(cm);
+	}
+	return [...out].sort((a, b) => a - b);
+}
+
+const MOST_HEIGHTS = 12;
+/** Seats and steps of a home are believed between these, cm. @source common-practice */
+const SEAT_CM = [25, 80] as const;
+const STEP_CM = [3, 50] as const;
+const heights = (bounds: readonly [number, number], what: string) =>
+	text(120).transform((s, ctx) => {
+		const read = heightsIn(s, bounds);
+		if (read !== null && read.length <= MOST_HEIGHTS) return read;
+		ctx.addIssue({
+			code: 'custom',
+			message: `${what} between ${bounds[0]} and ${bounds[1]} cm, apart by a comma and a space: 43, 47.`
+		});
+		return z.NEVER;
+	});
+
+/** What changes at home: beside its ticks, the minutes, what was measured there, and the zone they live in. */
+export const homeForm = z.object({
+	id: uuid,
+	minutes,
+	seats: heights(SEAT_CM, 'Seats'),
+	steps: heights(STEP_CM, 'Steps'),
+	tz: zone
+});
 
 export const LANGUAGES = ['en'] as const;
 
@@ -42,10 +84,7 @@ const imperial = z.object({
 	pounds: typed('Mass', 66, 660, 'lb').refine((v) => v !== undefined, 'Mass is needed.')
 });
 
-const CM_PER_INCH = 2.54;
 const KG_PER_POUND = 0.45359237;
-const tenth = (n: number): number => Math.round(n * 10) / 10;
-
 export interface Build {
 	readonly heightCm: number;
 	readonly massKg: number;

@@ -100,6 +100,8 @@ export interface HeadView {
 	readonly screening: string | null;
 	readonly licensed: boolean;
 	readonly today: Day;
+	/** Where they live, where that is another zone than the practice's; `today` is the day there. */
+	readonly away?: { readonly tz: string; readonly today: Day };
 }
 
 /** A goal with its scores, the change that counts, and its distance. */

@@ -2,6 +2,7 @@
 	/** What a client has at home, and when there is time. */
 	import { KIT_NAME, WEEKDAYS } from '#lib/wording/intake.ts';
 	import Field from './Field.svelte';
+	import { house } from './house.ts';
 	import Tick from './Tick.svelte';
 
 	interface Props {
@@ -11,6 +12,7 @@
 		readonly minutes?: number | null;
 		readonly wrong: string | undefined;
 	}
+	const week = $derived(house().weekStart === 0 ? [0, 1, 2, 3, 4, 5, 6] : [1, 2, 3, 4, 5, 6, 0]);
 	let { kit, has = [], days = [], minutes = null, wrong }: Props = $props();
 </script>
 
@@ -24,7 +26,7 @@
 </fieldset>
 <div class="flex flex-wrap items-end gap-x-8 gap-y-2">
 	<fieldset class="flex flex-wrap gap-x-4">
-		<legend class="label">Days with time</legend>{#each [1, 2, 3, 4, 5, 6, 0] as d (d)}<Tick
+		<legend class="label">Days with time</legend>{#each week as d (d)}<Tick
 				name="days"
 				value={String(d)}
 				label={WEEKDAYS[d] ?? ''}

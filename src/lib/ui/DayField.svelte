@@ -7,6 +7,7 @@
 	import type { Component } from 'svelte';
 	import { onMount, tick } from 'svelte';
 	import type { Day } from '#lib/core/base/calendar-day.ts';
+	import { house } from './house.ts';
 	import { longDay, typedDay } from '#lib/wording/typed-day.ts';
 
 	interface Props {
@@ -32,9 +33,10 @@
 		of = '',
 		width = 'w-40'
 	}: Props = $props();
+	const here = $derived(house());
+	const read = (v: string): Day | undefined => typedDay(v, today, here.dateOrder);
 	const id = $derived(`f-${of}${name.replaceAll('.', '-')}`);
-	const shown = (v: string): string =>
-		typedDay(v, today) === undefined ? v : longDay(typedDay(v, today) as Day);
+	const shown = (v: string): string => (read(v) === undefined ? v : longDay(read(v) as Day));
 	let text = $state('');
 	let scripts = $state(false);
 	onMount(() => void (scripts = true));
@@ -50,14 +52,14 @@
 	});
 	// From here: what is being typed or was picked.
 	$effect.pre(() => {
-		const day = typedDay(text, today) ?? text;
+		const day = read(text) ?? text;
 		if (last === undefined || day === last) return;
 		last = day;
 		value = day;
 		// The form hears of it from the field that goes with it.
 		void tick().then(() => hidden?.dispatchEvent(new Event('change', { bubbles: true })));
 	});
-	const unread = $derived(text !== '' && typedDay(text, today) === undefined);
+	const unread = $derived(text !== '' && read(text) === undefined);
 
 	/** The library's calendar, fetched when somebody wants it. */
 	let Calendar = $state<Component<Record<string, unknown>>>();
@@ -69,7 +71,7 @@
 		open = !open;
 	}
 	const local = (day: string): Date | undefined => {
-		const [y, m, d] = (typedDay(day, today) ?? '').split('-').map(Number);
+		const [y, m, d] = (read(day) ?? '').split('-').map(Number);
 		return y === undefined || m === undefined || d === undefined || Number.isNaN(y)
 			? undefined
 			: new Date(y, m - 1, d);
@@ -140,7 +142,7 @@
 			<Calendar
 				inline
 				locale="en-GB"
-				firstDayOfWeek={1}
+				firstDayOfWeek={here.weekStart}
 				value={local(value)}
 				defaultDate={local(today)}
 				availableTo={ahead ? null : local(today)}

@@ -1,5 +1,7 @@
 /** A practice, its people and its rooms in words. */
+import type { DateOrder } from '../core/base/calendar-day.ts';
 import { isSized, type RackKind, type RackUnit } from '../core/dose/rack-kind.ts';
+import type { TrainerSigns } from '../core/decision/trainer-signs.ts';
 import { longDay } from './typed-day.ts';
 import { EQUIPMENT_NAME } from './names.ts';
 
@@ -12,6 +14,17 @@ export const rolesText = (roles: readonly string[]): string =>
 	roles.map((r) => ROLE_NAME[r] ?? r).join(' and ');
 
 export const UNITS_NAME = { metric: 'cm, kg', imperial: 'ft in, lb' } as const;
+
+export const WEEK_NAME = { 1: 'Monday', 0: 'Sunday' } as const;
+export const DATE_ORDER_NAME = {
+	'day-month': 'the first is the day (12/3 is 12 March)',
+	'month-day': 'the first is the month (3/12 is 12 March)'
+} as const satisfies Record<DateOrder, string>;
+export const TRAINER_SIGNS_NAME = {
+	delegated: 'all of it',
+	gentler: 'what goes on or is gentler, no advance',
+	nothing: 'nothing'
+} as const satisfies Record<TrainerSigns, string>;
 
 const KIND_NAME: Readonly<Partial<Record<RackKind, string>>> = {
 	seat: 'seat',

@@ -1,5 +1,6 @@
 /** A set-up's own length in words: "seat 52 cm", "step 12 cm", "thigh 70°". */
 import { lengthIn, type SolvedSetup } from '#lib/core/movement/context.ts';
+import type { AtHome } from '#lib/core/movement/furniture.ts';
 import { type Length, lengthKind } from '#lib/core/movement/set-up-length.ts';
 
 export const LENGTH_NAME: Readonly<Record<Length, string>> = {
@@ -61,3 +62,13 @@ export function reachText(
 /** How the shins stand, where knee or ankle is spared by it: part of the set-up, for whoever does it. */
 export const uprightText = (deg: number): string =>
 	deg > 1 ? `feet under the knees, shins ${deg}° more upright than taught` : '';
+
+/** How a prescribed seat or step is met at home. */
+export function atHomeText(what: 'seat' | 'step', { cm, serves, by }: AtHome): string {
+	const own = `their ${cm} cm ${what === 'seat' ? 'chair' : 'step'}`;
+	if (by === 0) return `${own}, as given`;
+	if (serves) return `${own}, ${by} cm ${what === 'seat' ? 'higher' : 'lower'}: easier`;
+	return what === 'seat'
+		? `${own} is ${by} cm too low: raise it ${by} cm with something firm`
+		: `${own} is ${by} cm too high: not on it`;
+}

@@ -48,4 +48,13 @@ describe('a day as it is typed', () => {
 		// Day first, as it is said here.
 		expect(read('3/12/2026')).toBe('2026-12-03');
 	});
+	it('has the month first where the practice writes so, in numbers only', () => {
+		const there = (text: string) => typedDay(text, TODAY, 'month-day');
+		expect(
+			['3/12/2026', '3.12', 'March 12', 'mar 12th, 2026', '12 Mar 2026', '2026-03-12'].map(there)
+		).toEqual(Array.from({ length: 6 }, () => '2026-03-12'));
+		expect(there('13/3/2026')).toBeUndefined();
+		expect(read('Mar 12 2026')).toBe('2026-03-12');
+		expect(read('Mar 32')).toBeUndefined();
+	});
 });

@@ -1,8 +1,8 @@
 /**
- * A day as it is typed, strictly: "12 Mar 2026", "12 March", "12.3.2026", "12/3", "2026-03-12", "today", "yesterday". Numbers are day, month, year, as here
- * days are said; a year has four digits or is this one. What is no day that exists is not guessed at.
+ * A day as it is typed, strictly: "12 Mar 2026", "March 12", "12.3.2026", "12/3", "2026-03-12", "today", "yesterday". Of two numbers the day comes first, or
+ * the month where the practice writes so; a year has four digits or is this one. What is no day that exists is not guessed at.
  */
-import { addDays, isDay, type Day } from '#lib/core/base/calendar-day.ts';
+import { addDays, type DateOrder, isDay, type Day } from '#lib/core/base/calendar-day.ts';
 import { shortDay } from './days.ts';
 
 const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'] as const;
@@ -29,7 +29,7 @@ function dayOf(year: string | undefined, month: number, date: string, today: Day
 }
 
 /** Undefined when it is no day. */
-export function typedDay(text: string, today: Day): Day | undefined {
+export function typedDay(text: string, today: Day, order: DateOrder = 'day-month'): Day | undefined {
 	const t = text
 		.trim()
 		.toLowerCase()
@@ -38,12 +38,19 @@ export function typedDay(text: string, today: Day): Day | undefined {
 	if (t === 'yesterday') return addDays(today, -1);
 	if (/^\d{4}-\d{2}-\d{2}$/.test(t)) return isDay(t) ? t : undefined;
 	const numbers = /^(\d{1,2})[./-](\d{1,2})(?:[./-](\d{4}))?\.?$/.exec(t);
-	if (numbers !== null) return dayOf(numbers[3], Number(numbers[2]), numbers[1] as string, today);
-	const words = /^(\d{1,2})\.?\s+([a-z]+)\.?(?:,?\s+(\d{4}))?$/.exec(t);
+	if (numbers !== null) {
+		const [, first, second, year] = numbers as unknown as [string, string, string, string | undefined];
+		const [date, month] = order === 'day-month' ? [first, second] : [second, first];
+		return dayOf(year, Number(month), date, today);
+	}
+	// "12 March 2026", and the other way round: a name is never mistaken for a day.
+	const words =
+		/^(\d{1,2})\.?\s+([a-z]+)\.?(?:,?\s+(\d{4}))?$/.exec(t) ??
+		/^([a-z]+)\.?\s+(\d{1,2})(?:st|nd|rd|th)?(?:,?\s+(\d{4}))?$/.exec(t);
 	if (words === null) return undefined;
-	const name = words[2] as string;
+	const [date, name] = (/^\d/.test(t) ? [words[1], words[2]] : [words[2], words[1]]) as [string, string];
 	const at = MONTHS.findIndex((m, i) => m === name || FULL[i] === name || (m === 'sep' && name === 'sept'));
-	return dayOf(words[3], at + 1, words[1] as string, today);
+	return dayOf(words[3], at + 1, date, today);
 }
 
 /** `Thu 12 Mar 2026`. */

@@ -4,6 +4,10 @@
  */
 export type Day = string;
 
+/** Which of two typed numbers is the day: a practice's own way to write. */
+export const DATE_ORDERS = ['day-month', 'month-day'] as const;
+export type DateOrder = (typeof DATE_ORDERS)[number];
+
 const DASH = 45;
 const ZERO = 48;
 

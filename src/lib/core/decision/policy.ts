@@ -48,6 +48,22 @@ export const fitRulesOf = (p: Policy): FitRules => ({
 	staleDays: p.rangeStaleDays
 });
 
+/** What a practice sets for all its clients, whatever their policy; null leaves the policy's own. */
+export interface PracticeIntervals {
+	readonly screeningWeeks: number | null;
+	readonly retestWeeks: number | null;
+}
+
+/** A policy as this practice runs it: how long a screening and a measured range hold. */
+export const policyHere = (p: Policy, { screeningWeeks, retestWeeks }: PracticeIntervals): Policy =>
+	screeningWeeks === null && retestWeeks === null
+		? p
+		: {
+				...p,
+				...(screeningWeeks === null ? {} : { screeningDays: 7 * screeningWeeks }),
+				...(retestWeeks === null ? {} : { rangeStaleDays: 7 * retestWeeks })
+			};
+
 /** A policy holds together: safeMax ≤ acceptableMax < stopAt, hold line not above the regress line. Empty is valid. */
 export function policyFaults(p: Policy): readonly string[] {
 	const out: string[] = [];

@@ -6,7 +6,7 @@ import type { Envelope, ProtocolLimit } from '../client/envelope.ts';
 import type { Eased, Withheld } from '../client/screening.ts';
 import type { Equipment, Position } from '../exercise/family.ts';
 import type { Technique } from '../posture/problem.ts';
-import type { Build, Furniture } from './furniture.ts';
+import type { Build, Furniture, HomeHeights } from './furniture.ts';
 import type { FitRules } from './rules.ts';
 import { type Length, LENGTHS, SETUP_LENGTHS } from './set-up-length.ts';
 
@@ -46,6 +46,8 @@ export interface FitContext {
 	readonly envelope: Envelope;
 	readonly protocolLimits?: readonly ProtocolLimit[];
 	readonly furniture?: Furniture;
+	/** Seats and steps at the client's home; they change no fit, and say how a prescribed height is met there. */
+	readonly home?: HomeHeights;
 	readonly observed?: readonly Observed[];
 	/** Side that works in one-sided steps; left out, both are asked. */
 	readonly side?: Side;

@@ -71,3 +71,42 @@ function stacksOf(pads: readonly Pad[]): readonly Stack[] {
 	known.set(pads, stacks);
 	return stacks;
 }
+
+/** What a client has at home as it was measured, cm: seats to rise from and steps to go up, lowest first. */
+export interface HomeHeights {
+	readonly seats: readonly number[];
+	readonly steps: readonly number[];
+}
+
+/** How a prescribed height is met at home. */
+export interface AtHome {
+	/** The seat or step that serves, or the nearest where none does. */
+	readonly cm: number;
+	/** Higher seats and lower steps ask less, and serve. */
+	readonly serves: boolean;
+	/** How far from what is prescribed, cm, never negative. */
+	readonly by: number;
+}
+
+const tenthCm = (x: number): number => Math.round(x * 10) / 10;
+
+/**
+ * The home seat for a prescribed seat: the lowest that is as high or higher, else the highest there is. Undefined where none was measured.
+ * @example homeSeat(47, { seats: [43, 50], steps: [] }) → { cm: 50, serves: true, by: 3 }
+ */
+export function homeSeat(prescribedCm: number, { seats }: HomeHeights): AtHome | undefined {
+	const high = seats.filter((cm) => cm >= prescribedCm);
+	const cm = high.length > 0 ? Math.min(...high) : Math.max(...seats);
+	return seats.length === 0
+		? undefined
+		: { cm, serves: high.length > 0, by: tenthCm(Math.abs(cm - prescribedCm)) };
+}
+
+/** The home step for a prescribed step: the highest that is as low or lower, else the lowest there is. Undefined where none was measured. */
+export function homeStep(prescribedCm: number, { steps }: HomeHeights): AtHome | undefined {
+	const low = steps.filter((cm) => cm <= prescribedCm);
+	const cm = low.length > 0 ? Math.max(...low) : Math.min(...steps);
+	return steps.length === 0
+		? undefined
+		: { cm, serves: low.length > 0, by: tenthCm(Math.abs(cm - prescribedCm)) };
+}

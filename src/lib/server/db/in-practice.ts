@@ -1,5 +1,5 @@
 /**
- * The only way to the record: a transaction with the practice set for row security. Repositories accept nothing else.
+ * The only way to the record: a transaction with the practice set for row security, and whose it is, which every row it writes carries. Repositories accept nothing else.
  */
 import { sql, type Kysely, type Transaction } from 'kysely';
 import type { Tables } from './tables.ts';
@@ -16,7 +16,9 @@ export type InPractice = <T>(work: (t: PracticeTransaction) => Promise<T>) => Pr
 export function inPracticeOf(db: Kysely<Tables>, practiceId: string, memberId: string): InPractice {
 	return (work) =>
 		db.transaction().execute(async (trx) => {
-			await sql`select set_config('bolster.practice', ${practiceId}, true)`.execute(trx);
+			await sql`select set_config('bolster.practice', ${practiceId}, true), set_config('bolster.member', ${memberId}, true)`.execute(
+				trx
+			);
 			return work({ trx, practiceId, memberId });
 		});
 }

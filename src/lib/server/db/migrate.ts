@@ -13,6 +13,7 @@ import * as exercises from './migrations/0006-exercises.ts';
 import * as history from './migrations/0007-history.ts';
 import * as notes from './migrations/0008-notes.ts';
 import * as practice from './migrations/0009-practice.ts';
+import * as rights from './migrations/0010-rights.ts';
 
 const MIGRATIONS = [
 	foundation,
@@ -23,7 +24,8 @@ const MIGRATIONS = [
 	exercises,
 	history,
 	notes,
-	practice
+	practice,
+	rights
 ] as const;
 
 /** For tests: what belongs to a practice, and what of it is appended. */
@@ -32,7 +34,7 @@ export const APPENDED_TABLES = MIGRATIONS.flatMap((m) => m.TABLES)
 	.filter((t) => t.appended === true)
 	.map((t) => t.name);
 /** The newest one: a database without it is older than the program. */
-export const LAST_MIGRATION = practice.name;
+export const LAST_MIGRATION = rights.name;
 /** Every migration this program knows, oldest first. */
 export const KNOWN_MIGRATIONS: readonly string[] = MIGRATIONS.map((m) => m.name);
 const LOCK = 7_204_311;

@@ -30,6 +30,14 @@ export interface Tables {
 		emergency: string;
 		default_policy: string;
 		default_technique: string | null;
+		emergency_words: Generated<string>;
+		week_start: Generated<number>;
+		date_order: Generated<string>;
+		screening_weeks: number | null;
+		retest_weeks: number | null;
+		default_brace: Generated<string>;
+		trainer_signs: Generated<string>;
+		retention_years: Generated<number>;
 	};
 	invitation: Owned & {
 		email: string;
@@ -83,6 +91,7 @@ export interface Tables {
 		positions?: Json;
 		clearances?: Json;
 		brace?: string;
+		home_heights?: Json;
 	};
 	screening: Appended & {
 		client_id: string;
@@ -333,4 +342,14 @@ export interface Tables {
 	own_family: Appended & { family: string; content: Json; local_day: Days };
 	receipt: Appended & { verb: string; client_id: string | null; outcome: Json };
 	access_log: Appended & { client_id: string; what: string };
+	erasure_request: Appended & { client_id: string; local_day: Days; because: string; why: string };
+	erasure: Owned & {
+		because: string;
+		asked_by: string;
+		agreed_by: string;
+		erased_at: Generated<Date>;
+		rows: number;
+	};
+	sign_in: Owned & { member_id: string; what: string; at: Generated<Date> };
+	refused_look: Owned & { member_id: string; asked: string; why: string; at: Generated<Date> };
 }

@@ -117,6 +117,57 @@ describe('appended, never overwritten', () => {
 	});
 });
 
+describe('who wrote a row, and when', () => {
+	const row = (clientId: string) => ({
+		id: randomUUID(),
+		client_id: clientId,
+		local_day: '2026-03-01',
+		kind: 'illness'
+	});
+	it('is whose transaction it is, whatever the program says', async () => {
+		const physio = await as(d, 'physiotherapist');
+		const trainer = await as(d, 'trainer');
+		const wren = (await client(physio, 'Wren')).head.id;
+		const other = trainer.actor.memberId;
+		await expect(
+			physio.inPractice((t) => append({ ...t, memberId: other }, 'day_event', row(wren)))
+		).rejects.toThrow(/written by another/);
+		await expect(
+			d.pool.query(
+				`begin; set local bolster.practice = '${physio.actor.practiceId}'; insert into day_event (practice_id, id, client_id, local_day, kind, written_by, content_hash)
+				values ('${physio.actor.practiceId}', '${randomUUID()}', '${wren}', '2026-03-01', 'illness', '${other}', 'x'); commit`
+			)
+		).rejects.toThrow(/written by another/);
+	});
+	it('is now, and by a member of today, outside a demo', async () => {
+		const { practiceId, memberId } = await stranger();
+		const there = inPracticeOf(d.db, practiceId, memberId);
+		const clientId = randomUUID();
+		await d.owner.query(
+			`insert into client (practice_id, id, tz, opened_on) values ($1, $2, 'UTC', '2026-01-01')`,
+			[practiceId, clientId]
+		);
+		const one = row(clientId);
+		await there((t) => append(t, 'day_event', one, new Date('2020-01-01T00:00:00Z')));
+		const { rows } = await d.owner.query<{ late: boolean }>(
+			`select recorded_at > now() - interval '1 minute' as late from day_event where id = $1`,
+			[one.id]
+		);
+		expect(rows).toEqual([{ late: true }]);
+		await d.owner.query(`update member set ended_at = current_date where id = $1`, [memberId]);
+		await expect(there((t) => append(t, 'day_event', row(clientId)))).rejects.toThrow(
+			/by nobody of the practice/
+		);
+	});
+	it('is seen to in every table whose rows say so', async () => {
+		const { rows } = await d.owner.query<{ name: string }>(
+			`select c.relname as name from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname = 'written_by'
+			where c.relkind = 'r' and not exists (select 1 from pg_trigger g where g.tgrelid = c.oid and g.tgname = 'as_written')`
+		);
+		expect(rows).toEqual([]);
+	});
+});
+
 describe('roles and migrations', () => {
 	it('start-up takes the plain role and refuses an owner', async () => {
 		await expect(refusePowerfulRole(d.pool)).resolves.toBeUndefined();

@@ -63,6 +63,7 @@ export function contextOf(
 		],
 		eased: easedTags(SCREENING, cautions),
 		furniture: r.room.furniture,
+		home: r.head.setting.homeHeights,
 		equipment: atHand(r, 'both'),
 		positions: r.head.setting.positions
 	};

@@ -2,9 +2,9 @@
 import { usable } from '#lib/catalogue/check-own.ts';
 import { FAMILIES } from '#lib/catalogue/families.ts';
 import { tableOf } from '#lib/core/base/table.ts';
-import { POLICIES } from '#lib/catalogue/policies.ts';
+import { POLICIES, type PolicyId } from '#lib/catalogue/policies.ts';
 import { type Body, bodyOf } from '#lib/core/body/body.ts';
-import type { Policy } from '#lib/core/decision/policy.ts';
+import { type Policy, policyHere } from '#lib/core/decision/policy.ts';
 import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
 import type { Morning, RecordedEvent } from '#lib/core/session/record.ts';
 import { type Whose, withoutNulls } from '../db/heads.ts';
@@ -49,6 +49,7 @@ export async function loadRecords(t: PracticeTransaction, whose?: Whose): Promis
 		own.length === 0
 			? FAMILIES
 			: tableOf([...Object.entries(FAMILIES), ...own.map((f) => [f.id, f] as const)]);
+	const policyOf = inPracticeOnce(here.practice);
 	const ranges = byClient(measured.ranges);
 	const tests = byClient(measured.tests);
 	return heads.map((head): ClientRecord => {
@@ -57,7 +58,7 @@ export async function loadRecords(t: PracticeTransaction, whose?: Whose): Promis
 		return {
 			head,
 			body: bodyFor(head),
-			policy: POLICIES[head.setting.policyId],
+			policy: policyOf(head.setting.policyId),
 			measurements: ranges(head.id),
 			exercises: given.filter((e) => e.prescriptions.at(-1)?.state !== 'ended'),
 			everGiven: given,
@@ -76,6 +77,16 @@ export async function loadRecords(t: PracticeTransaction, whose?: Whose): Promis
 			families
 		};
 	});
+}
+
+/** Each policy as the practice runs it, made once: clients of one policy share it. */
+function inPracticeOnce(practice: Room['practice']): (id: PolicyId) => Policy {
+	const made = new Map<PolicyId, Policy>();
+	return (id) => {
+		const policy = made.get(id) ?? policyHere(POLICIES[id], practice);
+		made.set(id, policy);
+		return policy;
+	};
 }
 
 /** Rows by the client they are of, in the order they came. */

@@ -314,16 +314,27 @@ function flagOf({
 	};
 }
 
-/** Locks a client for the rest of the transaction; false when there is no such client here. */
-export async function lockClient(t: PracticeTransaction, clientId: string): Promise<boolean> {
-	const row = await t.trx
+/** Locks a client for the rest of the transaction, and the zone they live in; undefined when there is no such client here. */
+export const lockClient = (
+	t: PracticeTransaction,
+	clientId: string
+): Promise<{ readonly tz: string } | undefined> =>
+	t.trx
 		.selectFrom('client')
-		.select('id')
+		.select('tz')
 		.where('practice_id', '=', t.practiceId)
 		.where('id', '=', clientId)
 		.forUpdate()
 		.executeTakeFirst();
-	return row !== undefined;
+
+/** A client lives in another zone from now on. */
+export async function moveClient(t: PracticeTransaction, clientId: string, tz: string): Promise<void> {
+	await t.trx
+		.updateTable('client')
+		.set({ tz })
+		.where('practice_id', '=', t.practiceId)
+		.where('id', '=', clientId)
+		.execute();
 }
 
 /** Who a client is, as it is right now; what stood before is told by whoever changes it. */

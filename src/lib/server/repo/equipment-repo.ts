@@ -1,6 +1,8 @@
 /** What the practice owns: seats, pads, wedges, weights; with this member's delegations and the practice's own families, in one query. */
 import { sql } from 'kysely';
 import type { Day } from '#lib/core/base/calendar-day.ts';
+import type { PracticeIntervals } from '#lib/core/decision/policy.ts';
+import type { TrainerSigns } from '#lib/core/decision/trainer-signs.ts';
 import type { RackItem } from '#lib/core/dose/racks.ts';
 import type { Furniture } from '#lib/core/movement/furniture.ts';
 import { EQUIPMENT, type Equipment, type ExerciseFamily } from '#lib/core/exercise/family.ts';
@@ -14,6 +16,7 @@ export interface Room {
 	/** What is in the practice, by kind. */
 	readonly equipment: readonly Equipment[];
 	readonly delegations: readonly Delegation[];
+	readonly practice: PracticeIntervals & { readonly trainerSigns: TrainerSigns };
 	/** The practice's own families, the standing version of each. */
 	readonly own: readonly ExerciseFamily[];
 }
@@ -25,6 +28,7 @@ export interface Delegation {
 }
 
 interface Row {
+	practice: { screening_weeks: number | null; retest_weeks: number | null; trainer_signs: TrainerSigns };
 	equipment: { kind: string; mm: number | null; g: number | null; count: number }[];
 	delegations: { client_id: string; families: string[]; expires: string }[];
 	own: ExerciseFamily[];
@@ -32,12 +36,13 @@ interface Row {
 
 export async function room(t: PracticeTransaction): Promise<Room> {
 	const { rows } = await sql<Row>`select
+		(select jsonb_build_object('screening_weeks', p.screening_weeks, 'retest_weeks', p.retest_weeks, 'trainer_signs', p.trainer_signs) from practice p where p.id = ${t.practiceId}) as practice,
 		coalesce((select jsonb_agg(to_jsonb(e)) from equipment e where e.count > 0 and not e.out_of_order), '[]') as equipment,
 		coalesce((select jsonb_agg(to_jsonb(d)) from delegation d where d.practice_id = ${t.practiceId} and d.member_id = ${t.memberId} and ${isHead('delegation', 'd')}), '[]') as delegations,
 		coalesce((select jsonb_agg(f.content order by f.family) from own_family f where ${isHead('own_family', 'f')}), '[]') as own`.execute(
 		t.trx
 	);
-	const { equipment = [], delegations = [], own = [] } = rows[0] ?? {};
+	const { equipment = [], delegations = [], own = [], practice } = rows[0] ?? {};
 	const cm = (kind: string): number[] =>
 		equipment
 			.filter((e) => e.kind === kind)
@@ -65,6 +70,11 @@ export async function room(t: PracticeTransaction): Promise<Room> {
 			families: d.families,
 			expires: d.expires
 		})),
+		practice: {
+			screeningWeeks: practice?.screening_weeks ?? null,
+			retestWeeks: practice?.retest_weeks ?? null,
+			trainerSigns: practice?.trainer_signs ?? 'delegated'
+		},
 		own
 	};
 }

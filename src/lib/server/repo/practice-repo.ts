@@ -12,6 +12,17 @@ export interface PracticeSettings {
 	readonly emergency: string;
 	readonly policy: string;
 	readonly technique: string | null;
+	readonly emergencyWords: string;
+	/** 0 is Sunday, 1 Monday. */
+	readonly weekStart: number;
+	readonly dateOrder: string;
+	/** Weeks a screening and a measured range hold; null as the client's policy says. */
+	readonly screeningWeeks: number | null;
+	readonly retestWeeks: number | null;
+	readonly brace: string;
+	readonly trainerSigns: string;
+	/** Years a record is kept after the last work on it, before it may be erased. */
+	readonly retentionYears: number;
 }
 
 export async function practiceSettings(t: PracticeTransaction): Promise<PracticeSettings> {
@@ -26,7 +37,15 @@ export async function practiceSettings(t: PracticeTransaction): Promise<Practice
 		units: p.units,
 		emergency: p.emergency,
 		policy: p.default_policy,
-		technique: p.default_technique
+		technique: p.default_technique,
+		emergencyWords: p.emergency_words,
+		weekStart: p.week_start,
+		dateOrder: p.date_order,
+		screeningWeeks: p.screening_weeks,
+		retestWeeks: p.retest_weeks,
+		brace: p.default_brace,
+		trainerSigns: p.trainer_signs,
+		retentionYears: p.retention_years
 	};
 }
 
@@ -39,7 +58,15 @@ export const setPractice = (t: PracticeTransaction, s: PracticeSettings) =>
 			units: s.units,
 			emergency: s.emergency,
 			default_policy: s.policy,
-			default_technique: s.technique
+			default_technique: s.technique,
+			emergency_words: s.emergencyWords,
+			week_start: s.weekStart,
+			date_order: s.dateOrder,
+			screening_weeks: s.screeningWeeks,
+			retest_weeks: s.retestWeeks,
+			default_brace: s.brace,
+			trainer_signs: s.trainerSigns,
+			retention_years: s.retentionYears
 		})
 		.where('id', '=', t.practiceId)
 		.execute();

@@ -1,5 +1,6 @@
 /** How a client is worked with, as it stands in its row: millimetres and grams there, centimetres and kilograms outside. */
 import type { Brace, Clearance, Position } from '#lib/core/exercise/family.ts';
+import type { HomeHeights } from '#lib/core/movement/furniture.ts';
 import type { Tolerance } from '#lib/core/movement/context.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
 import type { PolicyId } from '#lib/contract/policy.ts';
@@ -20,6 +21,7 @@ export interface Setting {
 	readonly language: string;
 	/** What there is at home, by id; weekdays with time for it (0 is Sunday), and minutes a day. */
 	readonly homeKit: readonly string[];
+	readonly homeHeights: HomeHeights;
 	readonly days: readonly number[];
 	readonly minutes: number | null;
 	readonly trunkCm: number | null;
@@ -49,6 +51,7 @@ export interface SettingRow {
 	units: Units;
 	language: string;
 	home_kit: string[];
+	home_heights: HomeHeights;
 	days: number[];
 	minutes: number | null;
 	trunk_mm: number | null;
@@ -77,6 +80,7 @@ export const settingOf = (s: SettingRow): Setting => ({
 	units: s.units,
 	language: s.language,
 	homeKit: s.home_kit,
+	homeHeights: s.home_heights,
 	days: s.days,
 	minutes: s.minutes,
 	trunkCm: cmOf(s.trunk_mm),
@@ -105,6 +109,7 @@ export const settingColumns = (s: Omit<Setting, 'id'>) => ({
 	units: s.units,
 	language: s.language,
 	home_kit: JSON.stringify(s.homeKit),
+	home_heights: JSON.stringify(s.homeHeights),
 	days: JSON.stringify(s.days),
 	minutes: s.minutes,
 	positions: JSON.stringify(s.positions),

@@ -2,20 +2,14 @@
  * Throws away what Today keeps and judges every client of every practice from the record alone. A process of its own, run by `npm run standing` with
  * the owner role; the application role sees one practice at a time.
  */
+import { recordDay } from '#lib/core/base/zone-day.ts';
 import { open } from '../db/connect.ts';
 import { inPracticeOf } from '../db/in-practice.ts';
 import { unjudge, unjudged } from '../repo/standing-repo.ts';
 import { judgeAnew, JUDGED_BY } from '../usecase/judge-anew.ts';
 
-/** The practice's calendar day, or the day that is given. */
-const dayIn = (tz: string): string =>
-	process.env.BOLSTER_TODAY ||
-	new Intl.DateTimeFormat('en-CA', {
-		timeZone: tz,
-		year: 'numeric',
-		month: '2-digit',
-		day: '2-digit'
-	}).format(new Date());
+/** The practice's day, or the day that is given. */
+const dayIn = (tz: string): string => process.env.BOLSTER_TODAY || recordDay(tz, new Date());
 
 export interface Rebuilt {
 	readonly practice: string;

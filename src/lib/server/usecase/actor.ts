@@ -16,11 +16,18 @@ export interface Actor {
 export interface Context {
 	readonly actor: Actor;
 	readonly inPractice: InPractice;
+	/** The day of the record in the zone of this context, which turns at 03:00. */
 	readonly today: Day;
 	readonly now: Date;
 	readonly tz: string;
+	/** The same day elsewhere; left out, it is one day everywhere. */
+	readonly dayIn?: (tz: string) => Day;
 	readonly units: string;
 }
+
+/** The same actor where a client lives: their day counts, not the practice's. */
+export const inZone = (ctx: Context, tz: string): Context =>
+	tz === ctx.tz ? ctx : { ...ctx, tz, today: ctx.dayIn?.(tz) ?? ctx.today };
 
 export type Why = 'invalid' | 'not-allowed' | 'not-found' | 'conflict';
 

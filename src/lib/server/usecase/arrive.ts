@@ -18,7 +18,8 @@ import { loadRecords, type ClientRecord } from '../record/load.ts';
 export interface NewArrival {
 	readonly id: string;
 	readonly clientId: string;
-	readonly day: Day;
+	/** Left out, the client's day now. */
+	readonly day?: Day;
 	readonly pains: Readonly<Record<string, number | undefined>>;
 	readonly fever: YesNoUnknown | 'cold';
 	readonly fall: YesNoUnknown;
@@ -38,8 +39,8 @@ const flagOfAll = (r: ClientRecord): string | undefined =>
 		(f) => f.open && f.severity === 'red' && regionsOf(r).every((region) => reaches(f, region))
 	)?.code;
 
-function inputOf(r: ClientRecord, a: NewArrival): ArrivalInput {
-	const { id: _, clientId: __, day, pains, ...said } = a;
+function inputOf(r: ClientRecord, a: NewArrival, day: Day): ArrivalInput {
+	const { id: _, clientId: __, day: ___, pains, ...said } = a;
 	const flag = flagOfAll(r);
 	const lines = linesOf(r);
 	return {
@@ -62,14 +63,15 @@ export const arrive = command<NewArrival, Arrival>({
 	run: async (a, { t, ctx, recordedAt }) => {
 		const [r] = await loadRecords(t, a.clientId);
 		if (r === undefined) return notFound;
-		const input = inputOf(r, a);
+		const day = a.day ?? ctx.today;
+		const input = inputOf(r, a, day);
 		const answer = arrival(input);
 		if (answer.answer === 'ask' && !answer.raised.some((x) => x.now !== 'note')) return ok(answer);
-		const before = cardOn(r, a.day);
+		const before = cardOn(r, day);
 		const row = {
 			id: a.id,
 			client_id: a.clientId,
-			local_day: a.day,
+			local_day: day,
 			pains: JSON.stringify(input.pains),
 			fever: a.fever,
 			fall: a.fall,
@@ -79,13 +81,7 @@ export const arrive = command<NewArrival, Arrival>({
 			...(before === undefined ? {} : { replaces_id: before.id, reason: 'asked again' })
 		};
 		if ((await append(t, 'arrival', row, recordedAt)) === 'conflict') return conflict(CHANGED);
-		await openAlarms(
-			t,
-			ctx,
-			{ clientId: a.clientId, day: a.day, flags: r.head.flags },
-			answer.raised,
-			recordedAt
-		);
+		await openAlarms(t, ctx, { clientId: a.clientId, day, flags: r.head.flags }, answer.raised, recordedAt);
 		return ok(answer);
 	}
 });
@@ -93,7 +89,8 @@ export const arrive = command<NewArrival, Arrival>({
 export interface Opening {
 	readonly id: string;
 	readonly clientId: string;
-	readonly day: Day;
+	/** Left out, the client's day now. */
+	readonly day?: Day;
 	readonly reason: string;
 }
 
@@ -106,9 +103,10 @@ export const openDay = command<Opening, true>({
 		o.reason.trim().length < 5
 			? invalid('reason', 'Give the reason for opening the day in a few words.')
 			: undefined,
-	run: async (o, { t }) => {
+	run: async (o, { t, ctx }) => {
+		const day = o.day ?? ctx.today;
 		const [r] = await loadRecords(t, o.clientId);
-		const card = r === undefined ? undefined : cardOn(r, o.day);
+		const card = r === undefined ? undefined : cardOn(r, day);
 		if (card === undefined)
 			return invalid('reason', 'Fill in the arrival card first; then the day can be opened.');
 		if (card.openedBecause !== null) return conflict('This day is open already.');
@@ -117,7 +115,7 @@ export const openDay = command<Opening, true>({
 		const row = {
 			id: o.id,
 			client_id: o.clientId,
-			local_day: o.day,
+			local_day: day,
 			pains: JSON.stringify(pains),
 			fever,
 			fall,

@@ -6,7 +6,11 @@ import { agreedIn, daysIn, homeForm, kitIn } from '#lib/contract/register-form.t
 import { agreedTo } from '#lib/core/client/consent.ts';
 import { intakeOf } from '../repo/intake-repo.ts';
 import { atHand } from '../record/context-of.ts';
+import { fitContextOf } from '../record/fit-of.ts';
+import { recordDay } from '#lib/core/base/zone-day.ts';
 import type { Context } from './actor.ts';
+import { checkIn } from './check-in.ts';
+import { showClientPage } from './show-client-page.ts';
 import { changeHome, type HomeChange } from './change-home.ts';
 
 let physio: Context;
@@ -22,6 +26,8 @@ it('a band that was bought is at hand at home; the rest of what is set stands', 
 		id: randomUUID(),
 		clientId: wren.head.id,
 		homeKit: ['chair', 'band'],
+		homeHeights: { seats: [43, 47.5], steps: [18] },
+		tz: 'Europe/London',
 		days: [1, 4],
 		minutes: 20,
 		agreed: []
@@ -33,9 +39,11 @@ it('a band that was bought is at hand at home; the rest of what is set stands', 
 		...setting,
 		id: change.id,
 		homeKit: ['chair', 'band'],
+		homeHeights: { seats: [43, 47.5], steps: [18] },
 		days: [1, 4],
 		minutes: 20
 	});
+	expect(fitContextOf(after, '2026-03-12').home).toEqual({ seats: [43, 47.5], steps: [18] });
 	expect(atHand(after, 'home')).toContain('band');
 	expect(await changeHome(trainer, { ...change, minutes: 25 })).toMatchObject({
 		ok: false,
@@ -49,12 +57,13 @@ it('a band that was bought is at hand at home; the rest of what is set stands', 
 
 it('what is withdrawn is no longer agreed to, and says so once; the record is kept on', async () => {
 	const wren = await client(physio, 'Wren');
-	const { homeKit, days, minutes } = wren.head.setting;
+	const { homeKit, homeHeights, days, minutes } = wren.head.setting;
 	const said = (agreed: HomeChange['agreed']) =>
 		changeHome(physio, {
 			id: randomUUID(),
 			clientId: wren.head.id,
-			...{ homeKit, days, minutes, agreed }
+			tz: wren.head.tz,
+			...{ homeKit, homeHeights, days, minutes, agreed }
 		});
 	value(await said(['letters', 'phone-link']));
 	expect([...agreedTo(await consents(wren.head.id))].sort()).toEqual([
@@ -82,7 +91,63 @@ it('the form keeps what is known of its ticks, and refuses minutes that are no d
 	] as const)
 		form.append(k, v);
 	expect([kitIn(form), daysIn(form), agreedIn(form)]).toEqual([['band'], [0], ['letters']]);
-	for (const minutes of ['4', '181', '7.5', 'ten'])
-		expect(homeForm.safeParse({ id: randomUUID(), minutes }).success).toBe(false);
-	expect(homeForm.safeParse({ id: randomUUID(), minutes: '' }).success).toBe(true);
+	const at = (minutes: string) =>
+		homeForm.safeParse({ id: randomUUID(), minutes, seats: '', steps: '', tz: 'UTC' }).success;
+	for (const minutes of ['4', '181', '7.5', 'ten']) expect(at(minutes)).toBe(false);
+	expect([at(''), at('5'), at('180')]).toEqual([true, true, true]);
+});
+
+it('what was measured at home is read as it is written down, and refused when it is no chair', () => {
+	const form = (seats: string, steps = '', tz = 'Europe/London') =>
+		homeForm.safeParse({ id: randomUUID(), minutes: '', seats, steps, tz });
+	expect(form('47.5, 43', '18').data).toMatchObject({ seats: [43, 47.5], steps: [18] });
+	expect(form('43,5; 18 in 47 cm').data?.seats).toEqual([43.5, 45.7, 47]);
+	expect(form('43 43').data?.seats).toEqual([43]);
+	expect(form('25 80', '3 50').success).toBe(true);
+	for (const wrong of [
+		'24.9',
+		'80.1',
+		'low',
+		'4x',
+		'-43',
+		Array.from({ length: 13 }, (_, i) => 30 + i).join(' ')
+	])
+		expect(form(wrong).success, wrong).toBe(false);
+	for (const wrong of ['2.9', '50.1']) expect(form('', wrong).success, wrong).toBe(false);
+	expect(form('', '', 'Mars/Base').success).toBe(false);
+});
+
+it('where a client lives, it is their day: a session of theirs today is not in the future, and no licence is longer for it', async () => {
+	const wren = await client(physio, 'Wren');
+	const { homeKit, homeHeights, days, minutes } = wren.head.setting;
+	const move = (tz: string) =>
+		changeHome(physio, {
+			...{ id: randomUUID(), clientId: wren.head.id, homeKit, homeHeights, days, minutes },
+			agreed: ['letters'],
+			tz
+		});
+	// Evening in London is the next day in Kiritimati.
+	const now = new Date('2026-03-12T20:00:00Z');
+	const there: Context = { ...physio, now, dayIn: (tz) => recordDay(tz, now) };
+	const checked = (day: string) =>
+		checkIn(there, {
+			id: randomUUID(),
+			clientId: wren.head.id,
+			day,
+			regions: [{ id: randomUUID(), region: 'knee-right', pain: 2, swelling: 'none' }],
+			events: []
+		});
+	expect(await checked('2026-03-13')).toMatchObject({ ok: false, refusal: { field: 'day' } });
+	value(await move('Pacific/Kiritimati'));
+	expect((await reloaded(physio, wren.head.id)).head.tz).toBe('Pacific/Kiritimati');
+	value(await checked('2026-03-13'));
+	expect(await checked('2026-03-14')).toMatchObject({ ok: false, refusal: { field: 'day' } });
+	const page = value(await showClientPage(there, wren.head.id, 'test', (_, __, ctx) => ({ day: ctx.today })));
+	expect(page).toMatchObject({
+		day: '2026-03-13',
+		head: { today: '2026-03-13', away: { tz: 'Pacific/Kiritimati', today: '2026-03-13' } }
+	});
+	const amos = await client(physio, 'Amos');
+	const home = value(await showClientPage(there, amos.head.id, 'test', () => ({})));
+	expect(home.head.away).toBeUndefined();
 });

@@ -4,8 +4,9 @@
  */
 import { agreedTo, WITHDRAWABLE, type ConsentPurpose } from '#lib/core/client/consent.ts';
 import { ok } from '#lib/core/base/result.ts';
+import type { HomeHeights } from '#lib/core/movement/furniture.ts';
 import { append } from '../db/append.ts';
-import { clientHeads } from '../repo/client-repo.ts';
+import { clientHeads, moveClient } from '../repo/client-repo.ts';
 import { intakeOf } from '../repo/intake-repo.ts';
 import { conflict, notFound } from './actor.ts';
 import { replaceSetting } from './change-setting.ts';
@@ -16,6 +17,9 @@ export interface HomeChange {
 	readonly id: string;
 	readonly clientId: string;
 	readonly homeKit: readonly string[];
+	readonly homeHeights: HomeHeights;
+	/** Where they live: their day counts. */
+	readonly tz: string;
 	readonly days: readonly number[];
 	readonly minutes: number | null;
 	/** Of what can be withdrawn, what is agreed to from now on. */
@@ -26,7 +30,7 @@ export const changeHome = command<HomeChange, true>({
 	verb: 'ask',
 	id: (x) => x.id,
 	client: (x) => x.clientId,
-	run: async ({ id, clientId, homeKit, days, minutes, agreed }, { t, ctx, recordedAt }) => {
+	run: async ({ id, clientId, homeKit, homeHeights, tz, days, minutes, agreed }, { t, ctx, recordedAt }) => {
 		const [head] = await clientHeads(t, clientId);
 		if (head === undefined) return notFound;
 		const before = agreedTo((await intakeOf(t, clientId)).consents);
@@ -42,7 +46,8 @@ export const changeHome = command<HomeChange, true>({
 			};
 			await append(t, 'consent', said, recordedAt);
 		}
-		const next = { ...head.setting, homeKit, days, minutes };
+		if (tz !== head.tz) await moveClient(t, clientId, tz);
+		const next = { ...head.setting, homeKit, homeHeights, days, minutes };
 		return (await replaceSetting(t, head, id, next, recordedAt)) === 'conflict'
 			? conflict('Somebody changed these settings meanwhile; reload to see them.')
 			: ok(true);

@@ -1,6 +1,6 @@
 /**
- * The one way a command takes: may this role? → what needs no record → one transaction → client locked → sent before? → run → kept with
- * its receipt, or rolled back whole. What Today keeps of the client is marked as old in the same transaction.
+ * The one way a command takes: may this role? → one transaction → client locked, their day known → what needs no record → sent before? → run →
+ * kept with its receipt, or rolled back whole. What Today keeps of the client is marked as old in the same transaction.
  *
  * The id of a command is made by the writer and travels with the form. The same id with the same content is the same command: it
  * answers what it answered then and writes nothing. The same id with other content is a conflict, so that "saved" is never said of what
@@ -17,6 +17,7 @@ import {
 	allow,
 	conflict,
 	invalid,
+	inZone,
 	notFound,
 	type Context,
 	type Outcome,
@@ -69,8 +70,6 @@ export function command<I, T>(c: Command<I, T>): Handler<I, T> {
 		const clientId = c.client?.(input);
 		if (!uuidv7.test(id)) return invalid('', 'The form has lost its ids; reload the page.');
 		if (clientId !== undefined && !uuidv7.test(clientId)) return notFound;
-		const wrong = c.check?.(input, ctx);
-		if (wrong !== undefined) return wrong;
 		return keptOrRolledBack<T>(() =>
 			ctx.inPractice((t) =>
 				inside(
@@ -90,10 +89,12 @@ interface Sent {
 	readonly clientId?: string;
 }
 
-async function inside<I, T>(c: Command<I, T>, input: I, run: Run, sent: Sent): Promise<Outcome<T>> {
+async function inside<I, T>(c: Command<I, T>, input: I, asked: Run, sent: Sent): Promise<Outcome<T>> {
+	const run = await lockedFor(asked, sent);
+	if (run === undefined) return notFound;
 	const { t } = run;
-	if (sent.clientId !== undefined && !(await lockClient(t, sent.clientId))) return notFound;
-	if (sent.clientId === undefined) await lockId(t, sent.id);
+	const wrong = c.check?.(input, run.ctx);
+	if (wrong !== undefined) throw new RolledBack(wrong);
 	const hash = contentHash({ input, verb: sent.verb });
 	const before = await receiptOf(t, sent.id);
 	if (before !== undefined) {
@@ -106,6 +107,16 @@ async function inside<I, T>(c: Command<I, T>, input: I, run: Run, sent: Sent): P
 	await writeReceipt(t, { ...sent, hash, outcome: outcome.value }, run.recordedAt);
 	if (sent.clientId !== undefined || c.everybody === true) await unjudge(t, sent.clientId);
 	return outcome;
+}
+
+/** Locks the client and stands where they live, or locks the id; undefined where there is no such client. */
+async function lockedFor(run: Run, { id, clientId }: Sent): Promise<Run | undefined> {
+	if (clientId === undefined) {
+		await lockId(run.t, id);
+		return run;
+	}
+	const client = await lockClient(run.t, clientId);
+	return client === undefined ? undefined : { ...run, ctx: inZone(run.ctx, client.tz) };
 }
 
 async function keptOrRolledBack<T>(work: () => Promise<Outcome<T>>): Promise<Outcome<T>> {

@@ -3,10 +3,16 @@ import { randomUUID } from 'node:crypto';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { client, demoForEach, reloaded, value, type TestDatabase } from '../../../../tests/database.ts';
 import { delegationForm, familiesIn } from '#lib/contract/plan-form.ts';
+import { POLICIES } from '#lib/catalogue/policies.ts';
+import { DECISIONS } from '#lib/core/decision/trace.ts';
+import { trainerMaySign, type TrainerSigns } from '#lib/core/decision/trainer-signs.ts';
+import { fitContextOf } from '../record/fit-of.ts';
 import type { ClientRecord } from '../record/load.ts';
+import { hashOf, slipOf } from '../record/slip-of.ts';
 import type { Context } from './actor.ts';
 import { delegate, delegationShown, endDelegation, type NewDelegation } from './delegate.ts';
 import { delegated } from './delegated.ts';
+import { signDecision } from './sign-decision.ts';
 
 const TODAY = '2026-03-12';
 let d: TestDatabase;
@@ -85,4 +91,55 @@ it('the form asks for a real day', () => {
 	const form = new FormData();
 	for (const f of ['squat', 'bridge', 'squat']) form.append('families', f);
 	expect(familiesIn(form)).toEqual(['squat', 'bridge']);
+});
+
+describe('what a practice lets a trainer sign', () => {
+	it('of each decision, by setting', () => {
+		const may = (signs: TrainerSigns) => DECISIONS.filter((x) => trainerMaySign(signs, x));
+		expect(may('delegated')).toEqual(DECISIONS);
+		expect(may('gentler')).toEqual(['refer', 'stop', 'regress', 'wait', 'hold']);
+		expect(may('nothing')).toEqual([]);
+	});
+	it('binds signing: an advance that is a licensed user’s is refused, and signed by one', async () => {
+		const nerys = await client(physio, 'Nerys');
+		const slip = nerys.exercises
+			.map((e) => slipOf(nerys, e, TODAY, 0))
+			.find((x) => x.trace.decision === 'advance')!;
+		await give({ clientId: nerys.head.id, families: [slip.exercise.family] });
+		const sign = (ctx: Context) =>
+			signDecision(ctx, {
+				id: randomUUID(),
+				prescriptionId: randomUUID(),
+				clientId: nerys.head.id,
+				exerciseId: slip.exercise.id,
+				hash: hashOf(slip),
+				basedOn: slip.chain.head.id,
+				answer: 'accepted'
+			});
+		await d.owner.query(`update practice set trainer_signs = 'gentler'`);
+		expect(await sign(trainer)).toMatchObject({
+			refusal: {
+				why: 'not-allowed',
+				message: expect.stringContaining('advance is signed by a licensed') as string
+			}
+		});
+		await d.owner.query(`update practice set trainer_signs = 'nothing'`);
+		expect(await sign(trainer)).toMatchObject({ refusal: { why: 'not-allowed' } });
+		await d.owner.query(`update practice set trainer_signs = 'delegated'`);
+		value(await sign(trainer));
+	});
+});
+
+describe('how long things hold here', () => {
+	it('is the policy’s, until the practice says otherwise; then decisions carry it', async () => {
+		const before = await reloaded(physio, amos.head.id);
+		expect(before.policy).toBe(POLICIES[before.head.setting.policyId]);
+		await d.owner.query('update practice set screening_weeks = 4, retest_weeks = 2');
+		const after = await reloaded(physio, amos.head.id);
+		expect(after.policy).toEqual({ ...before.policy, screeningDays: 28, rangeStaleDays: 14 });
+		expect(fitContextOf(after, TODAY).rules.staleDays).toBe(14);
+		expect(slipOf(after, after.exercises[0]!, TODAY, 0).input.policy.screeningDays).toBe(28);
+		await d.owner.query('update practice set screening_weeks = null');
+		expect((await reloaded(physio, amos.head.id)).policy.screeningDays).toBe(before.policy.screeningDays);
+	});
 });

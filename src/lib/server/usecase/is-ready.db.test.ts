@@ -1,4 +1,5 @@
 /** Ready is: what is entered now is kept. A database that is older than the program, or takes no writes, is not. */
+import { LAST_MIGRATION } from '../db/migrate.ts';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { cloneOf, type TestDatabase } from '../../../../tests/database.ts';
 import { open } from '../db/connect.ts';
@@ -20,7 +21,7 @@ it('says what keeps work from being kept, and nothing where nothing does', async
 	expect([await isReady(), await troubles()]).toEqual([true, []]);
 	vi.stubEnv('BOLSTER_HOME', '/tmp');
 	expect(await troubles()).toEqual([]);
-	await d.owner.query(`delete from migration where name like '0009%'`);
+	await d.owner.query(`delete from migration where name = '${LAST_MIGRATION}'`);
 	expect(await troubles()).toEqual(['the database is older than the program: it is not migrated']);
 	const { rows } = await d.owner.query<{ name: string }>('select current_database() as name');
 	await d.owner.query(`alter database ${rows[0]!.name} set default_transaction_read_only = on`);

@@ -11,6 +11,9 @@ export interface Membership {
 	readonly units: string;
 	readonly practice: string;
 	readonly emergency: string;
+	readonly emergencyWords: string;
+	readonly weekStart: number;
+	readonly dateOrder: string;
 }
 
 /** The practices somebody is of today, by name. */
@@ -25,6 +28,9 @@ export async function membershipsOf(userId: string): Promise<readonly Membership
 		units: string;
 		practice: string;
 		emergency: string;
+		emergency_words: string;
+		week_start: number;
+		date_order: string;
 	}>('select * from memberships_of($1)', [userId]);
 	return rows.map((m) => ({
 		practiceId: m.practice_id,
@@ -35,7 +41,10 @@ export async function membershipsOf(userId: string): Promise<readonly Membership
 		tz: m.tz,
 		units: m.units,
 		practice: m.practice,
-		emergency: m.emergency
+		emergency: m.emergency,
+		emergencyWords: m.emergency_words,
+		weekStart: m.week_start,
+		dateOrder: m.date_order
 	}));
 }
 

@@ -10,7 +10,7 @@ import {
 import { advancesToday } from '../record/facts-of.ts';
 import { decideInputOf } from '../record/slip-of.ts';
 import type { ClientRecord } from '../record/load.ts';
-import { notFound, type Context, type Outcome } from './actor.ts';
+import { inZone, notFound, type Context, type Outcome } from './actor.ts';
 import { showClient } from './show-client.ts';
 
 export type Asked = { readonly easy: true } | Hurts;
@@ -29,7 +29,8 @@ export async function onTheSpot(
 ): Promise<Outcome<Answered>> {
 	const shown = await showClient(ctx, clientId, 'an exercise, on the spot', () => null, 'log visit');
 	if (!shown.ok) return shown;
-	const input = inputOf(shown.value.record, exerciseId, ctx);
+	const { record } = shown.value;
+	const input = inputOf(record, exerciseId, inZone(ctx, record.head.tz));
 	if (input === undefined) return notFound;
 	return ok('easy' in asked ? whenTooEasy(input) : whenItHurts(input, asked));
 }

@@ -2,7 +2,8 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { as, demoForEach, value, type TestDatabase } from '../../../../tests/database.ts';
-import { foundForm, inviteForm, isZone, licenceTrouble, rolesIn } from '#lib/contract/practice-form.ts';
+import { isZone } from '#lib/contract/basics.ts';
+import { foundForm, inviteForm, licenceTrouble, rolesIn } from '#lib/contract/practice-form.ts';
 import { foundingToken } from '../keep/founding.ts';
 import type { Context } from './actor.ts';
 import { changeMember, invite, showPeople, takeBackInvitation, type MemberChange } from './people.ts';

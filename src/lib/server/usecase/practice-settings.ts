@@ -1,6 +1,7 @@
 /** The settings of a practice: its name, its clock, its units, whom to call, and what a new client begins with. A change says what it changes. */
 import { POLICY_IDS, type PolicyId } from '#lib/catalogue/policies.ts';
 import { TECHNIQUES, type Technique } from '#lib/core/posture/problem.ts';
+import { BRACES, type Brace } from '#lib/core/exercise/family.ts';
 import { ok } from '#lib/core/base/result.ts';
 import { noteChange, practiceSettings, setPractice, type PracticeSettings } from '../repo/practice-repo.ts';
 import { allow, conflict, invalid, type Context, type Outcome } from './actor.ts';
@@ -17,11 +18,12 @@ export async function showSettings(ctx: Context): Promise<Outcome<PracticeSettin
 /** What a client begins with here; a choice that this version does not know is the usual one. */
 export async function beginsWith(
 	ctx: Context
-): Promise<{ readonly policyId: PolicyId; readonly technique: Technique | null }> {
-	const { policy, technique } = await ctx.inPractice(practiceSettings);
+): Promise<{ readonly policyId: PolicyId; readonly technique: Technique | null; readonly brace: Brace }> {
+	const { policy, technique, brace } = await ctx.inPractice(practiceSettings);
 	return {
 		policyId: POLICY_IDS.find((p) => p === policy) ?? 'pain-monitored',
-		technique: TECHNIQUES.find((x) => x === technique) ?? null
+		technique: TECHNIQUES.find((x) => x === technique) ?? null,
+		brace: BRACES.find((x) => x === brace) ?? 'tuned'
 	};
 }
 
@@ -31,7 +33,15 @@ const LABEL: Readonly<Record<keyof PracticeSettings, string>> = {
 	units: 'units',
 	emergency: 'emergency number',
 	policy: 'policy of new clients',
-	technique: 'technique of new clients'
+	technique: 'technique of new clients',
+	emergencyWords: 'words beside the emergency number',
+	weekStart: 'first day of the week',
+	dateOrder: 'order of typed days',
+	screeningWeeks: 'weeks a screening holds',
+	retestWeeks: 'weeks a measured range holds',
+	brace: 'bracing of new clients',
+	trainerSigns: 'what trainers sign',
+	retentionYears: 'years a record is kept'
 };
 const FIELDS = Object.keys(LABEL) as readonly (keyof PracticeSettings)[];
 

@@ -3,6 +3,8 @@ import { POLICIES, type PolicyId } from '#lib/catalogue/policies.ts';
 import { ageOn, type Day } from '#lib/core/base/calendar-day.ts';
 import { ok } from '#lib/core/base/result.ts';
 import { bodyOf } from '#lib/core/body/body.ts';
+import type { Brace } from '#lib/core/exercise/family.ts';
+import type { HomeHeights } from '#lib/core/movement/furniture.ts';
 import type { ConsentPurpose } from '#lib/core/client/consent.ts';
 import type { Sex } from '#lib/core/measure/range-kind.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
@@ -32,6 +34,10 @@ export interface Registration {
 	readonly units?: Units;
 	readonly language?: string;
 	readonly homeKit?: readonly string[];
+	readonly homeHeights?: HomeHeights;
+	/** Where they live, where that is not the practice's zone. */
+	readonly tz?: string;
+	readonly brace?: Brace;
 	readonly days?: readonly number[];
 	readonly minutes?: number;
 	readonly consents: readonly {
@@ -81,7 +87,7 @@ async function write(
 ): Promise<boolean> {
 	await t.trx
 		.insertInto('client')
-		.values({ practice_id: t.practiceId, id: r.id, tz: ctx.tz, opened_on: ctx.today })
+		.values({ practice_id: t.practiceId, id: r.id, tz: r.tz ?? ctx.tz, opened_on: ctx.today })
 		.execute();
 	await t.trx
 		.insertInto('person')
@@ -122,11 +128,12 @@ async function write(
 		units: r.units ?? 'metric',
 		language: r.language ?? 'en',
 		homeKit: r.homeKit ?? [],
+		homeHeights: r.homeHeights ?? { seats: [], steps: [] },
 		days: r.days ?? [],
 		minutes: r.minutes ?? null,
 		positions: {},
 		clearances: [],
-		brace: 'tuned'
+		brace: r.brace ?? 'tuned'
 	});
 	return (
 		(await append(t, 'client_setting', { id: r.settingId, client_id: r.id, ...setting }, recordedAt)) !==

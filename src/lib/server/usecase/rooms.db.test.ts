@@ -115,10 +115,10 @@ describe('the settings', () => {
 			const at = value(await showSettings(owner));
 			value(await changePractice(owner, { ...at, ...patch, id: randomUUID(), before: markOf(at) }));
 		};
-		expect(await beginsWith(physio)).toEqual({ policyId: now.policy, technique: null });
-		await set({ policy: 'pain-free', technique: 'sit-back' });
-		expect(await beginsWith(physio)).toEqual({ policyId: 'pain-free', technique: 'sit-back' });
-		await set({ policy: 'of-tomorrow', technique: 'upside-down' });
-		expect(await beginsWith(physio)).toEqual({ policyId: 'pain-monitored', technique: null });
+		expect(await beginsWith(physio)).toEqual({ policyId: now.policy, technique: null, brace: 'tuned' });
+		await set({ policy: 'pain-free', technique: 'sit-back', brace: 'hug' });
+		expect(await beginsWith(physio)).toEqual({ policyId: 'pain-free', technique: 'sit-back', brace: 'hug' });
+		await set({ policy: 'of-tomorrow', technique: 'upside-down', brace: 'none' });
+		expect(await beginsWith(physio)).toEqual({ policyId: 'pain-monitored', technique: null, brace: 'tuned' });
 	});
 });

@@ -11,6 +11,7 @@ import { setupFor } from '#lib/core/fit/gentler.ts';
 import { breakKey } from '#lib/core/safety/standing.ts';
 import { breakText } from '#lib/wording/safety.ts';
 import type { Prescribed, Trace } from '#lib/core/decision/trace.ts';
+import { trainerMaySign, type TrainerSigns } from '#lib/core/decision/trainer-signs.ts';
 import { changeText, decisionSentence } from '#lib/wording/decision.ts';
 import { setupText } from '#lib/wording/setup.ts';
 import { stepTitle } from '#lib/wording/steps.ts';
@@ -60,6 +61,13 @@ interface NextPrescription {
 	readonly state: 'active' | 'stopped' | 'set-aside';
 }
 
+/** What the practice says to a trainer who signs more than it lets them. */
+const TRAINER_MAY: Readonly<Record<TrainerSigns, string>> = {
+	delegated: '',
+	gentler: 'In this practice an advance is signed by a licensed user; what holds or eases you may sign.',
+	nothing: 'In this practice a licensed user signs every decision.'
+};
+
 export const signDecision = command<Answer, Signed>({
 	verb: (a) => (a.answer === 'overridden' ? 'override' : 'sign'),
 	id: (a) => a.id,
@@ -77,6 +85,8 @@ export async function signIn({ t, ctx, recordedAt }: Run, a: Answer): Promise<Ou
 	if (stale !== undefined) return stale;
 	if (!delegated(ctx.actor, r, exercise.family, ctx.today))
 		return refuseFor('Signing for this client is not delegated to you; ask a licensed user.');
+	if (!ctx.actor.licensed && !trainerMaySign(r.room.practice.trainerSigns, slip.trace.decision))
+		return refuseFor(TRAINER_MAY[r.room.practice.trainerSigns]);
 	if (slip.trace.decision === 'wait' && a.answer === 'accepted')
 		return invalid('answer', 'Nothing to sign yet: what the slip waits for comes first.');
 	const next = nextOf(ctx, r, slip, a);

@@ -7,7 +7,7 @@
 		readonly card: CardReading;
 	}
 	let { card }: Props = $props();
-	const { build, given, length } = $derived(card);
+	const { build, given, length, atHome } = $derived(card);
 	const pads = $derived((build?.pads ?? []).map((p) => `${p} cm`).join(' + '));
 	const reaches = $derived(
 		build === undefined
@@ -34,3 +34,4 @@
 			: ''}
 	</p>
 {/if}
+{#if atHome}<p class="text-sm" data-testid="at-home"><strong>At home:</strong> {atHome}.</p>{/if}

@@ -7,14 +7,14 @@ import { boundsOf, limitsFor } from '#lib/core/fit/limits-for.ts';
 import type { Limiting } from '#lib/core/fit/shortages.ts';
 import { moreUprightDeg } from '#lib/core/fit/more-upright.ts';
 import { lengthIn, type FitContext, type SolvedSetup } from '#lib/core/movement/context.ts';
-import { type Build, buildSeat } from '#lib/core/movement/furniture.ts';
+import { type Build, buildSeat, homeSeat, homeStep } from '#lib/core/movement/furniture.ts';
 import { usableOf } from '#lib/core/movement/limits.ts';
 import type { Asked } from '#lib/core/movement/movement.ts';
 import { askedBy, axesOf, errorOf } from '#lib/core/movement/of-step.ts';
 import { isSquatStep, techniqueFor } from '#lib/core/movement/squat/stand.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
 import { AXIS_NAME, TECHNIQUE_NAME } from '#lib/wording/names.ts';
-import { uprightText } from '#lib/wording/setup.ts';
+import { atHomeText, uprightText } from '#lib/wording/setup.ts';
 
 export interface CardSubject {
 	readonly family: ExerciseFamily;
@@ -37,6 +37,8 @@ export interface CardReading {
 	readonly build: Build | undefined;
 	readonly technique: Technique | 'ordinary';
 	readonly upright: string;
+	/** How the height is met at the client's home; empty where there is nothing to say. */
+	readonly atHome: string;
 	/** One row an axis: degrees asked, of both legs where they differ, and usable. */
 	readonly axes: readonly { readonly axis: Axis; readonly asks: string; readonly usable: string }[];
 	readonly cues: readonly string[];
@@ -68,6 +70,15 @@ function contradiction(step: Step, { technique }: FitContext): string {
 		: `This step is taught ${TECHNIQUE_NAME[own].toLowerCase()}, this client ${TECHNIQUE_NAME[technique].toLowerCase()}: the two contradict. Say which counts here.`;
 }
 
+/** How the given height is met at home; empty where nothing was measured there, or nothing is asked. */
+function homeTextOf({ seatCm, stepCm }: SolvedSetup, { home }: FitContext): string {
+	if (home === undefined) return '';
+	const seat = seatCm === undefined ? undefined : homeSeat(seatCm, home);
+	if (seat !== undefined) return atHomeText('seat', seat);
+	const step = stepCm === undefined ? undefined : homeStep(stepCm, home);
+	return step === undefined ? '' : atHomeText('step', step);
+}
+
 export function readCard({ family, step, fit, ctx, setup, byHand }: CardSubject): CardReading {
 	const given = setup ?? setupFor(step, fit, ctx.body);
 	const asked = askedBy(step, ctx, given, boundsOf(step, ctx));
@@ -83,6 +94,7 @@ export function readCard({ family, step, fit, ctx, setup, byHand }: CardSubject)
 			given.seatCm !== undefined && ctx.furniture
 				? (fit.setup?.build ?? buildSeat(given.seatCm, ctx.furniture))
 				: undefined,
+		atHome: homeTextOf(given, ctx),
 		technique,
 		upright: uprightText(moreUprightDeg(step, ctx, given)),
 		axes: axesOf(step)

@@ -4,6 +4,7 @@
 	import { shortDay } from '#lib/wording/days.ts';
 	import { CONSENT_TEXT } from '#lib/wording/intake.ts';
 	import Act from '../Act.svelte';
+	import Field from '../Field.svelte';
 	import AtHome from '../AtHome.svelte';
 	import Tick from '../Tick.svelte';
 	import { sending } from '../sending.ts';
@@ -13,6 +14,8 @@
 		readonly home: {
 			readonly kit: readonly string[];
 			readonly homeKit: readonly string[];
+			readonly homeHeights: { readonly seats: readonly number[]; readonly steps: readonly number[] };
+			readonly tz: string;
 			readonly days: readonly number[];
 			readonly minutes: number | null;
 			readonly consents: readonly {
@@ -38,6 +41,38 @@
 		minutes={home.minutes}
 		wrong={wrong('minutes')}
 	/>
+	<div class="flex flex-wrap items-end gap-x-8 gap-y-2">
+		<Field
+			name="seats"
+			of="home"
+			label="Chairs at home, as measured"
+			unit="cm"
+			value={home.homeHeights.seats.join(', ')}
+			wrong={wrong('seats')}
+			width="w-36"
+		/>
+		<Field
+			name="steps"
+			of="home"
+			label="Steps at home, as measured"
+			unit="cm"
+			value={home.homeHeights.steps.join(', ')}
+			wrong={wrong('steps')}
+			width="w-36"
+		/>
+		<Field
+			name="tz"
+			of="home"
+			label="Lives in the zone"
+			value={home.tz}
+			list="zones"
+			wrong={wrong('tz')}
+			width="w-52"
+		/>
+		<datalist id="zones"
+			>{#each Intl.supportedValuesOf('timeZone') as z (z)}<option value={z}></option>{/each}</datalist
+		>
+	</div>
 	<fieldset class="grid">
 		<legend class="label">The client agrees to</legend>
 		{#each home.consents as c (c.purpose)}

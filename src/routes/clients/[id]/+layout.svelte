@@ -5,6 +5,7 @@
 	import ClientBar from '#lib/ui/ClientBar.svelte';
 	import ClientNotices from '#lib/ui/ClientNotices.svelte';
 	import ClientRail from '#lib/ui/ClientRail.svelte';
+	import { shortDay } from '#lib/wording/days.ts';
 	import { onKeys } from '#lib/ui/keys.ts';
 
 	let { children } = $props();
@@ -36,6 +37,10 @@
 				<p class="label max-lg:hidden print:hidden">{head.regions.join(', ')}</p>
 				<p class="label">{head.age} · {head.occupation} · {head.build}</p>
 				<p class="label max-sm:hidden">{head.policy} policy · {head.technique ?? 'Ordinary rise'}</p>
+				{#if head.away}<p class="label" data-testid="away">
+						lives in {head.away.tz.split('/').at(-1)?.replaceAll('_', ' ')}: there it is
+						<strong class="text-ink">{shortDay(head.away.today)}</strong>
+					</p>{/if}
 				{#if head.limitingJoint}<p class="label max-sm:hidden">
 						limited by <strong class="text-ink">{head.limitingJoint}</strong>
 					</p>{/if}

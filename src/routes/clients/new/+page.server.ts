@@ -48,6 +48,7 @@ export const actions: Actions = {
 			...(minutes === undefined ? {} : { minutes }),
 			technique: begins.technique,
 			policyId: begins.policyId,
+			brace: begins.brace,
 			frontOfKnee: false,
 			usual: {},
 			homeKit: kitIn(form),

@@ -1,7 +1,9 @@
 <script lang="ts">
 	/** The practice's clock, units, whom to call, and what a new client begins with. */
 	import { enhance } from '$app/forms';
+	import { BRACE } from '#lib/catalogue/brace.ts';
 	import { POLICY_IDS } from '#lib/catalogue/policies.ts';
+	import { BRACES } from '#lib/core/exercise/family.ts';
 	import { TECHNIQUES } from '#lib/core/posture/problem.ts';
 	import Act from '#lib/ui/Act.svelte';
 	import Choice from '#lib/ui/Choice.svelte';
@@ -10,10 +12,13 @@
 	import { sending } from '#lib/ui/sending.ts';
 	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
 	import { POLICY_NAME, TECHNIQUE_NAME } from '#lib/wording/names.ts';
-	import { UNITS_NAME } from '#lib/wording/practice.ts';
+	import { DATE_ORDER_NAME, TRAINER_SIGNS_NAME, UNITS_NAME, WEEK_NAME } from '#lib/wording/practice.ts';
 
 	let { data, form } = $props();
 	let lost = $state('');
+	const weeksOf = (n: string | number | null): string => (n === null ? '' : String(n));
+	const itemsOf = (names: Readonly<Record<string, string>>) =>
+		Object.entries(names).map(([value, name]) => ({ value, name }));
 	const wrong = $derived(wrongAt(form));
 	const typed = $derived(form && 'typed' in form ? form.typed : undefined);
 	const shown = $derived({
@@ -22,7 +27,15 @@
 		units: typed?.units ?? data.settings.units,
 		emergency: typed?.emergency ?? data.settings.emergency,
 		policy: typed?.policy ?? data.settings.policy,
-		technique: typed?.technique ?? data.settings.technique ?? ''
+		technique: typed?.technique ?? data.settings.technique ?? '',
+		emergencyWords: typed?.emergencyWords ?? data.settings.emergencyWords,
+		weekStart: String(typed?.weekStart ?? data.settings.weekStart),
+		dateOrder: typed?.dateOrder ?? data.settings.dateOrder,
+		screeningWeeks: weeksOf(typed?.screeningWeeks ?? data.settings.screeningWeeks),
+		retestWeeks: weeksOf(typed?.retestWeeks ?? data.settings.retestWeeks),
+		brace: typed?.brace ?? data.settings.brace,
+		trainerSigns: typed?.trainerSigns ?? data.settings.trainerSigns,
+		retentionYears: String(typed?.retentionYears ?? data.settings.retentionYears)
 	});
 </script>
 
@@ -38,21 +51,32 @@
 		<datalist id="zones"
 			>{#each data.zones as z (z)}<option value={z}></option>{/each}</datalist
 		>
+		<Choice name="units" label="Units" value={shown.units} items={itemsOf(UNITS_NAME)} />
+		<Choice name="weekStart" label="The week begins on" value={shown.weekStart} items={itemsOf(WEEK_NAME)} />
 		<Choice
-			name="units"
-			label="Units"
-			value={shown.units}
-			items={Object.entries(UNITS_NAME).map(([value, name]) => ({ value, name }))}
+			name="dateOrder"
+			label="Of two typed numbers"
+			value={shown.dateOrder}
+			items={itemsOf(DATE_ORDER_NAME)}
 		/>
 	</section>
 	<section class="grid gap-1" aria-label="In an emergency">
-		<Field
-			name="emergency"
-			label="Number to call in an emergency"
-			value={shown.emergency}
-			wrong={wrong('emergency')}
-			width="w-40"
-		/>
+		<div class="flex flex-wrap items-end gap-4">
+			<Field
+				name="emergency"
+				label="Number to call in an emergency"
+				value={shown.emergency}
+				wrong={wrong('emergency')}
+				width="w-40"
+			/>
+			<Field
+				name="emergencyWords"
+				label="What to do besides, in your words"
+				value={shown.emergencyWords}
+				wrong={wrong('emergencyWords')}
+				width="w-96 max-w-full"
+			/>
+		</div>
 		<p class="label">
 			Stands on every notice that says to call. What is right where you are, you know: 112, 999, 911 …
 		</p>
@@ -74,8 +98,58 @@
 					...TECHNIQUES.map((value) => ({ value, name: TECHNIQUE_NAME[value] }))
 				]}
 			/>
+			<Choice
+				name="brace"
+				label="Bracing of new clients"
+				value={shown.brace}
+				items={BRACES.map((value) => ({ value, name: BRACE[value].title }))}
+			/>
 		</div>
 		<p class="label">Who is a client already keeps theirs; a licensed user changes it with them.</p>
+	</section>
+	<section class="grid gap-1" aria-label="What holds for how long">
+		<div class="flex flex-wrap items-end gap-4">
+			<Field
+				name="screeningWeeks"
+				label="A screening holds"
+				unit="weeks"
+				inputmode="numeric"
+				value={shown.screeningWeeks}
+				wrong={wrong('screeningWeeks')}
+				width="w-16"
+			/>
+			<Field
+				name="retestWeeks"
+				label="A measured range holds"
+				unit="weeks"
+				inputmode="numeric"
+				value={shown.retestWeeks}
+				wrong={wrong('retestWeeks')}
+				width="w-16"
+			/>
+			<Field
+				name="retentionYears"
+				label="A record is kept after the last work"
+				unit="years"
+				inputmode="numeric"
+				value={shown.retentionYears}
+				wrong={wrong('retentionYears')}
+				width="w-16"
+			/>
+		</div>
+		<p class="label">
+			Left empty, a screening and a range hold as long as the client’s policy says. How long a record must be
+			kept is a matter of the law where you are.
+		</p>
+	</section>
+	<section class="grid gap-1" aria-label="Who signs">
+		<Choice
+			name="trainerSigns"
+			label="Of what is delegated to them, trainers sign"
+			value={shown.trainerSigns}
+			items={itemsOf(TRAINER_SIGNS_NAME)}
+		/>
+		<p class="label">A licensed user signs everything, and alone what is bolder or after a stop.</p>
 	</section>
 	<div><Act>Keep</Act></div>
 </form>

@@ -69,7 +69,7 @@ export const actions: Actions = {
 			else if (pain.data !== undefined) pains[key.slice(5)] = pain.data;
 		}
 		if (!parsed.success || issues.length > 0) return refuseAll(form, issues);
-		const done = await arrive(ctx, { ...arrivalOf(parsed.data), clientId: params.id, day: ctx.today, pains });
+		const done = await arrive(ctx, { ...arrivalOf(parsed.data), clientId: params.id, pains });
 		if (!done.ok) return refusal(form, done.refusal);
 		const { answer, raised } = done.value;
 		return {
@@ -84,7 +84,7 @@ export const actions: Actions = {
 		const ctx = contextIn(locals);
 		const parsed = openForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseShape(form, parsed.error);
-		const done = await openDay(ctx, { ...parsed.data, clientId: params.id, day: ctx.today });
+		const done = await openDay(ctx, { ...parsed.data, clientId: params.id });
 		return done.ok
 			? { done: 'Opened, with your reason. The card stays as it was filled in.' }
 			: refusal(form, done.refusal);

@@ -52,10 +52,10 @@ const aboutOf = (r: ClientRecord) => [
 
 /** What is at home and when there is time, and what was agreed to with its day. */
 function homeShown(r: ClientRecord, said: Intake['consents']) {
-	const { homeKit, days, minutes } = r.head.setting;
+	const { homeKit, homeHeights, days, minutes } = r.head.setting;
 	const agreed = agreedTo(said);
 	return {
-		...{ homeKit, days, minutes, kit: HOME_KIT },
+		...{ homeKit, homeHeights, days, minutes, kit: HOME_KIT, tz: r.head.tz },
 		consents: CONSENT_PURPOSES.map((purpose) => ({
 			purpose,
 			given: agreed.has(purpose),
@@ -130,6 +130,8 @@ export const actions: Actions = {
 			id: parsed.data.id,
 			clientId: params.id,
 			homeKit: kitIn(form),
+			homeHeights: { seats: parsed.data.seats, steps: parsed.data.steps },
+			tz: parsed.data.tz,
 			days: daysIn(form),
 			minutes: parsed.data.minutes ?? null,
 			agreed: agreedIn(form)
