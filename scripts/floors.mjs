@@ -82,6 +82,7 @@ export const FLOORS = [
 			'src/lib/catalogue',
 			'src/lib/contract',
 			'src/lib/core',
+			'src/lib/exchange',
 			'src/lib/wording'
 		],
 		packages: false

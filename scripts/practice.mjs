@@ -8,6 +8,8 @@ import { root } from './ensure.mjs';
 
 export const home = process.env.BOLSTER_HOME ?? join(root, '.practice');
 export const stateFile = join(home, 'practice.json');
+/** Who was erased, by id: kept outside the database, so that a restored backup erases them again. */
+export const erasures = join(home, 'erasures.jsonl');
 export const backups = process.env.BOLSTER_BACKUPS ?? join(home, 'backups');
 
 export const stateOf = () => (existsSync(stateFile) ? JSON.parse(readFileSync(stateFile, 'utf8')) : {});
@@ -65,7 +67,13 @@ export function task(name, env) {
 		['--import', 'tsx', join(root, 'src/lib/server/keep/run.ts'), name],
 		{
 			cwd: root,
-			env: { ...process.env, ...env, BOLSTER_HOME: home, BOLSTER_BACKUPS: backups },
+			env: {
+				...process.env,
+				...env,
+				BOLSTER_HOME: home,
+				BOLSTER_BACKUPS: backups,
+				BOLSTER_ERASURES: erasures
+			},
 			stdio: ['ignore', 'pipe', 'inherit'],
 			encoding: 'utf8'
 		}

@@ -6,7 +6,7 @@ import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { freePort } from './cluster.mjs';
 import { ensureBuild, ensureModules, root } from './ensure.mjs';
-import { backups, databaseOf, home, keepState, stateOf, task } from './practice.mjs';
+import { backups, databaseOf, erasures, home, keepState, stateOf, task } from './practice.mjs';
 import { endOrphan, isFree, option, ready, serve } from './serve.mjs';
 
 const DEFAULT_PORT = 4300;
@@ -55,6 +55,7 @@ const env = {
 	ORIGIN: origin,
 	BODY_SIZE_LIMIT: '11M',
 	BOLSTER_HOME: home,
+	BOLSTER_ERASURES: erasures,
 	...(database.own ? {} : { BOLSTER_BACKUPS: backups })
 };
 // A day that stands still is the demo's.

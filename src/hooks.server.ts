@@ -21,6 +21,7 @@ import { demoDay } from '#lib/server/http/demo-day.ts';
 import { log } from '#lib/server/http/log.ts';
 import type { Actor, Context } from '#lib/server/usecase/actor.ts';
 import { isReady } from '#lib/server/usecase/is-ready.ts';
+import { noteRefusedLook } from '#lib/server/usecase/show-access.ts';
 import { membershipsOf, type Membership } from '#lib/server/usecase/memberships.ts';
 
 /** Pages for nobody in particular; those that end in a slash hold a one-time address. */
@@ -178,6 +179,18 @@ function thrownAs(e: unknown, { request, url }: RequestEvent): Response {
 	);
 }
 
+const FORBIDDEN = 403;
+const NOT_FOUND = 404;
+
+/** Who asked for what they may not see, or for a client there is not: written down aside, never in the way of the answer. */
+function noteRefusal({ locals, route, request, url }: RequestEvent, status: number): void {
+	const { context } = locals;
+	const guessed = status === NOT_FOUND && (route.id ?? '').startsWith('/clients/[id]');
+	if (context === undefined || (status !== FORBIDDEN && !guessed)) return;
+	const why = guessed ? 'no such client here' : 'not theirs to see or do';
+	void noteRefusedLook(context, `${request.method} ${url.pathname}`, why).catch(() => undefined);
+}
+
 /** Every reply carries the headers and is logged, whoever was let in or not. */
 export const handle: Handle = async ({ event, resolve }) => {
 	const started = performance.now();
@@ -188,6 +201,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 	} catch (e) {
 		response = thrownAs(e, event);
 	}
+	noteRefusal(event, response.status);
 	for (const [k, v] of Object.entries(HEADERS)) response.headers.set(k, v);
 	response.headers.set('x-request-id', event.locals.requestId);
 	log.info({

@@ -12,6 +12,7 @@ import {
 	type RackKind,
 	type RackUnit
 } from '../core/dose/rack-kind.ts';
+import { csvOf, readCell } from './csv.ts';
 
 export interface RoomRow {
 	readonly room: string;
@@ -29,24 +30,18 @@ const MOST_ROWS = 1000;
 const MOST_LABEL = 60;
 const MOST_COUNT = 200;
 
-const RUNS = /^[=+\-@\t\r]/;
-const safe = (cell: string): string => (RUNS.test(cell) ? `'${cell}` : cell);
-const read = (cell: string): string =>
-	RUNS.test(cell.slice(1)) && cell.startsWith("'") ? cell.slice(1) : cell;
-const quoted = (cell: string): string => (/[",\r\n]/.test(cell) ? `"${cell.replaceAll('"', '""')}"` : cell);
-
 /** CRLF rows with a heading. */
 export function roomsCsv(items: readonly RoomRow[]): string {
 	const rows = items.map((i) => [
-		safe(i.room),
+		i.room,
 		i.kind,
-		safe(i.label),
+		i.label,
 		String(i.value),
 		i.unit,
 		String(i.count),
 		i.outOfOrder ? 'yes' : ''
 	]);
-	return [COLUMNS, ...rows].map((r) => `${r.map(quoted).join(',')}\r\n`).join('');
+	return csvOf(COLUMNS, rows);
 }
 
 export interface RoomsRefusal {
@@ -61,7 +56,7 @@ const isOneOf = <T extends string>(of: readonly T[], s: string): s is T =>
 function rowOf(c: Cells): RoomRow | string {
 	const kind = c.kind.trim();
 	const unit = c.unit.trim();
-	const label = read(c.label.trim());
+	const label = readCell(c.label.trim());
 	const value = Number(c.value.trim().replace(',', '.'));
 	const count = Number(c.count.trim());
 	const out = c.out_of_order.trim().toLowerCase();
@@ -75,7 +70,7 @@ function rowOf(c: Cells): RoomRow | string {
 		return `“${c.count}” is no count from 0 to ${MOST_COUNT}`;
 	if (out !== '' && out !== 'yes' && out !== 'no') return `out_of_order is yes, no or empty, not “${out}”`;
 	return {
-		room: read(c.room.trim()).slice(0, 40),
+		room: readCell(c.room.trim()).slice(0, 40),
 		kind,
 		label,
 		value,

@@ -5,5 +5,9 @@ import type { LayoutServerLoad } from './$types';
 export const load: LayoutServerLoad = ({ locals }) => {
 	const ctx = contextIn(locals);
 	const backups = showBackups(ctx);
-	return { owner: ctx.actor.owner, backupWarning: backups.ok ? backups.value.warning : null };
+	return {
+		owner: ctx.actor.owner,
+		licensed: ctx.actor.licensed,
+		backupWarning: backups.ok ? backups.value.warning : null
+	};
 };

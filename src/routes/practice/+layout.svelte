@@ -6,6 +6,7 @@
 	const pages = $derived([
 		...(data.owner ? [['people', 'People'] as const] : []),
 		['rooms', 'Rooms'] as const,
+		...(data.owner || data.licensed ? [['records', 'Records'] as const] : []),
 		...(data.owner ? [['settings', 'Settings'] as const, ['backups', 'Backups'] as const] : [])
 	]);
 </script>

@@ -5,6 +5,7 @@
 import { bootstrap, migrate } from '../db/migrate.ts';
 import { backUp, BackupFailed, restore, tidy, type Where } from './backup.ts';
 import { examine, hoursSinceBackup } from './doctor.ts';
+import { replayErasures } from './erasures.ts';
 import { foundingToken } from './founding.ts';
 
 const env = (name: string): string => {
@@ -33,6 +34,8 @@ async function prepare(): Promise<object> {
 		const { file } = await backUp(where(), now);
 		console.error(`Backed up before migrating: ${file}`);
 	});
+	const erased = await replayErasures(ownerUrl, env('BOLSTER_ERASURES'));
+	if (erased > 0) console.error(`Erased anew, as it had been before: ${erased}`);
 	const token = await foundingToken(ownerUrl);
 	return { applied, ...(token === undefined ? {} : { token }) };
 }

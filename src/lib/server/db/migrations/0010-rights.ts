@@ -68,44 +68,23 @@ end $$;`;
  * Takes everything of a client, for good. Two people: whoever asked, and another; between them an owner and a physiotherapist of today. Where one person is
  * all there is of the practice and both, they agree to their own asking a day later. Answers what stood in the way, or how many rows went.
  */
-const ERASING = `create function erase_client(request uuid, by_id uuid) returns text language plpgsql security definer set search_path = public as $$
+const ERASING = `create function take_apart(pid uuid, cid uuid) returns int language plpgsql set search_path = public as $$
 declare
-	pid uuid := ${PRACTICE};
-	asked erasure_request;
-	roles text[];
-	alone boolean;
 	t record;
 	n int;
 	gone int := 0;
 	waiting boolean;
 begin
-	if by_id is distinct from nullif(current_setting('bolster.member', true), '')::uuid then return 'not-you'; end if;
-	select * into asked from erasure_request r where r.practice_id = pid and r.id = request and not r.voided
-		and not exists (select 1 from erasure_request l where l.practice_id = pid and l.replaces_id = r.id);
-	if not found then return 'unknown'; end if;
-	perform 1 from client c where c.practice_id = pid and c.id = asked.client_id for update;
-	select array_agg(x) into roles from (select unnest(m.roles) as x from member m where m.practice_id = pid and m.id in (asked.written_by, by_id)
-		and (m.ended_at is null or m.ended_at > current_date)
-		and (m.id = by_id or m.id = asked.written_by)) y;
-	if not coalesce('owner' = any(roles) and exists (select 1 from member m where m.practice_id = pid and m.id in (asked.written_by, by_id)
-		and 'physiotherapist' = any(m.roles) and m.licence_no is not null and m.licensed_until >= current_date
-		and (m.ended_at is null or m.ended_at > current_date)), false) then return 'not-both'; end if;
-	if asked.written_by = by_id then
-		select count(*) = 1 into alone from member m where m.practice_id = pid and (m.ended_at is null or m.ended_at > current_date)
-			and ('owner' = any(m.roles) or 'physiotherapist' = any(m.roles));
-		if not alone then return 'same-person'; end if;
-		if asked.recorded_at > now() - interval '1 day' then return 'too-soon'; end if;
-	end if;
-	delete from flag_closing k using flag f where k.practice_id = pid and f.practice_id = pid and f.id = k.flag_id and f.client_id = asked.client_id;
+	delete from flag_closing k using flag f where k.practice_id = pid and f.practice_id = pid and f.id = k.flag_id and f.client_id = cid;
 	get diagnostics n = row_count; gone := gone + n;
-	delete from standing where practice_id = pid and id = asked.client_id;
+	delete from standing where practice_id = pid and id = cid;
 	-- What points to what is found by trying: a table whose rows are still pointed at waits for the next round.
 	for round in 1..20 loop
 		waiting := false;
 		for t in select c.relname as name from pg_class c join pg_namespace s on s.oid = c.relnamespace and s.nspname = 'public'
 			join pg_attribute a on a.attrelid = c.oid and a.attname = 'client_id' and not a.attisdropped where c.relkind = 'r' loop
 			begin
-				execute format('delete from %I where practice_id = $1 and client_id = $2', t.name) using pid, asked.client_id;
+				execute format('delete from %I where practice_id = $1 and client_id = $2', t.name) using pid, cid;
 				get diagnostics n = row_count; gone := gone + n;
 			exception when foreign_key_violation then waiting := true;
 			end;
@@ -113,7 +92,36 @@ begin
 		exit when not waiting;
 	end loop;
 	if waiting then raise exception 'what points to this client could not be taken apart'; end if;
-	delete from client where practice_id = pid and id = asked.client_id;
+	delete from client where practice_id = pid and id = cid;
+	return gone;
+end $$;
+revoke all on function take_apart(uuid, uuid) from public;
+create function erase_client(request uuid, by_id uuid) returns text language plpgsql security definer set search_path = public as $$
+declare
+	pid uuid := ${PRACTICE};
+	asked erasure_request;
+	roles text[];
+	alone boolean;
+	gone int;
+begin
+	if by_id is distinct from nullif(current_setting('bolster.member', true), '')::uuid then return 'not-you'; end if;
+	select * into asked from erasure_request r where r.practice_id = pid and r.id = request and not r.voided
+		and not exists (select 1 from erasure_request l where l.practice_id = pid and l.replaces_id = r.id);
+	if not found then return 'unknown'; end if;
+	perform 1 from client c where c.practice_id = pid and c.id = asked.client_id for update;
+	if asked.written_by = by_id then
+		select count(*) = 1 into alone from member m where m.practice_id = pid and (m.ended_at is null or m.ended_at > current_date)
+			and ('owner' = any(m.roles) or 'physiotherapist' = any(m.roles));
+		if not alone then return 'same-person'; end if;
+		if asked.recorded_at > now() - interval '1 day' then return 'too-soon'; end if;
+	end if;
+	-- Both are of the practice still: a request of somebody who left is asked anew.
+	if (select count(*) from member m where m.practice_id = pid and m.id in (asked.written_by, by_id) and (m.ended_at is null or m.ended_at > current_date))
+		< (case when asked.written_by = by_id then 1 else 2 end) then return 'not-both'; end if;
+	select array_agg(x) into roles from (select unnest(m.roles) as x from member m where m.practice_id = pid and m.id in (asked.written_by, by_id)) y;
+	if not coalesce('owner' = any(roles) and exists (select 1 from member m where m.practice_id = pid and m.id in (asked.written_by, by_id)
+		and 'physiotherapist' = any(m.roles) and m.licence_no is not null and m.licensed_until >= current_date), false) then return 'not-both'; end if;
+	gone := take_apart(pid, asked.client_id);
 	insert into erasure (practice_id, id, because, asked_by, agreed_by, rows) values (pid, asked.client_id, asked.because, asked.written_by, by_id, gone);
 	return 'erased:' || gone;
 end $$;`;

@@ -1,9 +1,11 @@
 import { fileTypeFromBuffer } from 'file-type';
 import { correctForm, parseCorrection, takeOutForm } from '#lib/contract/entry.ts';
+import { askErasureForm } from '#lib/contract/record-end-form.ts';
 import { agreedIn, daysIn, HOME_KIT, homeForm, kitIn } from '#lib/contract/register-form.ts';
 import { agreedTo, CONSENT_PURPOSES } from '#lib/core/client/consent.ts';
 import { attachmentForm } from '#lib/contract/history-form.ts';
 import { attach } from '#lib/server/usecase/attach.ts';
+import { askErasure, erasureAskedBy } from '#lib/server/usecase/erase-client.ts';
 import { changeHome } from '#lib/server/usecase/change-home.ts';
 import { intakeShown } from '#lib/server/usecase/intake-shown.ts';
 import { correctPerson } from '#lib/server/usecase/correct-person.ts';
@@ -88,6 +90,8 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 			homeId: formIds(ctx, 1)[0] as string,
 			home: homeShown(r, (await intakeShown(t, params.id)).consents),
 			contacts: await contactsOf(t, params.id),
+			eraseId: formIds(ctx, 1)[0] as string,
+			eraseAsked: await erasureAskedBy(t, params.id),
 			about: aboutOf(r)
 		};
 	});
@@ -138,6 +142,15 @@ export const actions: Actions = {
 		});
 		return done.ok
 			? { done: 'Kept. What is offered at home follows; what was agreed to before stays in the record.' }
+			: refusal(form, done.refusal);
+	},
+	erase: async ({ request, locals, params }) => {
+		const form = await formOf(request);
+		const parsed = askErasureForm.safeParse(Object.fromEntries(form));
+		if (!parsed.success) return refuseShape(form, parsed.error);
+		const done = await askErasure(contextIn(locals), { ...parsed.data, clientId: params.id });
+		return done.ok
+			? { done: 'Asked for. A second person agrees under Practice, Records.' }
 			: refusal(form, done.refusal);
 	},
 	correct: async ({ request, locals, params }) => {

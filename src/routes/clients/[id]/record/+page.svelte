@@ -14,6 +14,7 @@
 	import NoteForm from '#lib/ui/record/NoteForm.svelte';
 	import VisitRows from '#lib/ui/record/VisitRows.svelte';
 	import HomeForm from '#lib/ui/record/HomeForm.svelte';
+	import RecordRights from '#lib/ui/record/RecordRights.svelte';
 	import PersonForm from '#lib/ui/record/PersonForm.svelte';
 	import TakeOutForm from '#lib/ui/record/TakeOutForm.svelte';
 	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
@@ -94,7 +95,11 @@
 				say={(text) => (lost = text)}
 			/>{/key}
 	</Fold>
-	<Fold title="Home, time, what was agreed" needed={wrong('minutes') !== undefined} class="text-accent">
+	<Fold
+		title="Home, time, what was agreed"
+		needed={['minutes', 'seats', 'steps', 'tz'].some((f) => wrong(f) !== undefined)}
+		class="text-accent"
+	>
 		{#key data.homeId}<HomeForm
 				formId={data.homeId}
 				home={data.home}
@@ -109,6 +114,19 @@
 	>
 		<AttachForm formId={data.attachId} today={data.head.today} {wrong} say={(text) => (lost = text)} />
 	</Fold>
+	{#if data.head.licensed}<Fold
+			title="Take along, who looked, erase"
+			needed={wrong('because') !== undefined || wrong('why') !== undefined}
+			class="text-accent"
+		>
+			<RecordRights
+				clientId={data.head.id}
+				formId={data.eraseId}
+				asked={data.eraseAsked}
+				{wrong}
+				say={(text) => (lost = text)}
+			/>
+		</Fold>{/if}
 	{#if data.visits !== null}<div class="mt-2"><VisitRows visits={data.visits} /></div>
 	{:else if data.entries.length === 0}
 		<p class="rule mt-3 py-3">
