@@ -16,7 +16,9 @@ export default defineConfig({
 				directives: {
 					'default-src': ['self'],
 					'script-src': ['self'],
-					'style-src': ['self', 'unsafe-inline'],
+					'style-src': ['self'],
+					// The library places what it opens by style attributes.
+					'style-src-attr': ['unsafe-inline'],
 					'img-src': ['self', 'data:'],
 					'object-src': ['none'],
 					'base-uri': ['none'],

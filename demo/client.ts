@@ -22,6 +22,8 @@ export interface DemoClient {
 	readonly sex: Sex;
 	readonly occupation: string;
 	readonly homeKit: readonly string[];
+	/** Chairs and steps at home, as measured, cm. */
+	readonly homeHeights?: { readonly seats: readonly number[]; readonly steps: readonly number[] };
 	/** Screening categories answered yes, besides an operation. */
 	readonly cautions?: readonly string[];
 	readonly complaint: Omit<NewComplaint, 'id' | 'settingId' | 'clientId' | 'region' | 'usualMorning'>;

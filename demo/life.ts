@@ -73,6 +73,7 @@ export class Life {
 					goal: c.goal,
 					usual: { [c.region]: { intake: c.usual, ...(c.longStanding ? { longStanding: true } : {}) } },
 					homeKit: c.homeKit,
+					...(c.homeHeights === undefined ? {} : { homeHeights: c.homeHeights }),
 					days: [1, 3, 5],
 					minutes: 20,
 					consents: CONSENT_PURPOSES.map((purpose) => ({

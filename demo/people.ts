@@ -94,6 +94,7 @@ export const CLIENTS: readonly DemoClient[] = [
 		usual: 2,
 		technique: null,
 		homeKit: ['chair', 'band', 'step'],
+		homeHeights: { seats: [44, 47], steps: [17] },
 		complaint: {
 			spot: 'front',
 			worst: 5,
@@ -209,6 +210,7 @@ export const CLIENTS: readonly DemoClient[] = [
 		usual: 2,
 		technique: null,
 		homeKit: ['chair', 'counter'],
+		homeHeights: { seats: [43, 50], steps: [] },
 		cautions: ['fell-this-year'],
 		complaint: {
 			spot: 'inner',

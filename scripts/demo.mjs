@@ -62,6 +62,7 @@ const env = {
 	APP_PASSWORD: cluster.passwords.app,
 	AUTH_SECRET: cluster.authSecret,
 	BOLSTER_HOME: home,
+	BOLSTER_MAIL: join(home, 'mail'),
 	PG_BIN: cluster.bin,
 	DEMO_TODAY: today,
 	DEMO_ROSTER: '1',

@@ -59,7 +59,13 @@ export const FLOORS = [
 		may: ['src/lib/server/db', 'src/lib/core/base'],
 		packages: true
 	},
-	{ name: 'auth', path: 'src/lib/server/auth', may: ['src/lib/server/db'], packages: true },
+	{ name: 'mail', path: 'src/lib/server/mail', may: [], packages: true },
+	{
+		name: 'auth',
+		path: 'src/lib/server/auth',
+		may: ['src/lib/server/db', 'src/lib/server/mail'],
+		packages: true
+	},
 	{
 		name: 'record',
 		path: 'src/lib/server/record',
@@ -95,6 +101,7 @@ export const FLOORS = [
 			'src/lib/server/record',
 			'src/lib/server/repo',
 			'src/lib/server/keep',
+			'src/lib/server/mail',
 			'src/lib/server/db',
 			'src/lib/exchange',
 			'src/lib/catalogue',
@@ -117,6 +124,7 @@ export const FLOORS = [
 			'src/lib/server/usecase',
 			'src/lib/server/record',
 			'src/lib/server/auth',
+			'src/lib/server/mail',
 			'src/lib/contract',
 			'src/lib/core'
 		],

@@ -56,6 +56,7 @@ const env = {
 	BODY_SIZE_LIMIT: '11M',
 	BOLSTER_HOME: home,
 	BOLSTER_ERASURES: erasures,
+	BOLSTER_MAIL: process.env.BOLSTER_MAIL ?? join(home, 'mail'),
 	...(database.own ? {} : { BOLSTER_BACKUPS: backups })
 };
 // A day that stands still is the demo's.

@@ -25,7 +25,10 @@ import { noteRefusedLook } from '#lib/server/usecase/show-access.ts';
 import { membershipsOf, type Membership } from '#lib/server/usecase/memberships.ts';
 
 /** Pages for nobody in particular; those that end in a slash hold a one-time address. */
-const OPEN = ['/sign-in', '/sign-out', '/healthz', '/readyz', '/setup/', '/join/'];
+const OPEN = [
+	...['/sign-in', '/sign-in/second', '/sign-out', '/healthz', '/readyz'],
+	...['/setup/', '/join/', '/reset', '/reset/']
+];
 
 export const init: ServerInit = async () => {
 	const { pool } = database();

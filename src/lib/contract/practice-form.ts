@@ -117,6 +117,8 @@ export const settingsForm = z.object({
 	})
 });
 
+export const resetForm = z.object({ password, again: z.string() }).superRefine(twice);
+
 export const passwordForm = z
 	.object({ current: z.string().min(1, 'Your password of now.'), password, again: z.string() })
 	.superRefine(twice);

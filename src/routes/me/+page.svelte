@@ -5,6 +5,7 @@
 	import Field from '#lib/ui/Field.svelte';
 	import Rows from '#lib/ui/Rows.svelte';
 	import Said from '#lib/ui/Said.svelte';
+	import SecondFactor from '#lib/ui/practice/SecondFactor.svelte';
 	import PasswordFields from '#lib/ui/practice/PasswordFields.svelte';
 	import { sending } from '#lib/ui/sending.ts';
 	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
@@ -41,6 +42,12 @@
 				<Act kind="quiet">Change it</Act>
 			</form>{/key}
 	</section>
+	<SecondFactor
+		has={data.second}
+		begun={form && 'begun' in form ? form.begun : undefined}
+		{wrong}
+		say={(t) => (lost = t)}
+	/>
 	<section aria-label="Signed in" class="mt-6">
 		<h2>Where you are signed in</h2>
 		<p class="label">A session ends after two hours without use, and after twelve in all. Times are UTC.</p>

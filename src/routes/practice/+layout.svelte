@@ -7,7 +7,9 @@
 		...(data.owner ? [['people', 'People'] as const] : []),
 		['rooms', 'Rooms'] as const,
 		...(data.owner || data.licensed ? [['records', 'Records'] as const] : []),
-		...(data.owner ? [['settings', 'Settings'] as const, ['backups', 'Backups'] as const] : [])
+		...(data.owner
+			? [['settings', 'Settings'] as const, ['mail', 'Mail'] as const, ['backups', 'Backups'] as const]
+			: [])
 	]);
 </script>
 

@@ -29,6 +29,7 @@ export const actions: Actions = {
 		const answer = await signIn(event, parsed.data);
 		if (answer === 'too-many')
 			return fail(429, { message: 'Too many attempts. Wait a minute, then try again.', email });
+		if (answer === 'second') redirect(303, `/sign-in/second${event.url.search}`);
 		if (answer === 'wrong') return fail(401, { message: 'E-mail and password do not match.', email });
 		redirect(
 			303,

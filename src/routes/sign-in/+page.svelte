@@ -42,6 +42,6 @@
 			width="w-80 max-w-full"
 		/>
 		<Said refused={form?.message} />
-		<div><Act>Sign in</Act></div>
+		<div class="flex items-center gap-5"><Act>Sign in</Act><a href="/reset">Forgotten the password?</a></div>
 	</form>
 </main>

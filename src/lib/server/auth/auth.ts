@@ -1,10 +1,12 @@
 /**
- * Sign-in with e-mail and password on the auth library, in its own schema and pool. Rate limits live in the database; sessions
- * expire after 12 hours, or 2 without use. No sign-up over the network.
+ * Sign-in with e-mail, password and, where somebody wants it, a second factor, on the auth library, in its own schema and pool. Rate limits live in the
+ * database; sessions expire after 12 hours, or 2 without use. No sign-up over the network. A forgotten password is set anew by a letter.
  */
 import { betterAuth } from 'better-auth';
+import { twoFactor } from 'better-auth/plugins';
 import pg from 'pg';
 import { survive } from '../db/connect.ts';
+import { sendLetter } from '../mail/mail.ts';
 
 /** Header with the caller's address, set by the hook and nobody else. */
 export const ADDRESS_HEADER = 'x-bolster-address';
@@ -14,7 +16,7 @@ export interface AuthOptions {
 	readonly secret: string;
 	readonly origin: string;
 	readonly signUp?: boolean;
-	/** Sign-ins a minute from one address. */
+	/** Sign-ins a minute from one address, right and wrong: a clinic has one for all. Guesses are slowed by `tries.ts`. */
 	readonly perMinute?: number;
 }
 
@@ -22,10 +24,13 @@ export interface AuthOptions {
 export const IDLE_SECONDS = 2 * 3600;
 const RENEWED_AFTER_SECONDS = 300;
 
+/** A letter that sets a password anew is good for so long. */
+export const RESET_SECONDS = 30 * 60;
+
 /** A secret of this many letters at least; a short one, or none, would be a public one. */
 const LEAST_SECRET = 32;
 
-export function makeAuth({ url, secret, origin, signUp = false, perMinute = 10 }: AuthOptions) {
+export function makeAuth({ url, secret, origin, signUp = false, perMinute = 60 }: AuthOptions) {
 	if (secret.length < LEAST_SECRET)
 		throw new Error(
 			`AUTH_SECRET is missing or shorter than ${LEAST_SECRET} letters: cookies would carry a secret everybody knows. \`npm start\` makes and keeps one.`
@@ -44,14 +49,32 @@ export function makeAuth({ url, secret, origin, signUp = false, perMinute = 10 }
 		database: pool,
 		telemetry: { enabled: false },
 		trustedOrigins: [origin],
-		emailAndPassword: { enabled: true, disableSignUp: !signUp, minPasswordLength: 10 },
+		emailAndPassword: {
+			enabled: true,
+			disableSignUp: !signUp,
+			minPasswordLength: 10,
+			resetPasswordTokenExpiresIn: RESET_SECONDS,
+			revokeSessionsOnPasswordReset: true,
+			sendResetPassword: async ({ user, token }) => {
+				const link = `${origin}/reset/${token}`;
+				const text = `Somebody, most likely you, asked to set a new password for ${user.email}.\n\nWithin ${RESET_SECONDS / 60} minutes, once:\n${link}\n\nIf it was not you, do nothing: your password stays as it is.\n`;
+				await sendLetter({ to: user.email, subject: 'A new password', text, secret: link });
+			}
+		},
+		plugins: [twoFactor({ issuer: 'Bolster', skipVerificationOnEnable: false })],
 		session: { expiresIn: IDLE_SECONDS, updateAge: RENEWED_AFTER_SECONDS },
 		rateLimit: {
 			enabled: true,
 			storage: 'database',
 			window: 60,
 			max: 100,
-			customRules: { '/sign-in/email': { window: 60, max: perMinute } }
+			customRules: {
+				'/sign-in/email': { window: 60, max: perMinute },
+				'/request-password-reset': { window: 60, max: 5 },
+				'/reset-password': { window: 60, max: 10 },
+				'/two-factor/verify-totp': { window: 60, max: 10 },
+				'/two-factor/verify-backup-code': { window: 60, max: 10 }
+			}
 		},
 		advanced: {
 			ipAddress: { ipAddressHeaders: [ADDRESS_HEADER] },
@@ -71,7 +94,7 @@ export function authService(): Auth {
 		url: process.env.DATABASE_URL ?? '',
 		secret: process.env.AUTH_SECRET ?? '',
 		origin: process.env.ORIGIN ?? 'http://127.0.0.1:5173',
-		perMinute: Number(process.env.SIGN_IN_PER_MINUTE ?? 10)
+		perMinute: Number(process.env.SIGN_IN_PER_MINUTE ?? 60)
 	});
 	return held.bolsterAuth;
 }

@@ -350,6 +350,6 @@ export interface Tables {
 		erased_at: Generated<Date>;
 		rows: number;
 	};
-	sign_in: Owned & { member_id: string; what: string; at: Generated<Date> };
+	sign_in: Owned & { member_id: string; what: string; address: string; at: Generated<Date> };
 	refused_look: Owned & { member_id: string; asked: string; why: string; at: Generated<Date> };
 }

@@ -14,7 +14,7 @@ import {
 } from '../usecase/memberships.ts';
 import { signIn } from './sign-in.ts';
 
-export type Joined = 'in' | 'wrong-password' | 'too-many' | 'too-late';
+export type Joined = 'in' | 'wrong-password' | 'too-many' | 'too-late' | 'second-factor';
 
 /** What an invitation says, and whether the address has an account already, with a password of its own. */
 export async function invitedBy(
@@ -33,13 +33,15 @@ async function withAccount(
 ): Promise<Joined> {
 	const service = authService();
 	const made = await createAccount(service, account);
-	const answer = await signIn(event, account);
+	const known = made ?? (await accountAt(service, account.email));
+	// Who is signed in with this account has given all it asks for.
+	const here = known !== undefined && event.locals.userId === known;
+	const answer = here ? 'in' : await signIn(event, account);
 	if (answer !== 'in') {
 		if (made !== undefined) await removeAccount(service, made);
-		return answer === 'wrong' ? 'wrong-password' : answer;
+		return answer === 'wrong' ? 'wrong-password' : answer === 'second' ? 'second-factor' : answer;
 	}
-	const userId = made ?? (await accountAt(service, account.email));
-	if (userId !== undefined && (await become(userId))) return 'in';
+	if (known !== undefined && (await become(known))) return 'in';
 	if (made !== undefined) await removeAccount(service, made);
 	return 'too-late';
 }

@@ -28,7 +28,7 @@
 </p>
 {#if asked !== null}<p class="pb-2">
 		{asked} asked for this record to be erased; a second person agrees under
-		<a href="/practice/records">Practice, Records</a>.
+		<a class="underline" href="/practice/records">Practice, Records</a>.
 	</p>
 {:else}
 	<form

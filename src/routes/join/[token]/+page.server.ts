@@ -27,6 +27,12 @@ export const actions: Actions = {
 			return refuseField(form, 'password', 'This is not the password of your account. Nothing was changed.');
 		if (done === 'too-many')
 			return refuseField(form, 'password', 'Too many attempts. Wait a minute, then try again.');
+		if (done === 'second-factor')
+			return refuseField(
+				form,
+				'password',
+				'Your account has a second factor: sign in first, then open this address again.'
+			);
 		if (done === 'too-late')
 			return refuseField(
 				form,

@@ -142,7 +142,7 @@
 			kept is a matter of the law where you are.
 		</p>
 	</section>
-	<section class="grid gap-1" aria-label="Who signs">
+	<section class="grid justify-items-start gap-1" aria-label="Who signs">
 		<Choice
 			name="trainerSigns"
 			label="Of what is delegated to them, trainers sign"

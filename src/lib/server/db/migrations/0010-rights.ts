@@ -19,7 +19,8 @@ export const TABLES: readonly Table[] = [
 	},
 	{
 		name: 'sign_in',
-		columns: 'member_id uuid not null, what text not null, at timestamptz not null default now()'
+		columns:
+			'member_id uuid not null, what text not null, address text not null, at timestamptz not null default now()'
 	},
 	{
 		name: 'refused_look',
@@ -126,20 +127,34 @@ begin
 	return 'erased:' || gone;
 end $$;`;
 
-/** Signing in comes before any practice is known; whoever has an account is written down in every practice they are of. */
-const SIGN_INS = `create function note_sign_in(address text, what text) returns void language sql security definer set search_path = public as
-$$ insert into sign_in (practice_id, id, member_id, what)
-select m.practice_id, gen_random_uuid(), m.id, note_sign_in.what from member m join auth."user" u on u.id = m.user_id
-where lower(u.email) = lower(address) and (m.ended_at is null or m.ended_at > current_date) $$;
-create function wrong_tries(address text, since interval) returns int language sql stable security definer set search_path = public as
-$$ select coalesce(max(n), 0)::int from (select count(*) as n from sign_in s join member m on m.practice_id = s.practice_id and m.id = s.member_id
-join auth."user" u on u.id = m.user_id where lower(u.email) = lower(address) and s.what = 'wrong' and s.at > now() - since
-and s.at > coalesce((select max(r.at) from sign_in r where r.practice_id = s.practice_id and r.member_id = s.member_id and r.what = 'in'), '-infinity')
-group by s.practice_id, s.member_id) x $$;`;
+/**
+ * Signing in comes before any practice is known; whoever has an account is written down in every practice they are of. Wrong tries are counted by what was
+ * typed as the address, whether there is an account or not, so that counting tells nobody which there are.
+ */
+const SIGN_INS = `create table auth.wrong_try (key text not null, address text not null, at timestamptz not null default now());
+create index on auth.wrong_try (key, at);
+create function key_of(email text) returns text language sql immutable as $$ select encode(sha256(convert_to(lower(email), 'UTF8')), 'hex') $$;
+create function note_sign_in(email text, address text, what text) returns void language plpgsql security definer set search_path = public as $$
+begin
+	if what = 'wrong' then
+		delete from auth.wrong_try t where t.at < now() - interval '1 day';
+		insert into auth.wrong_try (key, address) values (key_of(email), note_sign_in.address);
+	elsif what in ('in', 'reset') then
+		delete from auth.wrong_try t where t.key = key_of(email) and (what = 'reset' or t.address = note_sign_in.address);
+	end if;
+	insert into sign_in (practice_id, id, member_id, what, address)
+	select m.practice_id, gen_random_uuid(), m.id, note_sign_in.what, note_sign_in.address from member m join auth."user" u on u.id = m.user_id
+	where lower(u.email) = lower(note_sign_in.email) and (m.ended_at is null or m.ended_at > current_date);
+end $$;
+create function wrong_tries(email text, address text) returns table (here int, everywhere int, last_at timestamptz)
+language sql stable security definer set search_path = public as
+$$ select count(*) filter (where t.address = wrong_tries.address)::int, count(*)::int, max(t.at) filter (where t.address = wrong_tries.address)
+from auth.wrong_try t where t.key = key_of(wrong_tries.email) and t.at > now() - interval '15 minutes' $$;`;
 
 /** A second factor, in the tables of the sign-in library. */
 const SECOND_FACTOR = `alter table auth."user" add column "twoFactorEnabled" boolean;
-create table auth."twoFactor" (id text primary key, secret text not null, "backupCodes" text not null, "userId" text not null references auth."user" (id) on delete cascade, verified boolean);
+create table auth."twoFactor" (id text primary key, secret text not null, "backupCodes" text not null, "userId" text not null references auth."user" (id) on delete cascade, verified boolean,
+	"failedVerificationCount" int, "lockedUntil" timestamptz);
 create index on auth."twoFactor" ("userId");
 create index on auth."twoFactor" (secret);
 grant select, insert, update, delete on auth."twoFactor" to bolster_app;`;
@@ -156,8 +171,8 @@ from member m join practice p on p.id = m.practice_id where m.user_id = uid and 
 const DOORS = [
 	'memberships_of(text)',
 	'erase_client(uuid, uuid)',
-	'note_sign_in(text, text)',
-	'wrong_tries(text, interval)'
+	'note_sign_in(text, text, text)',
+	'wrong_tries(text, text)'
 ];
 
 export const up = [

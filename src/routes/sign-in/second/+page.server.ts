@@ -1,0 +1,34 @@
+import { fail, redirect } from '@sveltejs/kit';
+import { formOf } from '#lib/server/http/form-of.ts';
+import { signInSecond } from '#lib/server/http/sign-in.ts';
+import type { Actions, PageServerLoad } from './$types';
+
+/** Only a path of our own may be returned to. */
+const safe = (to: string | null): string => (to !== null && /^\/(?!\/)[\w\-/.]*$/.test(to) ? to : '/');
+
+export const load: PageServerLoad = ({ locals, url }) => {
+	if (locals.context !== undefined) redirect(303, safe(url.searchParams.get('to')));
+};
+
+const LONGEST_CODE = 40;
+const SAID = {
+	wrong:
+		'This is not the code of the moment. Wait for the next one, and see that the clock of the phone is right.',
+	over: 'This took too long, or too many codes were wrong: give your password again.',
+	'too-many': 'Too many attempts. Wait a minute, then try again.'
+} as const;
+const STATUS = { wrong: 401, over: 401, 'too-many': 429 } as const;
+
+export const actions: Actions = {
+	default: async (event) => {
+		const form = await formOf(event.request);
+		const code = String(form.get('code') ?? '').slice(0, LONGEST_CODE);
+		if (code.trim() === '') return fail(422, { message: 'Type the code that the phone shows.', over: false });
+		const answer = await signInSecond(event, code);
+		if (answer !== 'in') return fail(STATUS[answer], { message: SAID[answer], over: answer === 'over' });
+		redirect(
+			303,
+			safe(event.url.searchParams.get('to')) + (event.url.searchParams.has('kept') ? '?kept=1' : '')
+		);
+	}
+};
