@@ -306,7 +306,7 @@ describe('fit, decide, catalogue', () => {
 	};
 	it('fits a family, one answer a step, with what would unlock it', () => {
 		const got = one('fit', fit) as unknown as Json[];
-		expect(got).toHaveLength(17);
+		expect(got).toHaveLength(24);
 		expect(got.find((s) => s.step === 'standard-seat')).toMatchObject({
 			verdict: 'set-up',
 			limiting: [{ axis: 'kneeFlexion' }, { axis: 'kneeFlexion' }]

@@ -2,6 +2,8 @@
 import { tableOf } from '../core/base/table.ts';
 import type { ExerciseFamily, Step } from '../core/exercise/family.ts';
 import { balance, impact, isometrics, mobility, tissue, trunk, warmUp } from './floor-ladders.ts';
+import { watchedFor } from './further-faults.ts';
+import { furthered } from './further-steps.ts';
 import { bridgeFamily, hingeFamily } from './hip-ladders.ts';
 import { calf, kneeExtensionFamily, kneeFlexion, legPressFamily } from './knee-ladders.ts';
 import { lunge, stepFamily } from './lower-ladders.ts';
@@ -36,7 +38,7 @@ const WRITTEN: readonly ExerciseFamily[] = [
 	tissue,
 	warmUp
 ];
-const ALL = WRITTEN.map(completed);
+const ALL = WRITTEN.map(furthered).map(watchedFor).map(completed);
 
 export const FAMILIES: Readonly<Record<string, ExerciseFamily>> = tableOf(ALL.map((f) => [f.id, f]));
 
@@ -49,4 +51,4 @@ export const findStep = (id: string): { readonly family: ExerciseFamily; readonl
 	BY_STEP.get(id);
 
 /** Catalogue version: raised whenever a step, gate or policy that ships changes; decisions record it. */
-export const CATALOGUE_VERSION = '2026.7';
+export const CATALOGUE_VERSION = '2026.8';

@@ -91,7 +91,7 @@ export const FAULTS: readonly Fault[] = [
 		id: 'over-braced',
 		title: 'Braced too hard',
 		seenFrom: 'listening and watching',
-		dial: 'load',
+		dial: 'cue',
 		cause: 'trunk'
 	},
 	{
@@ -117,5 +117,81 @@ export const FAULTS: readonly Fault[] = [
 	},
 	{ id: 'work-not-felt', title: 'Work not felt where meant', seenFrom: 'asking', dial: 'cue', cause: 'form' },
 	{ id: 'back-feels-worked', title: 'Back feels worked', seenFrom: 'asking', dial: 'load', cause: 'back' },
-	{ id: 'rushed', title: 'Rushed', seenFrom: 'watching', dial: 'tempo', cause: 'form' }
+	{ id: 'rushed', title: 'Rushed', seenFrom: 'watching', dial: 'tempo', cause: 'form' },
+	{ id: 'knee-drifts-out', title: 'Knee drifts out', seenFrom: 'front', dial: 'base', cause: 'knee-drift' },
+	{ id: 'knees-first', title: 'Knees bend first', seenFrom: 'side', dial: 'cue', cause: 'form' },
+	{
+		id: 'drifts-forward',
+		title: 'Drifts forward',
+		seenFrom: 'side: straight down is lost',
+		dial: 'support',
+		cause: 'trunk'
+	},
+	{
+		id: 'knee-dives-on-landing',
+		title: 'Knee dives on landing',
+		seenFrom: 'side',
+		dial: 'impact',
+		cause: 'landing'
+	},
+	{
+		id: 'knee-stays-back',
+		title: 'Knee stays back',
+		seenFrom: 'side',
+		dial: 'surface',
+		cause: 'form',
+		techniques: ['knee-forward']
+	},
+	{
+		id: 'trunk-off-shin',
+		title: 'Trunk and shin part',
+		seenFrom: 'side: their lines are no longer parallel',
+		dial: 'depth',
+		cause: 'trunk',
+		techniques: ['parallel']
+	},
+	{
+		id: 'rear-leg-pushes',
+		title: 'Rear leg pushes',
+		seenFrom: 'side',
+		dial: 'cue',
+		cause: 'form',
+		techniques: ['ordinary', 'sit-back', 'parallel']
+	},
+	{
+		id: 'rear-heel-flat',
+		title: 'Rear heel flat',
+		seenFrom: 'side',
+		dial: 'cue',
+		cause: 'form',
+		techniques: ['ordinary', 'sit-back', 'parallel']
+	},
+	{ id: 'heel-hangs', title: 'Heel hangs over the edge', seenFrom: 'side', dial: 'surface', cause: 'heel' },
+	{ id: 'shoulders-round', title: 'Shoulders round', seenFrom: 'side', dial: 'load', cause: 'trunk' },
+	{ id: 'arms-slack', title: 'Arms slack', seenFrom: 'side', dial: 'load', cause: 'form' },
+	{ id: 'elbows-flare', title: 'Elbows flare', seenFrom: 'front', dial: 'load', cause: 'form' },
+	{ id: 'gaze-off', title: 'Chin up or eyes on the feet', seenFrom: 'side', dial: 'cue', cause: 'form' },
+	{ id: 'under-braced', title: 'Braced too little', seenFrom: 'asking', dial: 'load', cause: 'trunk' },
+	{ id: 'hips-lift', title: 'Hips lift', seenFrom: 'side', dial: 'depth', cause: 'back' },
+	{ id: 'back-off-pad', title: 'Back leaves the pad', seenFrom: 'side', dial: 'surface', cause: 'back' },
+	{
+		id: 'pulls-with-hands',
+		title: 'Pulls with the hands',
+		seenFrom: 'watching',
+		dial: 'surface',
+		cause: 'form'
+	},
+	{ id: 'feet-too-wide', title: 'Feet too wide', seenFrom: 'front', dial: 'cue', cause: 'form' },
+	{ id: 'pushes-too-hard', title: 'Pushes too hard', seenFrom: 'asking', dial: 'dose', cause: 'form' },
+	{ id: 'stance-knee-locks', title: 'Standing knee locks', seenFrom: 'side', dial: 'cue', cause: 'form' },
+	{ id: 'knee-sags', title: 'Knee sags', seenFrom: 'side', dial: 'dose', cause: 'form' },
+	{ id: 'hips-not-square', title: 'Hips not square', seenFrom: 'front', dial: 'cue', cause: 'form' },
+	{
+		id: 'pelvis-tips-forward',
+		title: 'Pelvis tips forward',
+		seenFrom: 'side',
+		dial: 'cue',
+		cause: 'arching'
+	},
+	{ id: 'knee-lifts', title: 'Knee lifts', seenFrom: 'side', dial: 'depth', cause: 'form' }
 ];

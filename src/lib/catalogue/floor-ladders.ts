@@ -3,7 +3,7 @@
  * @source common-practice ladders, gates, doses, faults and cues
  */
 import type { ExerciseFamily, Gate, Step } from '../core/exercise/family.ts';
-import { clean, DOSE, faultsOf, held, mastered, step } from './make.ts';
+import { clean, confident, DOSE, faultFree, faultsOf, held, mastered, step } from './make.ts';
 import { POSES, standing, supine } from './poses.ts';
 
 const REACH = 'Keep a firm support in reach of one hand; after a fall, at every step.';
@@ -43,7 +43,7 @@ const balanceSteps: readonly Step[] = [
 		{
 			dials: { base: 'staggered', attention: 'pass' },
 			posture: { movement: 'pose', from: POSES.staggered, to: POSES.passReach },
-			gates: [held('staggered-stance', 15)],
+			gates: [held('staggered-stance', 10), faultFree('staggered-stance', 'wobbles')],
 			dose: DOSE.squeeze,
 			easier: 'staggered-stance',
 			next: { 'weighted-passes': 'attention' },
@@ -60,7 +60,7 @@ const balanceSteps: readonly Step[] = [
 		{
 			dials: { base: 'staggered', attention: 'weight-passed' },
 			posture: { movement: 'pose', from: POSES.staggered, to: POSES.passWeight, load: { kg: 2, at: 'none' } },
-			gates: [clean('stance-passes', 1, 20)],
+			gates: [clean('stance-passes', 1, 20), confident('stance-passes', 7)],
 			dose: DOSE.squeeze,
 			easier: 'stance-passes',
 			kit: [['weight', 'household-weight']],

@@ -3,7 +3,21 @@
  * @source common-practice ladders, gates, doses, faults and cues
  */
 import type { ExerciseFamily, Step } from '../core/exercise/family.ts';
-import { clean, confident, DOSE, faultFree, faultsOf, felt, held, mastered, sides, step } from './make.ts';
+import {
+	anyOf,
+	calm,
+	clean,
+	confident,
+	DOSE,
+	easy,
+	faultFree,
+	faultsOf,
+	felt,
+	held,
+	mastered,
+	sides,
+	step
+} from './make.ts';
 import { POSES } from './poses.ts';
 
 const HINGE_FAULTS = [
@@ -56,7 +70,11 @@ const hingeSteps: readonly Step[] = [
 		{
 			dials: { position: 'standing', support: 'two-hands' },
 			posture: { movement: 'hinge', handleCm: 68, scales: true, close: SOFT },
-			gates: [clean('seated-hinge', 1, 8), confident('seated-hinge', 5)],
+			// Who cannot kneel begins seated, and the other way round.
+			gates: [
+				anyOf(clean('seated-hinge', 1, 8), clean('kneeling-hinge', 1, 8)),
+				anyOf(confident('seated-hinge', 5), confident('kneeling-hinge', 5))
+			],
 			dose: DOSE.learning,
 			easier: 'seated-hinge',
 			next: { 'wall-reach-hinge': 'support' },
@@ -118,7 +136,7 @@ const hingeSteps: readonly Step[] = [
 		{
 			dials: { position: 'standing', support: 'none', load: 'light' },
 			posture: { movement: 'hinge', handleCm: 52, scales: true, close: SOFT, load: { kg: 8, at: 'sides' } },
-			gates: [clean('free-hinge', 1, 10), { kind: 'easy-reps', step: 'free-hinge', reps: 10, effortMax: 5 }],
+			gates: [clean('free-hinge', 1, 10), easy('free-hinge', 10, 5), calm('free-hinge')],
 			dose: DOSE.eight,
 			easier: 'free-hinge',
 			kit: [['weight', 'household-weight']],
@@ -140,7 +158,7 @@ const hingeSteps: readonly Step[] = [
 				bar: 'midfoot',
 				load: { kg: 16, at: 'hands' }
 			},
-			gates: [clean('free-hinge', 2, 10)],
+			gates: [clean('free-hinge', 2, 10), calm('free-hinge')],
 			dose: DOSE.eight,
 			easier: 'free-hinge',
 			next: { 'low-handle-deadlift': 'surface' },
@@ -320,7 +338,7 @@ const bridgeSteps: readonly Step[] = [
 		{
 			dials: { load: 'moderate' },
 			posture: { movement: 'bridge', kneeDeg: 105, legs: 2, load: { kg: 14, at: 'none' } },
-			gates: [clean('bridge', 3, 10), felt('bridge')],
+			gates: [clean('bridge', 3, 10), anyOf(felt('bridge'), easy('bridge', 10, 4))],
 			dose: DOSE.eight,
 			easier: 'bridge',
 			kit: ['weight', ['towel', 'pillow']],

@@ -324,7 +324,6 @@ const calfSteps: readonly Step[] = [
 		{
 			dials: { support: 'two-hands', position: 'standing', lever: 'bent' },
 			posture: { movement: 'heel-raise', pitchDeg: 24, legs: 2, kneeDeg: 30 },
-			gates: [clean('heel-raise', 2, 15)],
 			dose: DOSE.calf,
 			easier: 'heel-raise',
 			kit: HOLD,

@@ -3,7 +3,19 @@
  * @source common-practice ladders, gates, doses, faults and cues
  */
 import type { ExerciseFamily, Step } from '../core/exercise/family.ts';
-import { clean, DOSE, faultFree, faultsOf, felt, mastered, sides, step } from './make.ts';
+import {
+	anyOf,
+	clean,
+	confident,
+	DOSE,
+	faultFree,
+	faultsOf,
+	feltClear,
+	held,
+	mastered,
+	sides,
+	step
+} from './make.ts';
 import { POSES } from './poses.ts';
 
 const STEP_FAULTS = ['knee-drifts-in', 'pelvis-drops', 'heel-lifts', 'trunk-tips', 'rushed', 'loses-balance'];
@@ -54,7 +66,7 @@ const stepSteps: readonly Step[] = [
 	step('step-up-held', 'Step-up, held', 'Held', 'The height of an ordinary stair, a hand on the rail.', {
 		dials: { support: 'two-hands', surface: 'step' },
 		posture: { movement: 'step-up', stepCm: 15 },
-		gates: [clean('low-step-up', 1, 10), felt('low-step-up')],
+		gates: [clean('low-step-up', 1, 10), feltClear('low-step-up')],
 		dose: DOSE.learning,
 		easier: 'low-step-up',
 		next: { 'step-up': 'support' },
@@ -114,7 +126,7 @@ const stepSteps: readonly Step[] = [
 		{
 			dials: { support: 'none', surface: 'step', direction: 'forward' },
 			posture: { movement: 'step-down', stepCm: 12, freeLegDeg: 25 },
-			gates: [clean('step-up', 2, 10)],
+			gates: [clean('step-up', 2, 10), held('single-leg-stance', 10)],
 			dose: DOSE.learning,
 			easier: 'step-up',
 			next: { 'high-step-down': 'surface' },
@@ -194,7 +206,7 @@ const lungeSteps: readonly Step[] = [
 		{
 			dials: { support: 'none', base: 'split' },
 			posture: { movement: 'split-squat', thighDeg: 75 },
-			gates: [clean('held-split-squat', 2, 10), clean('step-up-held', 1, 10), felt('step-up-held')],
+			gates: [clean('held-split-squat', 2, 10), clean('step-up-held', 1, 10), feltClear('step-up-held')],
 			dose: DOSE.learning,
 			easier: 'held-split-squat',
 			next: {
@@ -230,7 +242,7 @@ const lungeSteps: readonly Step[] = [
 		{
 			dials: { support: 'two-hands', base: 'split', direction: 'rearward' },
 			posture: { movement: 'split-squat', thighDeg: 70 },
-			gates: [clean('split-squat', 1, 10)],
+			gates: [clean('split-squat', 1, 10), confident('split-squat', 5)],
 			dose: DOSE.learning,
 			easier: 'split-squat',
 			next: { 'reverse-lunge': 'support' },
@@ -266,7 +278,11 @@ const lungeSteps: readonly Step[] = [
 		{
 			dials: { support: 'none', base: 'split', direction: 'rearward', load: 'moderate' },
 			posture: { movement: 'split-squat', thighDeg: 78, load: { kg: 8, at: 'sides' } },
-			gates: [mastered('reverse-lunge'), sides('reverse-lunge', 0.8)],
+			gates: [
+				mastered('reverse-lunge'),
+				sides('reverse-lunge', 0.8),
+				faultFree('reverse-lunge', 'shoulders-round')
+			],
 			dose: DOSE.eight,
 			easier: 'reverse-lunge',
 			kit: [['weight', 'household-weight']],
@@ -306,8 +322,8 @@ const lungeSteps: readonly Step[] = [
 			},
 			gates: [clean('free-squat', 1, 10)],
 			dose: DOSE.learning,
-			easier: 'reverse-lunge',
-			faults: ['knee-drifts-in', 'heel-lifts', 'trunk-twists', 'loses-balance'],
+			easier: 'held-side-lunge',
+			faults: ['knee-drifts-in', 'heel-lifts', 'trunk-twists', 'trunk-tips', 'loses-balance'],
 			cues: ['Both feet flat and pointing ahead', 'Sit back over one heel', 'The long leg stays long'],
 			drawn: { from: POSES.wideStand, to: POSES.sideLunge },
 			serves: ['thigh-front', 'buttock', 'hip-inner', 'floor', 'balance']
@@ -333,7 +349,11 @@ const lungeSteps: readonly Step[] = [
 	step('walking-lunge', 'Walking lunge', 'Walking', 'Lunge after lunge across the room, a stop between.', {
 		dials: { support: 'none', base: 'split', direction: 'forward', impact: 'march' },
 		posture: { movement: 'split-squat', thighDeg: 80 },
-		gates: [clean('forward-lunge', 2, 10), sides('forward-lunge', 0.8)],
+		// Where the forward lunge is left out for good, the loaded one back speaks for it.
+		gates: [
+			anyOf(clean('forward-lunge', 2, 10), clean('loaded-reverse-lunge', 2, 10)),
+			anyOf(sides('forward-lunge', 0.8), sides('loaded-reverse-lunge', 0.8))
+		],
 		dose: DOSE.eachSide,
 		easier: 'forward-lunge',
 		next: { 'crossed-lunge': 'direction' },

@@ -1,6 +1,16 @@
 /** Writing a step in few lines: what most steps share is filled in here, and nowhere guessed. */
 import type { Dials, Dial } from '../core/exercise/dial.ts';
-import type { Counts, Dose, Equipment, Fault, Gate, Purpose, Step, Tag } from '../core/exercise/family.ts';
+import type {
+	Counts,
+	Dose,
+	Equipment,
+	Fault,
+	Gate,
+	Purpose,
+	ShownGate,
+	Step,
+	Tag
+} from '../core/exercise/family.ts';
 import type { StepPosture } from '../core/exercise/step-posture.ts';
 import { FAULTS } from './faults.ts';
 
@@ -68,18 +78,30 @@ export const DOSE = {
 	breaths: [dose(1, 5), dose(2, 10)]
 } as const satisfies Readonly<Record<string, readonly [Dose, Dose]>>;
 
-export const clean = (step: string, sets: number, reps: number): Gate => ({
+export const clean = (step: string, sets: number, reps: number): ShownGate => ({
 	kind: 'clean-reps',
 	step,
 	sets,
 	reps
 });
-export const held = (step: string, sec: number): Gate => ({ kind: 'held', step, sec });
-export const mastered = (step: string): Gate => ({ kind: 'mastered', step });
-export const sides = (step: string, share: number): Gate => ({ kind: 'sides-within', step, share });
-export const faultFree = (step: string, fault: string): Gate => ({ kind: 'fault-free', step, fault });
-export const felt = (step: string): Gate => ({ kind: 'felt', step });
-export const confident = (step: string, least: number): Gate => ({ kind: 'confidence', step, least });
+export const held = (step: string, sec: number): ShownGate => ({ kind: 'held', step, sec });
+export const mastered = (step: string): ShownGate => ({ kind: 'mastered', step });
+export const sides = (step: string, share: number): ShownGate => ({ kind: 'sides-within', step, share });
+export const faultFree = (step: string, fault: string): ShownGate => ({ kind: 'fault-free', step, fault });
+export const felt = (step: string): ShownGate => ({ kind: 'felt', step });
+/** The muscle felt and nothing in a joint, asked. */
+export const feltClear = (step: string): ShownGate => ({ kind: 'felt', step, jointFree: true });
+/** Pain at its worst no more than usual, or than is safe. */
+export const calm = (step: string): ShownGate => ({ kind: 'pain-at-most', step });
+export const easy = (step: string, reps: number, effortMax: number): ShownGate => ({
+	kind: 'easy-reps',
+	step,
+	reps,
+	effortMax
+});
+/** One of several ways is enough. */
+export const anyOf = (...gates: readonly ShownGate[]): Gate => ({ kind: 'any-of', gates });
+export const confident = (step: string, least: number): ShownGate => ({ kind: 'confidence', step, least });
 
 /** The faults a family watches for, from the one list. */
 export const watch = (...ids: readonly string[]): readonly Fault[] =>

@@ -108,7 +108,22 @@ const ROWS: readonly (readonly [
 	['rest-legs-up', 'K70 F75', 'same'],
 	['seated-heel-raise', 'K70 F80 T25', 'same'],
 	['roll-back-thigh', 'F55 S45', 'same'],
-	['roll-outer-thigh', '', 'K45 F30']
+	['roll-outer-thigh', '', 'K45 F30'],
+	['arm-set', 'K60 F80~', 'same'],
+	['weight-shift', '', ''],
+	['straight-leg-raise', 'S30~', 'K60 F30'],
+	['heel-slide', 'K30~ F20~', ''],
+	['machine-prone-curl', 'K45~ H-10', 'same'],
+	['band-foot-push', 'F70 S55', 'F70'],
+	['standing-hip-flexor-stretch', 'H-10 T40', 'K30 F30 A5', 'H'],
+	['knee-straightening-stretch', '', 'K60 F30'],
+	['standing-brace-and-breath', 'K30~ F30~', 'same'],
+	['pelvic-floor-squeeze', '', ''],
+	['roll-outer-back-thigh', 'F55 S45', 'same'],
+	['high-knees', 'K45~ F45~', ''],
+	['heel-kicks', 'K45~', ''],
+	['cross-steps', 'K30~ F20~', 'same'],
+	['skip-high', 'K60~ F60~ A15 T40', 'K45~']
 ];
 
 const NEEDS: ReadonlyMap<string, Needs> = new Map(

@@ -3,7 +3,7 @@
  * @source common-practice ladders, gates, doses, faults and cues
  */
 import type { ExerciseFamily, Step } from '../core/exercise/family.ts';
-import { clean, DOSE, faultsOf, felt, held, step } from './make.ts';
+import { anyOf, clean, DOSE, faultsOf, felt, held, step } from './make.ts';
 import { POSES } from './poses.ts';
 
 const LIE = ['pelvis-rolls', 'trunk-twists', 'work-not-felt', 'rushed'];
@@ -51,7 +51,7 @@ const abductionSteps: readonly Step[] = [
 			gates: [felt('clamshell')],
 			dose: DOSE.ten,
 			easier: 'clamshell',
-			next: { 'straight-leg-lift': 'lever' },
+			next: { 'straight-leg-lift': 'lever', 'standing-abduction': 'position' },
 			kit: ['pillow'],
 			faults: LIE
 		}
@@ -108,7 +108,7 @@ const abductionSteps: readonly Step[] = [
 		{
 			dials: { position: 'standing' },
 			posture: { movement: 'pose', from: POSES.standAbductFrom, to: POSES.standAbductTo, oneSided: true },
-			gates: [felt('wall-press')],
+			gates: [anyOf(felt('wall-press'), clean('side-lying-lift', 2, 10))],
 			dose: DOSE.ten,
 			easier: 'wall-press',
 			next: { 'banded-standing-abduction': 'lever', 'monster-walk': 'lever' },

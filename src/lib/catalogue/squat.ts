@@ -315,7 +315,10 @@ export const squat = {
 				adjust: 'depth',
 				load: { kg: 8, at: 'goblet' }
 			},
-			gates: [{ kind: 'clean-reps', step: 'free-squat', sets: 3, reps: 10 }],
+			gates: [
+				{ kind: 'clean-reps', step: 'free-squat', sets: 3, reps: 10 },
+				{ kind: 'felt', step: 'free-squat', jointFree: true }
+			],
 			usualDose: TEN,
 			easier: 'free-squat',
 			next: [],

@@ -10,6 +10,7 @@ const ids = (...lines: readonly string[]): readonly string[] => lines.flatMap((l
 
 export const STEPS_WITH: Readonly<Record<Tag, readonly string[]>> = {
 	'one-leg': ids(
+		'heels-raised-single-leg-squat loaded-front-raised-split-squat held-side-lunge goblet-side-lunge one-foot-bent-heel-raise-held one-foot-bent-heel-raise high-knees heel-kicks skip-high',
 		'staggered-seat toe-touch-squat single-leg-to-seat single-leg-squat low-step-up lateral-step-up',
 		'step-up-held step-up loaded-step-up high-step-up step-down-tap high-step-down held-split-squat',
 		'split-squat goblet-split-squat reverse-lunge-held reverse-lunge loaded-reverse-lunge',
@@ -21,6 +22,7 @@ export const STEPS_WITH: Readonly<Record<Tag, readonly string[]>> = {
 		'hip-gate knee-hug quad-pull straight-leg-kick standing-hip-extension'
 	),
 	unsteady: ids(
+		'heels-raised-single-leg-squat loaded-front-raised-split-squat goblet-side-lunge one-foot-bent-heel-raise high-knees heel-kicks cross-steps skip-high',
 		'stance-passes weighted-passes tandem-stance single-leg-stance single-leg-head-turns',
 		'toe-touch-squat single-leg-to-seat single-leg-squat step-up loaded-step-up high-step-up',
 		'step-down-tap high-step-down split-squat goblet-split-squat reverse-lunge loaded-reverse-lunge',
@@ -32,6 +34,7 @@ export const STEPS_WITH: Readonly<Record<Tag, readonly string[]>> = {
 	),
 	'narrow-base': ids('narrow-squat'),
 	'spine-load': ids(
+		'shoulder-loaded-squat loaded-front-raised-split-squat goblet-side-lunge loaded-momentum-rise',
 		'rise-and-press goblet-squat heels-raised-goblet loaded-step-up goblet-split-squat',
 		'loaded-reverse-lunge hinge-loaded raised-handle-deadlift low-handle-deadlift',
 		'straight-knee-hinge-loaded'
@@ -41,16 +44,18 @@ export const STEPS_WITH: Readonly<Record<Tag, readonly string[]>> = {
 	),
 	'spine-end-bend': ids('hamstring-bend knee-to-chest figure-four plank-knee-in'),
 	'spine-backward': ids(
+		'rise-and-reach standing-hip-flexor-stretch machine-prone-curl',
 		'standing-hip-extension kneeling-hip-extension plank-hip-extension hip-flexor-stretch',
 		'kneeling-quad-stretch stick-lunge-2 stick-lunge-3 prone-curl cuff-prone-curl roll-front-thigh',
 		'rise-and-press'
 	),
 	'loaded-twist': ids('weighted-passes'),
 	'trunk-strain': ids('knee-plank plank plank-hip-extension plank-knee-in side-plank side-plank-lift'),
-	impact: ids('jog squat-jump lateral-hop-touch lateral-hop split-jump'),
-	'high-impact': ids('squat-jump lateral-hop-touch lateral-hop split-jump'),
-	'arms-overhead': ids('rise-and-press stick-lunge-2 hip-flexor-stretch wide-shift-lunge'),
+	impact: ids('skip-high', 'jog squat-jump lateral-hop-touch lateral-hop split-jump'),
+	'high-impact': ids('skip-high', 'squat-jump lateral-hop-touch lateral-hop split-jump'),
+	'arms-overhead': ids('rise-and-reach', 'rise-and-press stick-lunge-2 hip-flexor-stretch wide-shift-lunge'),
 	'breath-holding': ids(
+		'shoulder-loaded-squat loaded-front-raised-split-squat',
 		'rise-and-press goblet-squat heels-raised-goblet low-handle-deadlift loaded-bench-bridge',
 		'raised-handle-deadlift goblet-split-squat leg-press single-leg-press wall-sit-hold plank',
 		'side-plank side-plank-lift'
@@ -61,6 +66,7 @@ export const STEPS_WITH: Readonly<Record<Tag, readonly string[]>> = {
 	),
 	'head-low': ids('hamstring-bend single-leg-hinge low-handle-deadlift feet-raised-bridge'),
 	'toes-bent': ids(
+		'loaded-front-raised-split-squat one-foot-bent-heel-raise-held one-foot-bent-heel-raise standing-hip-flexor-stretch skip-high',
 		'held-split-squat split-squat goblet-split-squat reverse-lunge-held reverse-lunge',
 		'loaded-reverse-lunge front-raised-split-squat forward-lunge walking-lunge crossed-lunge',
 		'stick-lunge-1 stick-lunge-2 stick-lunge-3 plank-hip-extension plank-knee-in seated-heel-raise',
@@ -69,23 +75,27 @@ export const STEPS_WITH: Readonly<Record<Tag, readonly string[]>> = {
 		'squat-jump lateral-hop-touch lateral-hop'
 	),
 	'heel-raised': ids(
+		'one-foot-bent-heel-raise-held one-foot-bent-heel-raise skip-high',
 		'seated-heel-raise heel-raise bent-knee-heel-raise edge-heel-raise one-foot-heel-raise-held',
 		'one-foot-edge-heel-raise one-foot-heel-raise heel-raise-hold jog squat-jump lateral-hop-touch',
 		'lateral-hop split-jump'
 	),
 	'end-range-rotation': ids('wide-shift-lunge figure-four ninety-ninety hip-axle hip-gate'),
-	'adduction-past-midline': ids('crossed-lunge inner-thigh-lift'),
+	'adduction-past-midline': ids('cross-steps', 'crossed-lunge inner-thigh-lift'),
 	'hip-out': ids(
+		'held-side-lunge goblet-side-lunge',
 		'clamshell banded-clamshell side-lying-lift straight-leg-lift ankle-band-lift standing-abduction',
 		'banded-standing-abduction side-lunge wide-shift-lunge wide-squat groin-opener monster-walk',
 		'monster-walk-shins monster-walk-ankles squatted-side-step lateral-hop lateral-hop-touch'
 	),
 	'end-stretch': ids(
+		'standing-hip-flexor-stretch knee-straightening-stretch',
 		'quad-stretch kneeling-quad-stretch hip-flexor-stretch hamstring-bend figure-four ninety-ninety',
 		'hip-axle three-way-ankle groin-opener knee-to-chest calf-stretch stick-lunge-1 stick-lunge-2',
 		'stick-lunge-3 wide-shift-lunge knee-hug quad-pull straight-leg-kick'
 	),
 	'locks-out': ids(
+		'straight-leg-raise knee-straightening-stretch',
 		'quad-set short-arc long-arc cuff-long-arc straight-knee-hinge straight-knee-hinge-loaded',
 		'leg-press single-leg-press'
 	),
@@ -93,8 +103,9 @@ export const STEPS_WITH: Readonly<Record<Tag, readonly string[]>> = {
 		'stick-lunge-2 kneeling-hinge kneeling-hip-extension kneeling-quad-stretch hip-flexor-stretch',
 		'bird-dog knee-plank'
 	),
-	prone: ids('prone-curl cuff-prone-curl roll-front-thigh'),
+	prone: ids('machine-prone-curl', 'prone-curl cuff-prone-curl roll-front-thigh'),
 	supine: ids(
+		'straight-leg-raise heel-slide knee-straightening-stretch',
 		'bridge far-feet-bridge banded-bridge weighted-bridge arms-up-bridge single-leg-bridge',
 		'weighted-single-leg-bridge feet-raised-bridge bridge-hold hook-squeeze quad-set short-arc',
 		'figure-four knee-to-chest brace-and-breath rest-legs-up'
@@ -104,6 +115,7 @@ export const STEPS_WITH: Readonly<Record<Tag, readonly string[]>> = {
 		'side-plank side-plank-lift inner-thigh-lift roll-outer-thigh'
 	),
 	'floor-transfer': ids(
+		'straight-leg-raise heel-slide knee-straightening-stretch band-foot-push roll-outer-back-thigh',
 		'kneeling-hinge bridge far-feet-bridge banded-bridge weighted-bridge arms-up-bridge',
 		'single-leg-bridge weighted-single-leg-bridge feet-raised-bridge kneeling-hip-extension',
 		'plank-hip-extension plank-knee-in clamshell side-lying-lift banded-clamshell straight-leg-lift',
@@ -114,16 +126,19 @@ export const STEPS_WITH: Readonly<Record<Tag, readonly string[]>> = {
 		'loaded-bench-bridge stick-lunge-2'
 	),
 	'weight-on-hands': ids(
+		'roll-outer-back-thigh',
 		'kneeling-hip-extension plank-hip-extension plank-knee-in side-plank-knees side-plank',
 		'side-plank-lift kneeling-quad-stretch bird-dog knee-plank plank roll-outer-thigh',
 		'roll-front-thigh roll-back-thigh ninety-ninety hip-axle'
 	),
 	'knee-over-toe': ids(
+		'heels-raised-single-leg-squat',
 		'slow-heels-raised-squat heels-raised-goblet step-down-tap high-step-down forward-lunge',
 		'walking-lunge three-way-ankle'
 	),
 	'open-chain-knee': ids('short-arc mid-arc long-arc cuff-long-arc leg-extension leg-extension-hold'),
 	'no-weight': ids(
+		'straight-leg-raise heel-slide knee-straightening-stretch machine-prone-curl band-foot-push arm-set',
 		'clamshell banded-clamshell side-lying-lift straight-leg-lift ankle-band-lift inner-thigh-lift',
 		'hook-squeeze pillow-squeeze quad-set short-arc mid-arc long-arc cuff-long-arc leg-extension',
 		'leg-extension-hold seated-curl prone-curl cuff-prone-curl figure-four knee-to-chest',
@@ -146,7 +161,8 @@ export const ON_A_BED: ReadonlySet<string> = new Set(
 	ids(
 		'bridge far-feet-bridge banded-bridge weighted-bridge arms-up-bridge single-leg-bridge weighted-single-leg-bridge',
 		'bridge-hold clamshell side-lying-lift banded-clamshell straight-leg-lift ankle-band-lift hook-squeeze',
-		'inner-thigh-lift quad-set short-arc prone-curl cuff-prone-curl figure-four knee-to-chest brace-and-breath'
+		'inner-thigh-lift quad-set short-arc prone-curl cuff-prone-curl figure-four knee-to-chest brace-and-breath',
+		'straight-leg-raise heel-slide knee-straightening-stretch'
 	)
 );
 

@@ -150,7 +150,7 @@ const posture = z.discriminatedUnion('movement', [
 	})
 ]);
 
-const gate = z.discriminatedUnion('kind', [
+const shownGate = z.discriminatedUnion('kind', [
 	z.strictObject({
 		kind: z.literal('clean-reps'),
 		step: stepId,
@@ -167,8 +167,13 @@ const gate = z.discriminatedUnion('kind', [
 	z.strictObject({ kind: z.literal('mastered'), step: stepId }),
 	z.strictObject({ kind: z.literal('sides-within'), step: stepId, share: n(0.05, 1) }),
 	z.strictObject({ kind: z.literal('fault-free'), step: stepId, fault: stepId }),
-	z.strictObject({ kind: z.literal('felt'), step: stepId }),
-	z.strictObject({ kind: z.literal('confidence'), step: stepId, least: n(0, 10) }),
+	z.strictObject({ kind: z.literal('felt'), step: stepId, jointFree: z.literal(true).exactOptional() }),
+	z.strictObject({ kind: z.literal('pain-at-most'), step: stepId, most: n(0, 10).exactOptional() }),
+	z.strictObject({ kind: z.literal('confidence'), step: stepId, least: n(0, 10) })
+]);
+const gate = z.union([
+	shownGate,
+	z.strictObject({ kind: z.literal('any-of'), gates: z.array(shownGate).min(2).max(6) }),
 	z.strictObject({ kind: z.literal('clearance'), what: z.enum(CLEARANCES) }),
 	z.strictObject({ kind: z.literal('technique'), technique: z.enum(TECHNIQUES) })
 ]);

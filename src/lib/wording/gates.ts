@@ -28,7 +28,11 @@ export function gateAsks(gate: Gate): string {
 		case 'fault-free':
 			return `${stepTitle(gate.step)} free of “${faultName(gate.fault).toLowerCase()}”`;
 		case 'felt':
-			return `the right muscle felt in ${stepTitle(gate.step)}`;
+			return `the right muscle felt in ${stepTitle(gate.step)}${gate.jointFree === true ? ', and nothing in a joint' : ''}`;
+		case 'pain-at-most':
+			return `pain ${gate.most ?? 'no more than usual or safe'}${gate.most === undefined ? '' : ' at most'} in ${stepTitle(gate.step)}`;
+		case 'any-of':
+			return gate.gates.map(gateAsks).join(', or ');
 		case 'confidence':
 			return `confidence ${gate.least} of 10 in ${stepTitle(gate.step)}`;
 		case 'clearance':

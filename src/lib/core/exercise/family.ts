@@ -9,18 +9,30 @@ import type { Technique } from '../posture/problem.ts';
 import type { Dial, Dials } from './dial.ts';
 import type { StepPosture } from './step-posture.ts';
 
-/** What must be shown before a step is opened. */
-export type Gate =
+/** One thing that a step must have shown. */
+export type ShownGate =
 	| { readonly kind: 'clean-reps'; readonly step: string; readonly sets: number; readonly reps: number }
 	| { readonly kind: 'easy-reps'; readonly step: string; readonly reps: number; readonly effortMax: number }
 	| { readonly kind: 'held'; readonly step: string; readonly sec: number }
 	| { readonly kind: 'mastered'; readonly step: string }
 	| { readonly kind: 'sides-within'; readonly step: string; readonly share: number }
 	| { readonly kind: 'fault-free'; readonly step: string; readonly fault: string }
-	| { readonly kind: 'felt'; readonly step: string }
-	| { readonly kind: 'confidence'; readonly step: string; readonly least: number }
+	/** The muscle felt; where `jointFree`, nothing in a joint besides, which has to have been asked. */
+	| { readonly kind: 'felt'; readonly step: string; readonly jointFree?: true }
+	/** Pain at its worst in the last session; without a number, the larger of what is usual and what the policy calls safe. */
+	| { readonly kind: 'pain-at-most'; readonly step: string; readonly most?: number }
+	| { readonly kind: 'confidence'; readonly step: string; readonly least: number };
+
+/** What must be shown before a step is opened: all of its gates, and of an any-of one. What is cleared or taught has no other way. */
+export type Gate =
+	| ShownGate
+	| { readonly kind: 'any-of'; readonly gates: readonly ShownGate[] }
 	| { readonly kind: 'clearance'; readonly what: Clearance }
 	| { readonly kind: 'technique'; readonly technique: Technique };
+
+/** The steps a gate asks about. */
+export const stepsAsked = (g: Gate): readonly string[] =>
+	g.kind === 'any-of' ? g.gates.flatMap(stepsAsked) : 'step' in g ? [g.step] : [];
 
 /** What a licensed user clears a client for. */
 export const CLEARANCES = ['impact', 'machine-extension', 'loaded-spine'] as const;

@@ -18,6 +18,11 @@ export interface Shown {
 	/** Share of sets in which each fault was seen; left out when form was not watched. */
 	readonly faults?: Readonly<Record<string, number>>;
 	readonly felt?: boolean;
+	/** The joint it was felt in, `none` where that was asked and in none; left out where it was not asked. */
+	readonly joint?: string;
+	/** Pain at its worst in the treated region, and how much of it is calm: the larger of usual and safe that day. */
+	readonly pain?: number;
+	readonly calm?: number;
 	readonly confidence?: number;
 }
 
@@ -79,7 +84,36 @@ function sidesWithin(gate: Gate & { readonly kind: 'sides-within' }, on: readonl
 	return { gate, met: share >= gate.share, shown: `${Math.round(100 * share)} % (left ${l}, right ${r})` };
 }
 
+/** Of several ways one is enough; what is nearest is not guessed at: each says what was shown. */
+function anyOf(
+	gate: Gate & { readonly kind: 'any-of' },
+	shown: readonly Shown[],
+	facts: GateFacts
+): GateState {
+	const each = gate.gates.map((g) => gateState(g, shown, facts));
+	const met = each.find((s) => s.met);
+	return { gate, met: met !== undefined, shown: met?.shown ?? each.map((s) => s.shown).join(' · ') };
+}
+
+/** Only a yes opens: not asked is no yes, and where a joint has to be free of it that was asked too. */
+function feltIn(gate: Gate & { readonly kind: 'felt' }, on: readonly Shown[]): GateState {
+	const last = on.filter((s) => s.felt !== undefined).pop();
+	if (last === undefined) return { gate, met: false, shown: 'not asked yet' };
+	if (last.felt !== true) return { gate, met: false, shown: 'not felt' };
+	if (gate.jointFree === true && last.joint === undefined)
+		return { gate, met: false, shown: 'felt; whether in a joint too was not asked' };
+	return { gate, met: true, shown: 'felt' };
+}
+
+function painAtMost(gate: Gate & { readonly kind: 'pain-at-most' }, on: readonly Shown[]): GateState {
+	const last = on.filter((s) => s.pain !== undefined).pop();
+	const most = gate.most ?? last?.calm;
+	if (last?.pain === undefined || most === undefined) return { gate, met: false, shown: 'not told yet' };
+	return { gate, met: last.pain <= most, shown: `${last.pain}, at most ${most}` };
+}
+
 export function gateState(gate: Gate, shown: readonly Shown[], facts: GateFacts = {}): GateState {
+	if (gate.kind === 'any-of') return anyOf(gate, shown, facts);
 	if (gate.kind === 'technique')
 		return { gate, met: facts.technique === gate.technique, shown: facts.technique ?? 'ordinary rise' };
 	if (gate.kind === 'clearance') {
@@ -124,14 +158,10 @@ export function gateState(gate: Gate, shown: readonly Shown[], facts: GateFacts 
 							: `seen in ${Math.round(100 * share)} % of sets`
 			};
 		}
-		case 'felt': {
-			const last = on.filter((s) => s.felt !== undefined).pop();
-			return {
-				gate,
-				met: last?.felt === true,
-				shown: last === undefined ? 'not asked yet' : last.felt === true ? 'felt' : 'not felt'
-			};
-		}
+		case 'felt':
+			return feltIn(gate, on);
+		case 'pain-at-most':
+			return painAtMost(gate, on);
 		case 'confidence': {
 			const last = on.filter((s) => s.confidence !== undefined).pop();
 			return {

@@ -77,6 +77,10 @@ function edgeFaults(step: Step, byId: ReadonlyMap<string, Step>): string[] {
 
 function gateFaults(gate: Gate, step: Step, byId: ReadonlyMap<string, Step>): string[] {
 	if (gate.kind === 'technique' || gate.kind === 'clearance') return [];
+	if (gate.kind === 'any-of') {
+		const none = gate.gates.length < 2 ? ['an any-of of fewer than two gates is a plain gate'] : [];
+		return [...none, ...gate.gates.flatMap((g) => gateFaults(g, step, byId))];
+	}
 	const out: string[] = [];
 	const shown = byId.get(gate.step);
 	if (shown === undefined) return [`gate names ${gate.step}, which does not exist`];

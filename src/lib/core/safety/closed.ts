@@ -34,8 +34,20 @@ export interface ClosedFacts extends StandingFacts {
 }
 
 /** A gate by what it asks. */
-export const gateKey = (g: Gate): string =>
-	`gate:${g.kind}:${'step' in g ? g.step : g.kind === 'clearance' ? g.what : g.technique}`;
+export const gateKey = (g: Gate): string => `gate:${g.kind}:${askedOf(g)}`;
+
+function askedOf(g: Gate): string {
+	switch (g.kind) {
+		case 'any-of':
+			return g.gates.map((x) => `${x.kind}/${x.step}`).join('+');
+		case 'clearance':
+			return g.what;
+		case 'technique':
+			return g.technique;
+		default:
+			return g.step;
+	}
+}
 
 /** A step that was reached already asks its gates no more; only one farther on the ladder does. */
 export function asksGates(family: ExerciseFamily, step: string, reached: string | undefined): boolean {

@@ -7,8 +7,19 @@ import { hardestEffort } from './work.ts';
 /** Work not felt in a quarter of the sets or more is not felt. @source practice-setting */
 const NOT_FELT_SHARE = 0.25;
 
+/** The region an exercise is for, and the pain that is calm there: the larger of usual and safe. */
+export interface CalmIn {
+	readonly region: string;
+	readonly most: number;
+}
+
 /** Nothing, where nobody saw it. `treated` is the side the exercise is for; null where it is for none, or both. */
-export function shownIn(step: string, treated: Side | null, session: Session): readonly Shown[] {
+export function shownIn(
+	step: string,
+	treated: Side | null,
+	session: Session,
+	calm?: CalmIn
+): readonly Shown[] {
 	if (!session.observed) return [];
 	const { faults = {}, confidence, felt, sets } = session;
 	const apart = sets.some((s) => s.otherClean !== undefined);
@@ -27,6 +38,8 @@ export function shownIn(step: string, treated: Side | null, session: Session): r
 						(felt.joint ?? 'none') === 'none' &&
 						(faults['work-not-felt'] ?? 0) < NOT_FELT_SHARE
 				}),
+		...(felt?.joint === undefined ? {} : { joint: felt.joint }),
+		...painShown(session, calm),
 		...(confidence === undefined ? {} : { confidence })
 	};
 	if (!apart) return [own];
@@ -40,4 +53,9 @@ export function shownIn(step: string, treated: Side | null, session: Session): r
 		},
 		own
 	];
+}
+
+function painShown({ pains }: Session, calm: CalmIn | undefined): Pick<Shown, 'pain' | 'calm'> {
+	const pain = pains.find((p) => p.region === calm?.region)?.peak;
+	return pain === undefined || calm === undefined ? {} : { pain, calm: calm.most };
 }

@@ -8,6 +8,7 @@ import { type GateFacts, gateState, type GateState, type Shown } from '#lib/core
 import { setupFor } from '#lib/core/fit/gentler.ts';
 import { shownIn } from '#lib/core/session/shown.ts';
 import { gateText } from '#lib/wording/gates.ts';
+import { usualNow } from './facts-of.ts';
 import { givenUnder, oncePerRecord } from './found-once.ts';
 import type { ClientRecord } from './load.ts';
 
@@ -28,7 +29,10 @@ export const shownOf = oncePerRecord((r): readonly Shown[] => shownByTests(r).co
 const shownInSessions = (r: ClientRecord): readonly Shown[] =>
 	r.logs.flatMap((l) => {
 		const found = givenUnder(r, l);
-		return found === undefined ? [] : shownIn(found.prescription.step, found.exercise.side, l.session);
+		if (found === undefined) return [];
+		const { region, side } = found.exercise;
+		const most = Math.max(usualNow(r, region, l.session.date), r.policy.safeMax);
+		return shownIn(found.prescription.step, side, l.session, { region, most });
 	});
 
 /** What gates are judged in: technique, clearances, doses of the catalogue. */
