@@ -243,6 +243,7 @@ export function clientOf(s: Spec): ClientRecord {
 			known: [],
 			stories: [],
 			repeated: [],
+			leftOut: [],
 			planOrder: null,
 			arrivals: [],
 			limits

@@ -5,6 +5,7 @@
  */
 import type { Dial } from '../core/exercise/dial.ts';
 import type { Edge, ExerciseFamily, Gate, Step } from '../core/exercise/family.ts';
+import type { KeyPose } from '../core/figure/key-pose.ts';
 import { clean, confident, DOSE, faultFree, faultsOf, held, sides, step } from './make.ts';
 import { hook, POSES, standing, supine } from './poses.ts';
 
@@ -702,6 +703,16 @@ const STANDING: readonly Further[] = [
 
 /** Warm-ups on the spot or walking; each has its walking twin, which is the march. */
 const TWIN = 'A low-impact twin is always offered: the same walking.';
+/** One leg past the midline, seen from the front. */
+const CROSSED: KeyPose = {
+	view: 'front',
+	trunk: 0,
+	near: { thigh: -20, shank: -16 },
+	far: { thigh: 4, shank: 6 },
+	arm: 30,
+	forearm: 10
+};
+
 const WARM: readonly Further[] = (
 	[
 		['high-knees', 'High knees', 'High knees', 'Knees up in turn, walking or on the spot.', POSES.march],
@@ -723,7 +734,7 @@ const WARM: readonly Further[] = (
 			'Cross steps',
 			'Cross steps',
 			'Sideways, one foot past the midline before and behind the other.',
-			POSES.squatSide
+			CROSSED
 		]
 	] as const
 ).map(([id, title, short, what, pose]): Further => ({
@@ -733,7 +744,7 @@ const WARM: readonly Further[] = (
 		dials: { impact: 'march' },
 		posture: {
 			movement: 'pose',
-			from: pose === POSES.squatSide ? POSES.sideBySide : standing,
+			from: pose === CROSSED ? POSES.sideBySide : standing,
 			to: pose,
 			oneSided: true
 		},

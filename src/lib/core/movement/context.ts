@@ -48,6 +48,8 @@ export interface FitContext {
 	readonly furniture?: Furniture;
 	/** Seats and steps at the client's home; they change no fit, and say how a prescribed height is met there. */
 	readonly home?: HomeHeights;
+	/** Steps that are never given to this client; ladders are without them. */
+	readonly leftOut?: readonly string[];
 	readonly observed?: readonly Observed[];
 	/** Side that works in one-sided steps; left out, both are asked. */
 	readonly side?: Side;

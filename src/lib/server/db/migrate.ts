@@ -14,6 +14,7 @@ import * as history from './migrations/0007-history.ts';
 import * as notes from './migrations/0008-notes.ts';
 import * as practice from './migrations/0009-practice.ts';
 import * as rights from './migrations/0010-rights.ts';
+import * as leftOut from './migrations/0011-left-out.ts';
 
 const MIGRATIONS = [
 	foundation,
@@ -25,7 +26,8 @@ const MIGRATIONS = [
 	history,
 	notes,
 	practice,
-	rights
+	rights,
+	leftOut
 ] as const;
 
 /** For tests: what belongs to a practice, and what of it is appended. */
@@ -34,7 +36,7 @@ export const APPENDED_TABLES = MIGRATIONS.flatMap((m) => m.TABLES)
 	.filter((t) => t.appended === true)
 	.map((t) => t.name);
 /** The newest one: a database without it is older than the program. */
-export const LAST_MIGRATION = rights.name;
+export const LAST_MIGRATION = leftOut.name;
 /** Every migration this program knows, oldest first. */
 export const KNOWN_MIGRATIONS: readonly string[] = MIGRATIONS.map((m) => m.name);
 const LOCK = 7_204_311;

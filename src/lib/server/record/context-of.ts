@@ -64,6 +64,7 @@ export function contextOf(
 		eased: easedTags(SCREENING, cautions),
 		furniture: r.room.furniture,
 		home: r.head.setting.homeHeights,
+		...(r.head.leftOut.length === 0 ? {} : { leftOut: r.head.leftOut.map((x) => x.step) }),
 		equipment: atHand(r, 'both'),
 		positions: r.head.setting.positions
 	};

@@ -6,6 +6,7 @@ import { POLICIES, type PolicyId } from '#lib/catalogue/policies.ts';
 import { type Body, bodyOf } from '#lib/core/body/body.ts';
 import { type Policy, policyHere } from '#lib/core/decision/policy.ts';
 import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
+import { laddersWithout } from '#lib/core/exercise/left-out.ts';
 import type { Morning, RecordedEvent } from '#lib/core/session/record.ts';
 import { type Whose, withoutNulls } from '../db/heads.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
@@ -31,7 +32,7 @@ export interface ClientRecord {
 	readonly checkins: ReadonlyMap<string, string>;
 	readonly events: readonly RecordedEvent[];
 	readonly room: Room;
-	/** The catalogue's families and the practice's own. */
+	/** The catalogue's families and the practice's own, without what is left out for this client. */
 	readonly families: Readonly<Record<string, ExerciseFamily>>;
 }
 
@@ -74,7 +75,10 @@ export async function loadRecords(t: PracticeTransaction, whose?: Whose): Promis
 			),
 			events: ownDays.flatMap((d) => (d.event === null ? [] : [d.event])),
 			room: here,
-			families
+			families: laddersWithout(
+				families,
+				head.leftOut.map((x) => x.step)
+			)
 		};
 	});
 }

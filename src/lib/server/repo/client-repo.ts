@@ -101,6 +101,8 @@ export interface ClientHead {
 	readonly stories: readonly (Story & { readonly id: string; readonly region: string })[];
 	/** Repeated movements of the back, oldest first. */
 	readonly repeated: readonly Repeated[];
+	/** Steps that are never given to this client, with the reason. */
+	readonly leftOut: readonly { readonly id: string; readonly step: string; readonly because: string }[];
 	/** How the plan was arranged by hand; null where nobody did. */
 	readonly planOrder: { readonly id: string; readonly groups: PlanOrder } | null;
 }
@@ -149,6 +151,7 @@ interface Row {
 	stories: { id: string; region: string; body: Story }[];
 	repeated: (Omit<Repeated, 'day'> & { local_day: Day })[];
 	known: KnownSymptom[];
+	left_out: { id: string; step: string; because: string }[];
 	arrivals: {
 		id: string;
 		local_day: string;
@@ -208,6 +211,7 @@ export async function clientHeads(t: PracticeTransaction, whose?: Whose): Promis
 			${newest('plan_order', columns('x', ['id', 'groups']), sql`x.recorded_at desc`)} as plan_order,
 			${every('story', columns('x', ['id', 'region', 'body']), sql`x.recorded_at`)} as stories,
 			${every('repeated_movement', columns('x', ['way', 'leg', 'repetitions', 'local_day']), sql`x.local_day, x.recorded_at`)} as repeated,
+			${every('left_out', columns('x', ['id', 'step', 'because']), sql`x.recorded_at`)} as left_out,
 			${every('known_symptom', columns('x', ['region', 'symptom', 'until']), sql`x.recorded_at`)} as known,
 			${every('protocol_limit', sql`to_jsonb(x)`, sql`x.axis, x.side`, sql` and not x.lifted`)} as limits
 		from client c join person p on p.practice_id = c.practice_id and p.client_id = c.id
@@ -237,6 +241,7 @@ function headOf(r: Row): ClientHead {
 		stories: r.stories.map(({ id, region, body }) => ({ ...body, id, region })),
 		repeated: r.repeated.map(({ local_day: day, ...x }) => ({ ...x, day })),
 		known: r.known,
+		leftOut: r.left_out,
 		arrivals: r.arrivals.map((a) => ({
 			id: a.id,
 			day: a.local_day,

@@ -77,6 +77,7 @@ const MAY = {
 	sign: ['trainer', 'licensed'],
 	override: ['licensed'],
 	'replay decision': ['licensed', 'owner'],
+	'leave a step out': ['licensed'],
 	'export client': ['licensed', 'owner'],
 	'erase client': ['licensed', 'owner'],
 	'read the access log': ['licensed', 'owner'],

@@ -1,3 +1,6 @@
+import { z } from 'zod';
+import { findStep } from '#lib/catalogue/families.ts';
+import { text, uuid } from '#lib/contract/basics.ts';
 import { particularsOf } from '#lib/contract/particulars.ts';
 import { prescribeForm, setupOf } from '#lib/contract/setup-form.ts';
 import { doseText } from '#lib/core/dose/dose.ts';
@@ -7,6 +10,7 @@ import { formOf } from '#lib/server/http/form-of.ts';
 import { laddersView } from '#lib/server/usecase/ladders-view.ts';
 import { prescribe } from '#lib/server/usecase/prescribe.ts';
 import { advancesToday } from '#lib/server/record/facts-of.ts';
+import { leaveOut, takeStepBack } from '#lib/server/usecase/leave-out.ts';
 import { slipOf } from '#lib/server/record/slip-of.ts';
 import { decisionSentence } from '#lib/wording/decision.ts';
 import type { Actions, PageServerLoad } from './$types';
@@ -39,11 +43,39 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 					? null
 					: { decision: slip.trace.decision, sentence: decisionSentence(slip.trace, ctx.today) },
 			asked: asked !== null && now?.exerciseId === asked ? asked : null,
-			ids: { id, exerciseId, endId }
+			ids: { id, exerciseId, endId },
+			leaveIds: formIds(ctx, 2) as [string, string],
+			leftOut: r.head.leftOut
+				// A step of a practice's own ladder is shown on its own.
+				.filter((x) => (findStep(x.step)?.family.id ?? family) === family)
+				.map((x) => ({ id: x.id, because: x.because, title: findStep(x.step)?.step.title ?? x.step }))
 		};
 	});
 
+const leaveForm = z.object({
+	id: uuid,
+	step: text(80).min(1),
+	because: text(200).min(5, 'Why is it never given here, in a few words?')
+});
+const backForm = z.object({ id: uuid, leftOutId: uuid });
+
 export const actions: Actions = {
+	leave: async ({ request, locals, params }) => {
+		const form = await formOf(request);
+		const parsed = leaveForm.safeParse(Object.fromEntries(form));
+		if (!parsed.success) return refuseShape(form, parsed.error);
+		const done = await leaveOut(contextIn(locals), { ...parsed.data, clientId: params.id });
+		return done.ok
+			? { done: 'Left out: nothing proposes it any more, and the ladder passes over it.' }
+			: refusal(form, done.refusal);
+	},
+	back: async ({ request, locals, params }) => {
+		const form = await formOf(request);
+		const parsed = backForm.safeParse(Object.fromEntries(form));
+		if (!parsed.success) return refuseShape(form, parsed.error);
+		const done = await takeStepBack(contextIn(locals), { ...parsed.data, clientId: params.id });
+		return done.ok ? { done: 'Back on its ladder.' } : refusal(form, done.refusal);
+	},
 	prescribe: async ({ request, locals, params }) => {
 		const form = await formOf(request);
 		const parsed = prescribeForm.safeParse(Object.fromEntries(form));

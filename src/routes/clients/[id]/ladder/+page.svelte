@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { FAMILIES } from '#lib/catalogue/families.ts';
 	import type { Axis, Side } from '#lib/core/body/axis.ts';
 	import { firstParticulars } from '#lib/core/dose/particulars.ts';
 	import { sideOf } from '#lib/core/body/region-side.ts';
@@ -15,6 +14,8 @@
 	import SetupCard from '#lib/ui/card/SetupCard.svelte';
 	import { onKeys } from '#lib/ui/keys.ts';
 	import Edges from '#lib/ui/ladder/Edges.svelte';
+	import { familiesFor } from '#lib/ui/families.ts';
+	import LeaveOut from '#lib/ui/ladder/LeaveOut.svelte';
 	import LadderHead from '#lib/ui/ladder/LadderHead.svelte';
 	import NowHeld from '#lib/ui/ladder/NowHeld.svelte';
 	import PrescribeForm from '#lib/ui/ladder/PrescribeForm.svelte';
@@ -36,10 +37,7 @@
 	import { setupAnswer } from '#lib/ui/ladder/setup-answer.svelte.ts';
 
 	let { data, form } = $props();
-	const families = $derived<Readonly<Record<string, ExerciseFamily>>>({
-		...FAMILIES,
-		...Object.fromEntries(data.own.map((f) => [f.id, f]))
-	});
+	const families = $derived(familiesFor(data.own, data.ctx.leftOut));
 	const family = $derived(families[data.family] as ExerciseFamily);
 	/** The region that is prescribed for: the sorest, unless another was chosen. */
 	let wantedRegion = $state('');
@@ -256,6 +254,7 @@
 						{sore}
 					/>{/snippet}
 			</SetupCard>
+			<LeaveOut {form} ids={data.leaveIds} {step} leftOut={data.leftOut} licensed={data.head.licensed} />
 		{/if}
 	</aside>
 </main>

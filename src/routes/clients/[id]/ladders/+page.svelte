@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** All families at a glance: where the client is, what is open, what is locked and by what; and a plan by purpose from what is open. */
 
-	import { FAMILIES } from '#lib/catalogue/families.ts';
+	import { familiesFor } from '#lib/ui/families.ts';
 	import type { Purpose, Tag } from '#lib/core/exercise/family.ts';
 	import type { FitContext } from '#lib/core/movement/context.ts';
 	import { asPattern } from '#lib/core/fit/as-pattern.ts';
@@ -27,7 +27,9 @@
 
 	const gateOf = (id: string) => data.gates[id]?.find((g) => !g.met);
 	const rows = $derived(
-		[...Object.values(FAMILIES), ...data.own].map((f) => familyRow(f, ctx, data.now[f.id]?.step, gateOf))
+		Object.values(familiesFor(data.own, ctx.leftOut)).map((f) =>
+			familyRow(f, ctx, data.now[f.id]?.step, gateOf)
+		)
 	);
 	const candidates = $derived(rows.flatMap((r) => r.steps));
 	const PLAN: readonly Purpose[] = [

@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** What stands now, what is held and by which limit, what has ended; on paper, the client's own sheet. */
-	import { FAMILIES } from '#lib/catalogue/families.ts';
+	import { familiesFor } from '#lib/ui/families.ts';
 	import type { PlannedWork } from '#lib/contract/plan-view.ts';
 	import { GROUPS } from '#lib/core/exercise/plan-order.ts';
 	import { stepAnywhere } from '#lib/core/exercise/family.ts';
@@ -22,7 +22,7 @@
 	const sentFor = $derived(form && 'typed' in form ? form.typed.exerciseId : undefined);
 	const sentTo = $derived(form && 'typed' in form ? form.typed.to : undefined);
 	const wrongOf = (exerciseId: string) => (sentFor === exerciseId ? wrong('reason') : undefined);
-	const families = $derived({ ...FAMILIES, ...Object.fromEntries(data.own.map((f) => [f.id, f])) });
+	const families = $derived(familiesFor(data.own, data.ctx.leftOut));
 	const figureOf = (w: PlannedWork) => {
 		const step = stepAnywhere(families, w.given.step);
 		return step === undefined ? null : figureOfStep(step, data.ctx, w.given.setup ?? null);

@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** All of today's exercises on one page, in the order of the plan; on a phone one at a time, the rest a swipe away. */
+	import { familiesFor } from '#lib/ui/families.ts';
 	import { enhance } from '$app/forms';
-	import { FAMILIES } from '#lib/catalogue/families.ts';
 	import { stepAnywhere } from '#lib/core/exercise/family.ts';
 	import Act from '#lib/ui/Act.svelte';
 	import Alarms from '#lib/ui/Alarms.svelte';
@@ -34,7 +34,7 @@
 	/** What is typed of each exercise, as long as the page stands. */
 	const states: Record<string, SessionState> = {};
 	const stateOf = (id: string): SessionState => (states[id] ??= new SessionState());
-	const families = $derived({ ...FAMILIES, ...Object.fromEntries(data.own.map((f) => [f.id, f])) });
+	const families = $derived(familiesFor(data.own, data.ctx.leftOut));
 	const drawn = (given: Drawn | null) => {
 		const step = given === null ? undefined : stepAnywhere(families, given.step);
 		return step === undefined ? null : figureOfStep(step, data.ctx, given?.setup ?? null);
