@@ -223,11 +223,11 @@ test('a hold on one leg is timed on the phone, and the other leg is told beside 
 test('the library answers by words without a client, and shows one step whole', async ({ page }) => {
 	await signIn(page);
 	await visit(page, '/library');
-	await expect(page.getByTestId('found')).toHaveText('144 of 144 steps');
+	await expect(page.getByTestId('found')).toHaveText('172 of 172 steps');
 	await accessible(page);
 	await page.keyboard.press('/');
 	await page.keyboard.type('stairs one');
-	await expect(page.getByTestId('found')).not.toHaveText(/^144/);
+	await expect(page.getByTestId('found')).not.toHaveText(/^172/);
 	await page.getByLabel(/^Search/).fill('heel tap');
 	await expect(page.getByTestId('step-sheet')).toContainText('Step-down with a heel tap');
 	await expect(page.getByTestId('step-sheet')).toContainText('Opens after 2×10 clean on Step-up');
@@ -288,4 +288,27 @@ test('a trainer reads the library but writes no steps', async ({ page }) => {
 	await visit(page, '/library/own');
 	await expect(page.getByText('Writing own steps takes a licensed user.').first()).toBeVisible();
 	await expect(page.getByRole('button', { name: 'Save', exact: true })).toHaveCount(0);
+});
+
+test('a step that is never given to somebody is left out with its reason: the ladder passes over it, and it comes back', async ({
+	page
+}) => {
+	await signIn(page);
+	const id = await openClient(page, 'Saskia', 'ladder');
+	await visit(page, `/clients/${id}/ladder?family=lunge&step=forward-lunge`);
+	await expect(card(page).getByRole('heading', { name: 'Lunge forward' })).toBeVisible();
+	await page.getByRole('button', { name: 'Leave this step out for this client' }).click();
+	await page.getByRole('button', { name: 'Leave it out' }).click();
+	await expect(page.getByText('Why is it never given here').first()).toBeVisible();
+	await page
+		.getByLabel('Why Lunge forward is never given here')
+		.fill('rearward gives the same, without the fear');
+	await page.getByRole('button', { name: 'Leave it out' }).click();
+	await expect(page.getByTestId('left-out')).toContainText('rearward gives the same');
+	await accessible(page);
+	await visit(page, `/clients/${id}/ladder?family=lunge&step=reverse-lunge`);
+	await expect(stepButton(page, /^Walking lunge/)).toBeVisible();
+	await expect(stepButton(page, /^Lunge forward/)).toHaveCount(0);
+	await page.getByRole('button', { name: 'take it back' }).click();
+	await expect(page.getByTestId('left-out')).toHaveCount(0);
 });

@@ -103,7 +103,7 @@ const SQUATS: readonly Further[] = [
 		step: step(
 			'loaded-momentum-rise',
 			'Momentum rise with a weight',
-			'Momentum, kg',
+			'Swing, kg',
 			'One weight held at the chest, then two at the sides; two to five kilograms.',
 			{
 				dials: { support: 'fingertips', surface: 'raised-seat', load: 'light' },
@@ -293,10 +293,7 @@ const LUNGES: readonly Further[] = [
 				cautions: ['The support is fixed: a counter, a rail, a wall bar.'],
 				faults: ['knee-drifts-in', 'heel-lifts', 'trunk-twists', 'trunk-tips'],
 				cues: ['Both feet flat and pointing ahead', 'Sit back over one heel', 'The long leg stays long'],
-				drawn: {
-					from: { ...POSES.wideStand, props: ['counter'] },
-					to: { ...POSES.sideLunge, props: ['counter'] }
-				},
+				drawn: { from: POSES.wideStand, to: POSES.sideLunge },
 				serves: ['thigh-front', 'buttock', 'hip-inner', 'floor', 'balance']
 			}
 		)

@@ -340,7 +340,10 @@ const calfSteps: readonly Step[] = [
 			dials: { support: 'two-hands', position: 'standing', surface: 'edge' },
 			posture: { movement: 'heel-raise', pitchDeg: 30, legs: 2, dropDeg: 12 },
 			gates: [clean('heel-raise', 3, 15)],
-			dose: DOSE.calf,
+			dose: [
+				{ sets: 3, reps: 10 },
+				{ sets: 3, reps: 20 }
+			],
 			easier: 'heel-raise',
 			kit: ['step', ['counter', 'chair', 'wall']],
 			faults: CALF,

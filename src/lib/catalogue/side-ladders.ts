@@ -19,7 +19,10 @@ const abductionSteps: readonly Step[] = [
 		{
 			dials: { position: 'standing-held' },
 			posture: { movement: 'pose', from: POSES.wallPressFrom, to: POSES.wallPressTo, oneSided: true },
-			dose: DOSE.squeeze,
+			dose: [
+				{ sets: 1, reps: 8 },
+				{ sets: 1, reps: 10 }
+			],
 			kit: ['wall'],
 			faults: ['trunk-tips', 'pelvis-drops', 'work-not-felt', 'breath-held'],
 			serves: ['hip-side', 'relief', 'balance', 'walking'],

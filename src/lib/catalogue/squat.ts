@@ -295,6 +295,7 @@ export const squat = {
 			],
 			usualDose: TEN,
 			easier: 'free-squat',
+			tempo: [4, 0, 4],
 			next: [{ to: 'heels-raised-goblet', dial: 'load' }],
 			tags: [],
 			equipment: ['wedge'],
@@ -344,7 +345,7 @@ export const squat = {
 				load: { kg: 8, at: 'goblet' }
 			},
 			gates: [{ kind: 'clean-reps', step: 'slow-heels-raised-squat', sets: 3, reps: 10 }],
-			usualDose: { start: { sets: 2, reps: 12 }, target: { sets: 4, reps: 15 } },
+			usualDose: { start: { sets: 3, reps: 12 }, target: { sets: 4, reps: 15 } },
 			easier: 'slow-heels-raised-squat',
 			next: [],
 			tags: [],
