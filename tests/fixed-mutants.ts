@@ -74,7 +74,7 @@ export const FIXED_MUTANTS: readonly FixedMutant[] = [
 		'left >= gate.sec || right >= gate.sec',
 		'fit/every-ladder'
 	),
-	core('fit/gate', 'last?.felt === true,', 'last?.felt !== false,', 'fit/every-ladder'),
+	core('fit/gate', 'gate.jointFree === true && last.joint === undefined', 'false', 'fit/gate'),
 	core(
 		'movement/limits',
 		'daysBetween(tolerated.date, today) > rules.staleDays',

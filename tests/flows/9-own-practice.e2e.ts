@@ -234,6 +234,7 @@ test('the physiotherapist registers the first client; clinical pages are not the
 	await owner.getByLabel('Valid until').first().fill('31 Dec 2099');
 	await owner.getByRole('button', { name: 'Keep' }).click();
 	await expect(owner.getByTestId('done')).toContainText('Kept: Nell Carrow');
+	await expect(owner.getByLabel('no longer of this practice')).toHaveCount(0);
 	expect((await page.request.get(screen)).status()).toBe(200);
 	// Who has gone is of no practice, and is told so.
 	await owner.getByRole('button', { name: 'Change Tam Dunnage' }).click();

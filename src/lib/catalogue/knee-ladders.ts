@@ -196,6 +196,7 @@ const flexionSteps: readonly Step[] = [
 		{
 			dials: { position: 'standing-held' },
 			posture: { movement: 'pose', from: POSES.standKickFrom, to: POSES.standCurlTo, oneSided: true },
+			endsAbove: 0,
 			dose: DOSE.ten,
 			kit: [['counter', 'chair', 'wall']],
 			faults: CURL

@@ -32,6 +32,7 @@ export interface Bare {
 	readonly tempo?: readonly [down: number, pause: number, up: number];
 	readonly sources?: readonly string[];
 	readonly drawn?: Step['drawn'];
+	readonly endsAbove?: number;
 }
 
 export const step = (id: string, title: string, short: string, what: string, b: Bare): Step => ({
@@ -54,6 +55,7 @@ export const step = (id: string, title: string, short: string, what: string, b: 
 	...(b.cues === undefined ? {} : { cues: b.cues }),
 	...(b.tempo === undefined ? {} : { tempo: b.tempo }),
 	...(b.drawn === undefined ? {} : { drawn: b.drawn }),
+	...(b.endsAbove === undefined ? {} : { endsAbove: b.endsAbove }),
 	sources: b.sources ?? ['common-practice']
 });
 

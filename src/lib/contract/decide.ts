@@ -209,6 +209,7 @@ export const decideInput = z.strictObject({
 		standing: standingSchema.exactOptional(),
 		faults: z.record(text(40), z.strictObject({ cause: z.enum(CAUSES), dial: text(20) })).exactOptional(),
 		capped: z.boolean().exactOptional(),
+		endsAbove: z.number().min(0).max(10).exactOptional(),
 		feared: z.literal(true).exactOptional(),
 		relief: z.boolean().exactOptional()
 	}),

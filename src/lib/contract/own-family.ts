@@ -229,6 +229,7 @@ const step = z.strictObject({
 	cues: z.array(line(120)).min(2).max(3).exactOptional(),
 	tempo: z.tuple([n(0, 10), n(0, 60), n(0, 10)]).exactOptional(),
 	sources: z.array(z.string().max(60)).min(1).max(6),
+	endsAbove: n(0, 10).exactOptional(),
 	liesOn: z.enum(['own', 'other']).exactOptional(),
 	onBed: z.boolean().exactOptional(),
 	needs: needs.exactOptional(),

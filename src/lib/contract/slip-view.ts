@@ -57,4 +57,6 @@ export interface SlipView {
 	readonly considered: readonly { readonly rule: RuleId; readonly fired: boolean; readonly why: string }[];
 	readonly sessions: readonly SlipSession[];
 	readonly answered: { readonly by: string; readonly text: string } | null;
+	/** What keeps whoever looks from signing it; null where nothing does. */
+	readonly closed: string | null;
 }

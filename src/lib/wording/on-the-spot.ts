@@ -6,10 +6,12 @@ const NEEDS_SHOWN = 3;
 
 /** What to do now: stop, make it gentler, go on. */
 export function hurtsText(
-	{ answer, change, trace, acceptable }: OnTheSpot,
+	{ answer, change, trace, acceptable, endsAbove }: OnTheSpot,
 	pain: number,
 	today: string
 ): string {
+	if (answer === 'stop' && endsAbove !== undefined)
+		return `Leave this exercise for today: it is one that ${endsAbove === 0 ? 'any pain' : `pain above ${endsAbove}`} ends.`;
 	if (answer === 'stop') return `Stop this exercise for today. ${decisionSentence(trace, today)}`;
 	if (answer === 'gentler')
 		return change === null

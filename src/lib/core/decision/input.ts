@@ -69,6 +69,8 @@ export interface DecisionExercise {
 	readonly capped?: boolean;
 	/** The movement is feared: confidence leads, whatever the policy. */
 	readonly feared?: true;
+	/** More pain than this ends the exercise for the day, whatever the policy accepts. */
+	readonly endsAbove?: number;
 	/** Relief or breathing: it goes on when loaded work of its region stops. */
 	readonly relief?: boolean;
 }

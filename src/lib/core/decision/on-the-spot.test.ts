@@ -6,6 +6,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { histories, mornings, record, session, TODAY } from '../../../../tests/records.ts';
 import { judge } from './judge.ts';
+import { hurtsText } from '#lib/wording/on-the-spot.ts';
 import { whenItHurts, whenTooEasy } from './on-the-spot.ts';
 
 const calm = record({ mornings: mornings('2026-03-01', 20, 2) });
@@ -21,6 +22,17 @@ describe('that hurts', () => {
 		[10, 'stop']
 	] as const)('%s of 10 in the knee under the pain-monitored policy: %s', (pain, answer) => {
 		expect(whenItHurts(calm, { pain }).answer).toBe(answer);
+	});
+	it('an exercise that any pain ends is left at once, whatever the policy accepts; without pain it goes on', () => {
+		const left = { ...calm, exercise: { ...calm.exercise, endsAbove: 0 } };
+		expect(whenItHurts(left, { pain: 0 }).answer).toBe('go-on');
+		expect(whenItHurts(left, { pain: 1 })).toMatchObject({ answer: 'stop', change: null, endsAbove: 0 });
+		expect(hurtsText(whenItHurts(left, { pain: 1 }), 1, TODAY)).toContain('any pain ends');
+		const two = { ...calm, exercise: { ...calm.exercise, endsAbove: 2 } };
+		expect([whenItHurts(two, { pain: 2 }).answer, whenItHurts(two, { pain: 3 }).answer]).toEqual([
+			'go-on',
+			'stop'
+		]);
 	});
 	it('what is gentler is what the slip would propose for such a session, dial and all', () => {
 		const { change, rule } = whenItHurts(calm, { pain: 6, painAt: 'late' });

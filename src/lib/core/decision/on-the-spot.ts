@@ -24,13 +24,15 @@ export interface OnTheSpot {
 	readonly trace: Trace;
 	/** What to change for the sets that are left; null where nothing is solved, or it stops. */
 	readonly change: ProposedChange | null;
-	/** What the policy accepts of this client in the region, 0 to 10. */
+	/** What the policy accepts of this client in the region, 0 to 10; less where the exercise itself says so. */
 	readonly acceptable: number;
+	/** The exercise is one that is left at less pain than the policy accepts. */
+	readonly endsAbove?: number;
 }
 
 /** What pain in a set of today means. */
 export function whenItHurts(input: DecideInput, hurts: Hurts): OnTheSpot {
-	const { dose, region } = input.exercise;
+	const { dose, region, endsAbove } = input.exercise;
 	const { sets, reps, loadKg } = dose;
 	const session: Session = {
 		date: input.today,
@@ -45,6 +47,9 @@ export function whenItHurts(input: DecideInput, hurts: Hurts): OnTheSpot {
 	const trace = judge({ ...input, sessions: [...input.sessions, session] });
 	const { decision, rule, change } = trace;
 	const { acceptable } = zonesOf(factsOf(input), region);
+	// Some exercises are left at any pain: nothing is made gentler about them.
+	if (endsAbove !== undefined && hurts.pain > endsAbove)
+		return { answer: 'stop', rule, trace, change: null, acceptable, endsAbove };
 	if (decision === 'stop' || decision === 'refer' || change?.kind === 'set-aside')
 		return { answer: 'stop', rule, trace, change, acceptable };
 	if (decision === 'regress') return { answer: 'gentler', rule, trace, change, acceptable };

@@ -191,6 +191,8 @@ export interface Step {
 	readonly onBed?: boolean;
 	/** All of these are needed; a slash in one means either. */
 	readonly equipment?: readonly (Equipment | readonly Equipment[])[];
+	/** More pain than this ends it for the day, whatever the policy accepts elsewhere: 0 is any pain. */
+	readonly endsAbove?: number;
 	/** Where it serves something else than its family. */
 	readonly serves?: readonly Purpose[];
 	readonly cautions: readonly string[];

@@ -83,6 +83,7 @@ function exerciseOf(
 		...standingKey(r, exercise, chain, today),
 		...(step === undefined || family === undefined ? {} : { faults: faultsNamed(family, step) }),
 		...(capped === true ? { capped: true } : {}),
+		...(step?.endsAbove === undefined ? {} : { endsAbove: step.endsAbove }),
 		...(fears(r, familyId) ? { feared: true as const } : {}),
 		...(step !== undefined && family !== undefined && servesOf(family, step).includes('relief')
 			? { relief: true }

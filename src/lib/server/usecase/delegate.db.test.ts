@@ -12,6 +12,7 @@ import { hashOf, slipOf } from '../record/slip-of.ts';
 import type { Context } from './actor.ts';
 import { delegate, delegationShown, endDelegation, type NewDelegation } from './delegate.ts';
 import { delegated } from './delegated.ts';
+import { signingClosed } from './may-sign.ts';
 import { signDecision } from './sign-decision.ts';
 
 const TODAY = '2026-03-12';
@@ -116,7 +117,19 @@ describe('what a practice lets a trainer sign', () => {
 				basedOn: slip.chain.head.id,
 				answer: 'accepted'
 			});
+		const closed = async (ctx: Context) =>
+			signingClosed(
+				ctx.actor,
+				await reloaded(ctx, nerys.head.id),
+				{ family: slip.exercise.family, decision: slip.trace.decision },
+				TODAY
+			);
 		await d.owner.query(`update practice set trainer_signs = 'gentler'`);
+		// Said before it is pressed, in the words it is refused with.
+		expect([await closed(physio), await closed(trainer)]).toEqual([
+			null,
+			expect.stringContaining('advance is signed by a licensed')
+		]);
 		expect(await sign(trainer)).toMatchObject({
 			refusal: {
 				why: 'not-allowed',

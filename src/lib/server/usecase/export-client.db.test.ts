@@ -110,6 +110,14 @@ describe('the bundle', () => {
 		);
 		expect(codes.filter((c) => c === 'pain-next-morning')).toHaveLength(amos.mornings.length);
 		expect(codes).toEqual(expect.arrayContaining(['pain-in-session-peak', '8302-2', '29463-7']));
+		// Measured when it was set, not when the record was opened.
+		await d.owner.query(
+			`update client_setting set recorded_at = '2026-02-01T23:30:00Z' where client_id = $1`,
+			[amos.head.id]
+		);
+		const anew = bundleIn(await filesOf(amos.head.id));
+		const height = anew.entry!.find((e) => e.resource!.id === `${amos.head.setting.id}-h`)!;
+		expect((height.resource as Observation).effectiveDateTime).toBe('2026-02-01');
 	});
 	it('its LOINC codes carry their check digit', () => {
 		const luhn = (digits: string): number =>

@@ -3,6 +3,8 @@
  * enters the access log.
  */
 import { strToU8, zipSync, type Zippable } from 'fflate';
+import type { Day } from '#lib/core/base/calendar-day.ts';
+import { calendarDay } from '#lib/core/base/zone-day.ts';
 import { ok } from '#lib/core/base/result.ts';
 import { cellOf, csvOf } from '#lib/exchange/csv.ts';
 import { bundleOf } from '#lib/exchange/fhir/bundle.ts';
@@ -60,6 +62,12 @@ const tableFiles = (tables: readonly TableRows[]): Zippable =>
 		])
 	);
 
+/** The day the standing setting was written, where the client lives. */
+function setOn(tables: readonly TableRows[], { head }: ClientRecord): Day | undefined {
+	const row = tables.find((x) => x.table === 'client_setting')?.rows.find((s) => s.id === head.setting.id);
+	return row?.recorded_at instanceof Date ? calendarDay(head.tz, row.recorded_at) : undefined;
+}
+
 async function packed(t: PracticeTransaction, r: ClientRecord, ctx: Context): Promise<Archive> {
 	const tables = await rowsOfClient(t, r.head.id);
 	const files = await filesOfClient(t, r.head.id);
@@ -75,6 +83,7 @@ async function packed(t: PracticeTransaction, r: ClientRecord, ctx: Context): Pr
 			given: c.given === true,
 			day: String(c.local_day)
 		})),
+		builtOn: setOn(tables, r) ?? r.head.openedOn,
 		totals: await totals(t, r.head.id),
 		decisions: await decisions(t, r.head.id),
 		contacts: await contactsOf(t, r.head.id)

@@ -11,7 +11,6 @@ import { setupFor } from '#lib/core/fit/gentler.ts';
 import { breakKey } from '#lib/core/safety/standing.ts';
 import { breakText } from '#lib/wording/safety.ts';
 import type { Prescribed, Trace } from '#lib/core/decision/trace.ts';
-import { trainerMaySign, type TrainerSigns } from '#lib/core/decision/trainer-signs.ts';
 import { changeText, decisionSentence } from '#lib/wording/decision.ts';
 import { setupText } from '#lib/wording/setup.ts';
 import { stepTitle } from '#lib/wording/steps.ts';
@@ -22,7 +21,7 @@ import type { PrescriptionKind } from '../repo/exercise-repo.ts';
 import { conflict, invalid, notFound, refuseFor, type Context, type Outcome } from './actor.ts';
 import { command, type Run } from './command.ts';
 import { bolderThan } from './bolder.ts';
-import { delegated } from './delegated.ts';
+import { signingClosed } from './may-sign.ts';
 import { unitOf, writePrescription } from './prescribe.ts';
 import { heldBy } from '../record/held-by.ts';
 import { advancesToday, versions } from '../record/facts-of.ts';
@@ -61,13 +60,6 @@ interface NextPrescription {
 	readonly state: 'active' | 'stopped' | 'set-aside';
 }
 
-/** What the practice says to a trainer who signs more than it lets them. */
-const TRAINER_MAY: Readonly<Record<TrainerSigns, string>> = {
-	delegated: '',
-	gentler: 'In this practice an advance is signed by a licensed user; what holds or eases you may sign.',
-	nothing: 'In this practice a licensed user signs every decision.'
-};
-
 export const signDecision = command<Answer, Signed>({
 	verb: (a) => (a.answer === 'overridden' ? 'override' : 'sign'),
 	id: (a) => a.id,
@@ -83,10 +75,9 @@ export async function signIn({ t, ctx, recordedAt }: Run, a: Answer): Promise<Ou
 	const slip = flipped(slipOf(r, exercise, ctx.today, advancesToday(r, ctx.today)));
 	const stale = await staleness(t, a, slip);
 	if (stale !== undefined) return stale;
-	if (!delegated(ctx.actor, r, exercise.family, ctx.today))
-		return refuseFor('Signing for this client is not delegated to you; ask a licensed user.');
-	if (!ctx.actor.licensed && !trainerMaySign(r.room.practice.trainerSigns, slip.trace.decision))
-		return refuseFor(TRAINER_MAY[r.room.practice.trainerSigns]);
+	const { decision } = slip.trace;
+	const closed = signingClosed(ctx.actor, r, { family: exercise.family, decision }, ctx.today);
+	if (closed !== null) return refuseFor(closed);
 	if (slip.trace.decision === 'wait' && a.answer === 'accepted')
 		return invalid('answer', 'Nothing to sign yet: what the slip waits for comes first.');
 	const next = nextOf(ctx, r, slip, a);

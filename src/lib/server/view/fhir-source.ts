@@ -1,4 +1,5 @@
 /** The record of a client as the FHIR bundle reads it. */
+import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { FhirSource } from '#lib/exchange/fhir/source.ts';
 import type { SignedDecision } from '../repo/decision-repo.ts';
 import type { Intake } from '../repo/intake-repo.ts';
@@ -13,6 +14,8 @@ export interface BesideRecord {
 	readonly totals: readonly Total[];
 	readonly decisions: readonly SignedDecision[];
 	readonly contacts: FhirSource['client']['contacts'];
+	/** The day height and mass were set as they stand. */
+	readonly builtOn: Day;
 }
 
 const clientOf = ({ head }: ClientRecord, contacts: BesideRecord['contacts']): FhirSource['client'] => ({
@@ -66,7 +69,7 @@ export function fhirSourceOf(r: ClientRecord, beside: BesideRecord): FhirSource 
 		client: clientOf(r, beside.contacts),
 		body: {
 			id: head.setting.id,
-			day: head.openedOn,
+			day: beside.builtOn,
 			heightCm: head.setting.heightCm,
 			massKg: head.setting.massKg
 		},

@@ -30,12 +30,13 @@ const sessionsOf = ({ input, exercise }: NeededSlip): readonly SlipSession[] =>
 			seen: s.observed
 		}));
 
-/** `ids` are for its answer; `last` is what was signed last of this exercise. */
+/** `ids` are for its answer; `last` is what was signed last of this exercise; `closed` says why whoever looks cannot sign. */
 export function slipView(
 	slip: NeededSlip,
 	today: Day,
 	ids: SlipView['ids'],
-	last: SlipView['answered'] | undefined
+	last: SlipView['answered'] | undefined,
+	closed: string | null = null
 ): SlipView {
 	const { exercise, trace, chain } = slip;
 	const { head } = chain;
@@ -52,7 +53,7 @@ export function slipView(
 		now: { step: head.step, dose: head.dose, setup: head.setup },
 		next: change === null ? null : change.result,
 		mend: change?.kind === 'mend',
-		together: !slip.answered && agreedTogether(trace),
+		together: !slip.answered && closed === null && agreedTogether(trace),
 		quiet: tickedAlready(trace),
 		...{ decision, rule, provisional, usual, policy },
 		sentence: decisionSentence(trace, today),
@@ -70,6 +71,7 @@ export function slipView(
 				.join('; ')
 		})),
 		sessions: sessionsOf(slip),
-		answered: slip.answered && last !== undefined ? last : null
+		answered: slip.answered && last !== undefined ? last : null,
+		closed
 	};
 }

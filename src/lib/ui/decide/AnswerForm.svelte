@@ -45,7 +45,7 @@
 >
 	{#each Object.entries(ids) as [name, value] (name)}<input type="hidden" {name} {value} />{/each}
 	<div data-accept>
-		<Act name="answer" value="accepted" disabled={slip.decision === 'wait'}
+		<Act name="answer" value="accepted" disabled={slip.decision === 'wait' || slip.closed !== null}
 			><kbd class="mr-2 font-mono opacity-80">A</kbd>Agree: {agreed}</Act
 		>
 	</div>
@@ -54,7 +54,8 @@
 		type="button"
 		onclick={() => answer.begin(slip, 'altered')}
 		aria-expanded={kind === 'altered'}
-		disabled={nothingGentler}><kbd class="mr-2 font-mono opacity-80">G</kbd>Gentler</Act
+		disabled={nothingGentler || slip.closed !== null}
+		><kbd class="mr-2 font-mono opacity-80">G</kbd>Gentler</Act
 	>
 	<Act
 		kind="quiet"
@@ -64,6 +65,7 @@
 		disabled={!licensed}><kbd class="mr-2 font-mono opacity-80">O</kbd>Override</Act
 	>
 	{#if slip.decision === 'wait'}<span class="label">What it waits for comes first.</span>{/if}
-	{#if !licensed}<span class="label">An override takes a licensed user.</span>{/if}
+	{#if slip.closed !== null}<span class="label" data-testid="signing-closed">{slip.closed}</span>
+	{:else if !licensed}<span class="label">An override takes a licensed user.</span>{/if}
 	{#if kind !== null}<Instead {kind} {answer} {steps} {wrong} />{/if}
 </form>

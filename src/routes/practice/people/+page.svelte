@@ -12,6 +12,8 @@
 
 	let { data, form } = $props();
 	let lost = $state('');
+	/** What was kept is closed; what was opened meanwhile stays open. */
+	const closed = (id: string): void => void (changing = changing === id ? '' : changing);
 	const wrong = $derived(wrongAt(form));
 	const typed = $derived(form && 'typed' in form ? form.typed : {});
 	/** The member that is being changed. */
@@ -41,7 +43,7 @@
 							today={data.today}
 							wrong={typed.memberId === m.id ? wrong : () => undefined}
 							say={(text) => (lost = text)}
-							done={() => (changing = '')}
+							done={() => closed(m.id)}
 						/>{/key}{/if}</td
 			>
 			<td

@@ -13,6 +13,8 @@
 	let { data, form } = $props();
 	let lost = $state('');
 	let changing = $state('');
+	/** What was kept is closed; what was opened meanwhile stays open. */
+	const closed = (id: string): void => void (changing = changing === id ? '' : changing);
 	const wrong = $derived(wrongAt(form));
 	const typed = $derived(form && 'typed' in form ? form.typed : {});
 	const rooms = $derived([...new Set(data.items.map((i) => i.room))].sort());
@@ -51,7 +53,7 @@
 								kinds={data.kinds}
 								wrong={typed.itemId === item.id ? wrong : () => undefined}
 								say={(text) => (lost = text)}
-								done={() => (changing = '')}
+								done={() => closed(item.id)}
 							/>{/if}</td
 					>
 					<td class="align-top whitespace-nowrap">{sizeText(item)}</td>

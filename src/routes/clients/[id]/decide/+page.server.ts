@@ -13,6 +13,7 @@ import { signedDecisions } from '#lib/server/usecase/signed-decisions.ts';
 import { parseSlips } from '#lib/contract/several-form.ts';
 import { severalText } from '#lib/wording/decision.ts';
 import { signSeveral } from '#lib/server/usecase/sign-several.ts';
+import { signingClosed } from '#lib/server/usecase/may-sign.ts';
 import { signDecision } from '#lib/server/usecase/sign-decision.ts';
 import { undoDecision } from '#lib/server/usecase/undo-decision.ts';
 import type { Actions, PageServerLoad } from './$types';
@@ -55,7 +56,15 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 				const [id, prescriptionId] = formIds(ctx, 2) as [string, string];
 				const before = last.get(slip.exercise.id);
 				const answered = before === undefined ? undefined : { by: before.by, text: before.outcome.text };
-				return slipView(slip === open ? flipped(slip) : slip, ctx.today, { id, prescriptionId }, answered);
+				const { family } = slip.exercise;
+				const closed = signingClosed(ctx.actor, r, { family, decision: slip.trace.decision }, ctx.today);
+				return slipView(
+					slip === open ? flipped(slip) : slip,
+					ctx.today,
+					{ id, prescriptionId },
+					answered,
+					closed
+				);
 			})
 		};
 	});
