@@ -20,6 +20,15 @@ describe('left out', () => {
 		const ways = stepOf(f, 'reverse-lunge')?.next.map((e) => e.to) ?? [];
 		expect(ways).toEqual(['loaded-reverse-lunge', 'side-lunge']);
 	});
+	it('steps that lead to each other and are both left out end there, forwards and back', () => {
+		const of = (id: string, to: string, easier: string | null) => ({
+			...lunge.steps[0]!,
+			...{ id, easier, next: [{ to, dial: 'load' as const }] }
+		});
+		const round = { ...lunge, steps: [of('a', 'b', 'b'), of('b', 'c', 'c'), of('c', 'b', 'b')] };
+		const f = withoutLeftOut(round, ['b', 'c']);
+		expect(f.steps).toMatchObject([{ id: 'a', next: [], easier: null }]);
+	});
 	it('a ladder that loses nothing is itself, and nothing left out changes nothing', () => {
 		expect(withoutLeftOut(lunge, ['leg-press'])).toBe(lunge);
 		expect(laddersWithout(FAMILIES, [])).toBe(FAMILIES);
