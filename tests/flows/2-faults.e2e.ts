@@ -181,4 +181,9 @@ test('an owner without a licence is told what it takes', async ({ page }) => {
 	await expect(page.getByTestId('member')).toHaveCount(3);
 	await page.goto('/clients/new');
 	await expect(page.getByText('takes a trainer or licensed user').first()).toBeVisible();
+	// Whoever was refused is written down, for the owner to read.
+	await page.goto('/practice/records');
+	await expect(
+		page.getByTestId('look').filter({ hasText: 'refused GET /clients/new' }).first()
+	).toBeVisible();
 });

@@ -3,7 +3,7 @@ import { tableOf } from '../core/base/table.ts';
 import type { ExerciseFamily, Step } from '../core/exercise/family.ts';
 import { balance, impact, isometrics, mobility, tissue, trunk, warmUp } from './floor-ladders.ts';
 import { watchedFor } from './further-faults.ts';
-import { furthered } from './further-steps.ts';
+import { furthered } from './furthered.ts';
 import { bridgeFamily, hingeFamily } from './hip-ladders.ts';
 import { calf, kneeExtensionFamily, kneeFlexion, legPressFamily } from './knee-ladders.ts';
 import { lunge, stepFamily } from './lower-ladders.ts';

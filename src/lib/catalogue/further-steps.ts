@@ -4,9 +4,9 @@
  * @source common-practice steps, gates, doses, faults and cues
  */
 import type { Dial } from '../core/exercise/dial.ts';
-import type { Edge, ExerciseFamily, Gate, Step } from '../core/exercise/family.ts';
+import type { Gate, Step } from '../core/exercise/family.ts';
 import type { KeyPose } from '../core/figure/key-pose.ts';
-import { clean, confident, DOSE, faultFree, faultsOf, held, sides, step } from './make.ts';
+import { clean, confident, DOSE, faultFree, held, sides, step } from './make.ts';
 import { hook, POSES, standing, supine } from './poses.ts';
 
 export interface Further {
@@ -786,29 +786,3 @@ export const FURTHER: readonly Further[] = [
 	...WARM,
 	SKIP
 ];
-
-/** The edges that lead to further steps, by where they begin. */
-function edgesFrom(step: Step, further: readonly Further[]): readonly Edge[] {
-	return further.flatMap((f): Edge[] => {
-		const dial = f.from?.[step.id];
-		return dial === undefined ? [] : [{ to: f.step.id, dial }];
-	});
-}
-
-/** A ladder with its further steps, each behind its own; their faults join the family's. */
-export function furthered(family: ExerciseFamily): ExerciseFamily {
-	const own = FURTHER.filter((f) => f.family === family.id);
-	if (own.length === 0) return family;
-	const steps: Step[] = family.steps.map((s) => ({ ...s, next: [...s.next, ...edgesFrom(s, own)] }));
-	for (const f of own) {
-		const at = steps.findIndex((s) => s.id === f.after);
-		if (at < 0) throw new Error(`${f.step.id} stands behind ${f.after}, which ${family.id} does not have`);
-		steps.splice(at + 1, 0, f.step);
-	}
-	const known = new Set(family.faults.map((f) => f.id));
-	return {
-		...family,
-		steps,
-		faults: [...family.faults, ...faultsOf(own.map((f) => f.step)).filter((f) => !known.has(f.id))]
-	};
-}

@@ -3,13 +3,11 @@ import { z } from 'zod';
 import { text } from '#lib/contract/basics.ts';
 import { signIn } from '#lib/server/http/sign-in.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
+import { ownPath, returnTo } from '#lib/server/http/return-to.ts';
 import type { Actions, PageServerLoad } from './$types';
 
-/** Only a path of our own may be returned to. */
-const safe = (to: string | null): string => (to !== null && /^\/(?!\/)[\w\-/.]*$/.test(to) ? to : '/');
-
 export const load: PageServerLoad = ({ locals, url }) => {
-	if (locals.context !== undefined) redirect(303, safe(url.searchParams.get('to')));
+	if (locals.context !== undefined) redirect(303, ownPath(url.searchParams.get('to')));
 	return { kept: url.searchParams.has('kept') };
 };
 
@@ -31,9 +29,6 @@ export const actions: Actions = {
 			return fail(429, { message: 'Too many attempts. Wait a minute, then try again.', email });
 		if (answer === 'second') redirect(303, `/sign-in/second${event.url.search}`);
 		if (answer === 'wrong') return fail(401, { message: 'E-mail and password do not match.', email });
-		redirect(
-			303,
-			safe(event.url.searchParams.get('to')) + (event.url.searchParams.has('kept') ? '?kept=1' : '')
-		);
+		redirect(303, returnTo(event.url));
 	}
 };

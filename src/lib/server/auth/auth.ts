@@ -57,7 +57,11 @@ export function makeAuth({ url, secret, origin, signUp = false, perMinute = 60 }
 			revokeSessionsOnPasswordReset: true,
 			sendResetPassword: async ({ user, token }) => {
 				const link = `${origin}/reset/${token}`;
-				const text = `Somebody, most likely you, asked to set a new password for ${user.email}.\n\nWithin ${RESET_SECONDS / 60} minutes, once:\n${link}\n\nIf it was not you, do nothing: your password stays as it is.\n`;
+				const text = [
+					`Somebody, most likely you, asked to set a new password for ${user.email}.`,
+					`Within ${RESET_SECONDS / 60} minutes, once:\n${link}`,
+					'If it was not you, do nothing: your password stays as it is.\n'
+				].join('\n\n');
 				await sendLetter({ to: user.email, subject: 'A new password', text, secret: link });
 			}
 		},

@@ -36,7 +36,8 @@ interface Row {
 
 export async function room(t: PracticeTransaction): Promise<Room> {
 	const { rows } = await sql<Row>`select
-		(select jsonb_build_object('screening_weeks', p.screening_weeks, 'retest_weeks', p.retest_weeks, 'trainer_signs', p.trainer_signs) from practice p where p.id = ${t.practiceId}) as practice,
+		(select jsonb_build_object('screening_weeks', p.screening_weeks, 'retest_weeks', p.retest_weeks, 'trainer_signs', p.trainer_signs)
+			from practice p where p.id = ${t.practiceId}) as practice,
 		coalesce((select jsonb_agg(to_jsonb(e)) from equipment e where e.count > 0 and not e.out_of_order), '[]') as equipment,
 		coalesce((select jsonb_agg(to_jsonb(d)) from delegation d where d.practice_id = ${t.practiceId} and d.member_id = ${t.memberId} and ${isHead('delegation', 'd')}), '[]') as delegations,
 		coalesce((select jsonb_agg(f.content order by f.family) from own_family f where ${isHead('own_family', 'f')}), '[]') as own`.execute(

@@ -83,3 +83,11 @@ export async function readAttachment(
 	if (!shown.ok) return shown;
 	return shown.value.more === undefined ? notFound : ok(shown.value.more);
 }
+
+const ENDING: Readonly<Record<string, string>> = {
+	'application/pdf': 'pdf',
+	'image/jpeg': 'jpg',
+	'image/png': 'png'
+};
+/** How a file of this kind ends. */
+export const endingOf = (media: string): string => ENDING[media] ?? 'bin';

@@ -17,6 +17,7 @@ import { totals } from '../repo/sheet-repo.ts';
 import type { ClientRecord } from '../record/load.ts';
 import { fhirSourceOf } from '../view/fhir-source.ts';
 import type { Context, Outcome } from './actor.ts';
+import { endingOf } from './attach.ts';
 import { showClient } from './show-client.ts';
 import { contactsOf } from './show-entries.ts';
 
@@ -24,12 +25,6 @@ export interface Archive {
 	readonly name: string;
 	readonly bytes: Uint8Array;
 }
-
-const ENDING: Readonly<Record<string, string>> = {
-	'application/pdf': 'pdf',
-	'image/jpeg': 'jpg',
-	'image/png': 'png'
-};
 
 /** A name that every file system takes. */
 const plain = (s: string): string =>
@@ -43,7 +38,7 @@ const plain = (s: string): string =>
 const attached = (files: readonly FileOf[]): Zippable =>
 	Object.fromEntries(
 		files.map((f, i) => [
-			`attachments/${f.day}-${i + 1}-${plain(f.title) || 'file'}.${ENDING[f.media] ?? 'bin'}`,
+			`attachments/${f.day}-${i + 1}-${plain(f.title) || 'file'}.${endingOf(f.media)}`,
 			// Pictures and PDFs are packed already.
 			[new Uint8Array(f.bytes), { level: 0 as const }]
 		])

@@ -3,7 +3,9 @@ import { randomUUID } from 'node:crypto';
 import { expect, it } from 'vitest';
 import { client, demoForEach, reloaded, value } from '../../../../tests/database.ts';
 import { fitContextOf } from '../record/fit-of.ts';
-import { nextStepsOf } from '../record/gates-of.ts';
+import { usualNow } from '../record/facts-of.ts';
+import { nextStepsOf, shownOf } from '../record/gates-of.ts';
+import { slipOf } from '../record/slip-of.ts';
 import type { ClientRecord } from '../record/load.ts';
 import type { Context } from './actor.ts';
 import { leaveOut, takeStepBack, type LeftOut } from './leave-out.ts';
@@ -79,4 +81,27 @@ it('is a licensed user’s word, of a step there is, and never of what is in the
 	expect((await reloaded(physio, amos.head.id)).families.squat!.steps.map((s) => s.id)).toContain(
 		'goblet-squat'
 	);
+});
+
+it('what the slip and the gates are made of carries what a step and a session say of pain', async () => {
+	const wren = await client(physio, 'Wren');
+	const e = wren.exercises[0]!;
+	const curl = {
+		...e,
+		family: 'knee-flexion',
+		prescriptions: [{ ...e.prescriptions.at(-1)!, step: 'standing-curl' }]
+	};
+	expect(slipOf({ ...wren, exercises: [curl] }, curl, TODAY, 0).input.exercise.endsAbove).toBe(0);
+	expect(slipOf(wren, e, TODAY, 0).input.exercise).not.toHaveProperty('endsAbove');
+	const seen = wren.logs.find(
+		(l) => l.session.observed && l.session.pains.some((p) => p.region === e.region && p.peak !== undefined)
+	)!;
+	const told = seen.session.pains.find((p) => p.region === e.region)!.peak;
+	const usual = usualNow(wren, e.region, seen.session.date);
+	expect(shownOf(wren)).toContainEqual(
+		expect.objectContaining({ pain: told, calm: Math.max(usual, wren.policy.safeMax) }) as object
+	);
+	// Where safe is less than usual, usual is calm.
+	const strict = { ...wren, policy: { ...wren.policy, safeMax: 0 } };
+	expect(shownOf(strict)).toContainEqual(expect.objectContaining({ pain: told, calm: usual }) as object);
 });

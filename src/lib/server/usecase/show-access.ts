@@ -12,11 +12,12 @@ const MOST = 100;
 export async function showAccess(
 	ctx: Context,
 	of: { readonly clientId?: string; readonly before?: Date } = {}
-): Promise<Outcome<readonly Look[]>> {
+): Promise<Outcome<{ readonly looks: readonly Look[]; readonly more: boolean }>> {
 	const may = allow(ctx.actor, 'read the access log');
 	if (!may.ok) return may;
-	if (of.clientId !== undefined && !isUuid(of.clientId)) return ok([]);
-	return ok(await ctx.inPractice((t) => looks(t, { ...of, most: MOST })));
+	if (of.clientId !== undefined && !isUuid(of.clientId)) return ok({ looks: [], more: false });
+	const found = await ctx.inPractice((t) => looks(t, { ...of, most: MOST + 1 }));
+	return ok({ looks: found.slice(0, MOST), more: found.length > MOST });
 }
 
 /** Written down, and never in the way: a look that cannot be noted is refused all the same. */

@@ -17,7 +17,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const ends = orError(await showRecordEnds(ctx));
 	const before = new Date(url.searchParams.get('before') ?? '');
 	const clientId = url.searchParams.get('client') ?? undefined;
-	const looks = orError(
+	const { looks, more } = orError(
 		await showAccess(ctx, {
 			...(clientId === undefined ? {} : { clientId }),
 			...(Number.isNaN(before.getTime()) ? {} : { before })
@@ -27,6 +27,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		ends,
 		clientId,
 		looks: looks.map((x) => ({ ...x, at: x.at.toISOString() })),
+		more,
 		tz: ctx.tz,
 		ids: formIds(ctx, ends.requests.length + ends.due.length)
 	};

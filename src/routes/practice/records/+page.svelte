@@ -85,4 +85,4 @@
 </h2>
 {#if data.clientId !== undefined}<p><a href="?#looks">All that was looked at</a></p>{/if}
 <LookRows looks={data.looks} tz={data.tz} />
-{#if data.looks.length === 100}<p class="mt-2"><a href={older}>Earlier</a></p>{/if}
+{#if data.more}<p class="mt-2"><a href={older}>Earlier</a></p>{/if}

@@ -1,13 +1,11 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { formOf } from '#lib/server/http/form-of.ts';
+import { ownPath, returnTo } from '#lib/server/http/return-to.ts';
 import { signInSecond } from '#lib/server/http/sign-in.ts';
 import type { Actions, PageServerLoad } from './$types';
 
-/** Only a path of our own may be returned to. */
-const safe = (to: string | null): string => (to !== null && /^\/(?!\/)[\w\-/.]*$/.test(to) ? to : '/');
-
 export const load: PageServerLoad = ({ locals, url }) => {
-	if (locals.context !== undefined) redirect(303, safe(url.searchParams.get('to')));
+	if (locals.context !== undefined) redirect(303, ownPath(url.searchParams.get('to')));
 };
 
 const LONGEST_CODE = 40;
@@ -26,9 +24,6 @@ export const actions: Actions = {
 		if (code.trim() === '') return fail(422, { message: 'Type the code that the phone shows.', over: false });
 		const answer = await signInSecond(event, code);
 		if (answer !== 'in') return fail(STATUS[answer], { message: SAID[answer], over: answer === 'over' });
-		redirect(
-			303,
-			safe(event.url.searchParams.get('to')) + (event.url.searchParams.has('kept') ? '?kept=1' : '')
-		);
+		redirect(303, returnTo(event.url));
 	}
 };

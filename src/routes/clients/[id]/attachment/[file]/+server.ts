@@ -1,18 +1,12 @@
 /** One attachment as a file of its own: in its own tab, with nothing of ours around it. */
 import { contextIn } from '#lib/server/http/client-page.ts';
 import { orError } from '#lib/server/http/respond.ts';
-import { readAttachment } from '#lib/server/usecase/attach.ts';
+import { endingOf, readAttachment } from '#lib/server/usecase/attach.ts';
 import type { RequestHandler } from './$types';
-
-const ENDING: Readonly<Record<string, string>> = {
-	'application/pdf': 'pdf',
-	'image/jpeg': 'jpg',
-	'image/png': 'png'
-};
 
 export const GET: RequestHandler = async ({ locals, params }) => {
 	const file = orError(await readAttachment(contextIn(locals), params.id, params.file));
-	const name = `${file.title.replace(/[^\p{L}\p{N} _-]/gu, '').trim() || 'attachment'}.${ENDING[file.media] ?? 'bin'}`;
+	const name = `${file.title.replace(/[^\p{L}\p{N} _-]/gu, '').trim() || 'attachment'}.${endingOf(file.media)}`;
 	return new Response(new Uint8Array(file.bytes), {
 		headers: {
 			'content-type': file.media,
