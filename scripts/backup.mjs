@@ -11,9 +11,9 @@ if (!existsSync(stateFile)) {
 }
 const serving = isServing();
 const database = await databaseOf();
-if (database.own) {
+if (!database.backedUp) {
 	console.error(
-		'A server of your own is backed up where it runs: pg_dump -Fc of its database, checked by restoring it.'
+		'A server of your own is backed up from here where BACKUP_URL names a role that may: docs/running.md. Else back it up where it runs.'
 	);
 	process.exit(1);
 }

@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
 import { chmodSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { startCluster } from './cluster.mjs';
+import { ensurePostgres, startCluster } from './cluster.mjs';
 import { root } from './ensure.mjs';
 
 export const home = process.env.BOLSTER_HOME ?? join(root, '.practice');
@@ -18,7 +18,7 @@ export function keepState(state) {
 	chmodSync(stateFile, 0o600);
 }
 
-/** A server of one's own is used where both addresses are given; else a private cluster in the practice's folder. */
+/** A server of one's own is used where both addresses are given, backed up from here where BACKUP_URL is too; else a private cluster in the practice's folder. */
 export async function databaseOf() {
 	mkdirSync(home, { recursive: true, mode: 0o711 });
 	const { DATABASE_URL, MIGRATE_URL } = process.env;
@@ -31,16 +31,22 @@ export async function databaseOf() {
 	if (DATABASE_URL !== undefined)
 		return {
 			own: true,
-			env: { AUTH_SECRET: process.env.AUTH_SECRET ?? secretKept() },
+			backedUp: process.env.BACKUP_URL !== undefined,
+			env: {
+				AUTH_SECRET: process.env.AUTH_SECRET ?? secretKept(),
+				...(process.env.BACKUP_URL === undefined ? {} : { PG_BIN: process.env.PG_BIN ?? ensurePostgres() })
+			},
 			stop: () => undefined
 		};
 	const cluster = await startCluster(home);
 	return {
 		own: false,
+		backedUp: true,
 		env: {
 			DATABASE_URL: cluster.appUrl('bolster'),
 			MIGRATE_URL: cluster.ownerUrl('bolster'),
 			SUPER_URL: cluster.superUrl,
+			BACKUP_URL: cluster.superUrl,
 			OWNER_PASSWORD: cluster.passwords.owner,
 			APP_PASSWORD: cluster.passwords.app,
 			AUTH_SECRET: process.env.AUTH_SECRET ?? cluster.authSecret,

@@ -14,9 +14,9 @@ if (isServing()) {
 	process.exit(1);
 }
 const database = await databaseOf();
-if (database.own) {
+if (!database.backedUp) {
 	console.error(
-		'A server of your own is restored where it runs: pg_restore into an empty database, then npm start.'
+		'A server of your own is restored from here where BACKUP_URL names a role that may: docs/running.md. Else pg_restore into an empty database, then npm start.'
 	);
 	process.exit(1);
 }

@@ -38,7 +38,8 @@ export function isFree(port, host = '127.0.0.1') {
 /** The server gets what it needs and no more: neither owner nor superuser password. */
 export function serve(env) {
 	const own = { ...env };
-	for (const secret of ['MIGRATE_URL', 'SUPER_URL', 'OWNER_PASSWORD', 'APP_PASSWORD']) delete own[secret];
+	for (const secret of ['MIGRATE_URL', 'SUPER_URL', 'BACKUP_URL', 'OWNER_PASSWORD', 'APP_PASSWORD'])
+		delete own[secret];
 	return spawn(process.execPath, [join(root, 'build/index.js')], {
 		cwd: root,
 		env: { ...own, LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn' },

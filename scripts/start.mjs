@@ -57,7 +57,7 @@ const env = {
 	BOLSTER_HOME: home,
 	BOLSTER_ERASURES: erasures,
 	BOLSTER_MAIL: process.env.BOLSTER_MAIL ?? join(home, 'mail'),
-	...(database.own ? {} : { BOLSTER_BACKUPS: backups })
+	...(database.backedUp ? { BOLSTER_BACKUPS: backups } : {})
 };
 // A day that stands still is the demo's.
 for (const demo of ['BOLSTER_TODAY', 'BOLSTER_DAY_FILE', 'DEMO_TODAY']) delete env[demo];
@@ -77,7 +77,7 @@ if (await ready(`http://127.0.0.1:${port}/readyz`, server)) {
 }
 
 /** Once a day, while it serves; npm run backup makes one at once. */
-if (!database.own) {
+if (database.backedUp) {
 	const daily = () =>
 		spawn(process.execPath, [join(root, 'scripts/backup.mjs'), '--if-older', '24'], {
 			cwd: root,

@@ -32,11 +32,22 @@ const OPEN = [
 
 export const init: ServerInit = async () => {
 	const { pool } = database();
+	secretOrEnd();
 	void checked(pool);
 	process.on('sveltekit:shutdown', async () => {
 		await Promise.allSettled([pool.end(), authService().pool.end()]);
 	});
 };
+
+/** Without a secret of its own nothing is served: better no server than one that looks ready and signs nobody in. */
+function secretOrEnd(): void {
+	try {
+		authService();
+	} catch (e) {
+		log.fatal({ error: (e as Error).message });
+		process.exit(1);
+	}
+}
 
 /** Set once the database answered and its role is a plain one; until then pages say that the database is silent. */
 let roleChecked = false;

@@ -11,7 +11,10 @@ import { expect, test, type Page } from '@playwright/test';
 import { Fhir } from 'fhir';
 import { strFromU8, unzipSync } from 'fflate';
 import { base32, codeAt } from '../totp.ts';
-import { accessible } from './people.ts';
+import { startCluster } from '../../scripts/cluster.mjs';
+import { addDays } from '#lib/core/base/calendar-day.ts';
+import { longDay } from '#lib/wording/typed-day.ts';
+import { accessible, choose, score, screenByKey } from './people.ts';
 
 const PORT = 4398;
 const ORIGIN = `http://127.0.0.1:${PORT}`;
@@ -25,6 +28,9 @@ const env = {
 };
 let server: ChildProcess | undefined;
 let founding = '';
+/** The path of the first client, known once they are registered. */
+let firstClient = '';
+let decided = { same: 0, other: 0 };
 
 /** Starts the practice and answers what it printed once it serves. */
 async function start(): Promise<string> {
@@ -220,6 +226,7 @@ test('the physiotherapist registers the first client; clinical pages are not the
 	await page.getByRole('button', { name: 'Register and screen' }).click();
 	await expect(page).toHaveURL(/\/screen$/);
 	const screen = page.url();
+	firstClient = new URL(screen).pathname.replace(/\/screen$/, '');
 	const owner = await (await browser.newContext()).newPage();
 	await signIn(owner, ...OWNER);
 	await expect(owner).toHaveURL(/\/practice\/people$/);
@@ -236,12 +243,173 @@ test('the physiotherapist registers the first client; clinical pages are not the
 	await expect(owner.getByTestId('done')).toContainText('Kept: Nell Carrow');
 	await expect(owner.getByLabel('no longer of this practice')).toHaveCount(0);
 	expect((await page.request.get(screen)).status()).toBe(200);
-	// Who has gone is of no practice, and is told so.
-	await owner.getByRole('button', { name: 'Change Tam Dunnage' }).click();
-	await owner.getByLabel('no longer of this practice').check();
-	await owner.getByRole('button', { name: 'Keep' }).click();
-	await expect(owner.getByTestId('member').filter({ hasText: 'Tam' })).toContainText('until');
 	await owner.context().close();
+});
+
+/** What the application is told, as the practice keeps it, with the day standing where a test puts it. */
+async function onADay(day: string): Promise<{ readonly origin: string; readonly end: () => Promise<void> }> {
+	const cluster = await startCluster(home);
+	const origin = `http://127.0.0.1:${PORT - 2}`;
+	const child = spawn(process.execPath, ['build/index.js'], {
+		cwd: root,
+		env: {
+			...env,
+			DATABASE_URL: cluster.appUrl('bolster'),
+			AUTH_SECRET: cluster.authSecret,
+			BOLSTER_TODAY: day,
+			ORIGIN: origin,
+			HOST: '127.0.0.1',
+			PORT: String(PORT - 2),
+			NODE_ENV: 'production',
+			LOG_LEVEL: 'warn'
+		},
+		stdio: ['ignore', 'ignore', 'inherit']
+	});
+	await expect
+		.poll(
+			() =>
+				fetch(`${origin}/readyz`).then(
+					(r) => r.status,
+					() => 0
+				),
+			{ timeout: 60_000 }
+		)
+		.toBe(200);
+	return {
+		origin,
+		end: async () => {
+			const gone = new Promise((done) => child.on('exit', done));
+			child.kill('SIGTERM');
+			await gone;
+		}
+	};
+}
+
+/** How often a decision of the record was taken again from its inputs, and came out the same. */
+async function replayed(
+	page: Page,
+	client: string
+): Promise<{ readonly same: number; readonly other: number }> {
+	await go(page, `${client}/trend`);
+	await page.getByRole('link', { name: 'Replay all' }).click();
+	const history = page.getByTestId('history');
+	await expect(history.getByText('same trace').first()).toBeVisible();
+	return {
+		same: await history.getByText('same trace').count(),
+		other: await history.getByText('differs since').count()
+	};
+}
+
+test('a week of work: prescribed, given to a trainer, done, heard back, signed by them, and theirs no more', async ({
+	page,
+	browser
+}) => {
+	test.setTimeout(300_000);
+	const today = new Date().toISOString().slice(0, 10);
+	const week = await onADay(today);
+	const at = (path: string) => `${week.origin}${path}`;
+	const nextDay = () => page.request.post(at('/demo/next-day'), { headers: { origin: week.origin } });
+	try {
+		await go(page, at('/sign-in'));
+		await page.getByLabel('E-mail').fill(PHYSIO[0]);
+		await page.getByLabel('Password').fill(PHYSIO[1]);
+		await page.getByRole('button', { name: 'Sign in' }).click();
+		await expect(page).toHaveURL(at('/'));
+		await go(page, at(`${firstClient}/screen`));
+		await screenByKey(page, []);
+		await page.keyboard.press('Enter');
+		await expect(page.getByTestId('done')).toBeVisible();
+		await go(page, at(`${firstClient}/ask`));
+		await page.getByLabel('or from the list').selectOption('hip-right');
+		await page.getByLabel('Usual morning, 0–10').fill('1');
+		await page.getByLabel('Worst, 0–10').fill('3');
+		await page.getByRole('button', { name: 'Save right hip' }).click();
+		await expect(page.getByTestId('done')).toContainText('Saved: right hip');
+		await go(page, at(`${firstClient}/measure`));
+		for (const [label, v] of [
+			['Knee bend left end', '130'],
+			['Knee bend right end', '130'],
+			['Sitting fold left tolerable', '110'],
+			['Sitting fold right tolerable', '110'],
+			['Hip turned out left end', '45'],
+			['Hip turned out right end', '40']
+		] as const)
+			await page.getByLabel(label).fill(v);
+		await page.keyboard.press('Enter');
+		await expect(page.getByTestId('done')).toContainText('Saved 6 readings.');
+		await go(page, at(`${firstClient}/ladder?family=abduction&step=clamshell`));
+		await page.locator('[data-prescribe] button').click();
+		await expect(page.getByTestId('done')).toContainText('Prescribed');
+		await go(page, at(`${firstClient}/plan`));
+		await page.getByRole('button', { name: 'Give a trainer something to do' }).click();
+		await page.getByLabel('Trainer').selectOption({ label: 'Tam Dunnage' });
+		await page.getByLabel('Until').fill('31 Dec 2020');
+		await page.getByRole('button', { name: 'Give it' }).click();
+		await expect(page.getByText('This day is past already.').first()).toBeVisible();
+		await page.getByLabel('Until').fill(longDay(addDays(today, 28)));
+		await page.getByLabel('Calls when').fill('the hip is above 4');
+		await page.getByRole('button', { name: 'Give it' }).click();
+		await expect(page.getByTestId('delegation')).toContainText(
+			'Tam Dunnage prescribes and signs Side of the hip'
+		);
+		const tam = await (await browser.newContext()).newPage();
+		await go(tam, at('/sign-in'));
+		await tam.getByLabel('E-mail').fill('tam@quay.example');
+		await tam.getByLabel('Password').fill('rope and a bucket');
+		await tam.getByRole('button', { name: 'Sign in' }).click();
+		await expect(tam).toHaveURL(at('/'));
+		// Three sessions in a week, every other day, each with its next morning.
+		for (const visit of [1, 2, 3]) {
+			await go(tam, at(`${firstClient}/log`));
+			for (const [label, value] of [
+				['Effort', 3],
+				['Before', 1],
+				['Worst', 1],
+				['After', 1],
+				['Confidence', 9],
+				['Muscle soreness', 1]
+			] as const)
+				await score(tam, label, value);
+			await tam.getByLabel('seen by me').check();
+			await tam.getByLabel('clean throughout').check();
+			await tam.getByRole('button', { name: 'Log as prescribed' }).click();
+			await expect(tam.getByTestId('done')).toContainText('Logged.');
+			await go(tam, at(`${firstClient}/decide`));
+			await expect(tam.getByTestId('sentence')).toContainText('Wait: the morning after');
+			await nextDay();
+			await go(tam, at(`${firstClient}/morning`));
+			await score(tam, 'Pain this morning', 1);
+			await choose(tam, 'none');
+			await tam.getByRole('button', { name: /the morning$/ }).click();
+			await expect(tam.getByTestId('done')).toHaveText('Entered.');
+			if (visit < 3) await nextDay();
+		}
+		await go(tam, at(`${firstClient}/decide`));
+		await expect(tam.getByTestId('sentence')).toContainText('Advance');
+		await tam.keyboard.press('a');
+		await expect(tam.getByTestId('done')).toContainText('Signed. Advance');
+		// Ended, it is used no more, and who has gone is of no practice, and is told so.
+		await go(page, at(`${firstClient}/plan`));
+		await page.getByRole('button', { name: 'End what Tam Dunnage may' }).click();
+		await expect(page.getByTestId('delegation')).toHaveCount(0);
+		await go(tam, at(`${firstClient}/ladder?family=abduction&step=clamshell`));
+		await tam.locator('[data-prescribe] button').click();
+		await expect(tam.getByTestId('refused')).toContainText(
+			'Prescribing for this client is not delegated to you'
+		);
+		decided = await replayed(page, at(firstClient));
+		expect(decided).toEqual({ same: 1, other: 0 });
+		await tam.context().close();
+	} finally {
+		await week.end();
+	}
+	// Who has gone is of no practice, and is told so.
+	await signIn(page, ...OWNER);
+	await expect(page).toHaveURL(/\/practice\/people$/);
+	await page.getByRole('button', { name: 'Change Tam Dunnage' }).click();
+	await page.getByLabel('no longer of this practice').check();
+	await page.getByRole('button', { name: 'Keep' }).click();
+	await expect(page.getByTestId('member').filter({ hasText: 'Tam' })).toContainText('until');
 	const gone = await (await browser.newContext()).newPage();
 	await signIn(gone, 'tam@quay.example', 'rope and a bucket');
 	await expect(gone.getByText('of no practice just now')).toBeVisible();
@@ -588,16 +756,7 @@ test('whatever is killed outright, what was said to be kept is there, once, and 
 	test.setTimeout(400_000);
 	await signIn(page, PHYSIO[0], 'a lamp in the loft');
 	await expect(page).toHaveURL(`${ORIGIN}/`);
-	await go(page, '/clients');
-	const client = (await page
-		.getByTestId('client')
-		.filter({ hasText: 'First Of Many' })
-		.getByRole('link')
-		.first()
-		.getAttribute('href'))!
-		.split('/')
-		.slice(0, 3)
-		.join('/');
+	const client = firstClient;
 	const kept: string[] = [];
 	const tried: string[] = [];
 	let n = 0;
@@ -696,6 +855,8 @@ test('a backup that was read back; everything lost; everything back, and a cut-s
 	await expect(page.getByTestId('client')).toContainText(['First Of Many']);
 	// Erased after an earlier backup: that one, put in place, erases them again.
 	await expect(page.getByText('Registered Twice')).toHaveCount(0);
+	// Every decision is taken again from what came back, and comes out as it was signed.
+	expect(await replayed(page, firstClient)).toEqual(decided);
 	await stop();
 	const [older] = readdirSync(`${home}-copy`)
 		.filter((n) => n.endsWith('.dump'))

@@ -130,8 +130,14 @@
 					<td class="align-top whitespace-nowrap">{c.lastSession === null ? '–' : shortDay(c.lastSession)}</td
 					>
 					<td class="align-top">{c.inUse}</td>
-					<td class="align-top text-right"
-						>{#if c.status === 'archived' && data.licensed}<button
+					<td class="align-top text-right whitespace-nowrap"
+						>{#if c.status === 'archived' && data.licensed}<a
+								href="/clients/{c.clientId}/archive"
+								download
+								data-sveltekit-reload
+								class="mr-4"
+								aria-label="The record of {c.name} as one file">take along</a
+							><button
 								type="button"
 								class="min-h-6 cursor-pointer text-accent underline"
 								aria-expanded={taking === c.clientId}

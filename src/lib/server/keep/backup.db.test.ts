@@ -25,6 +25,7 @@ beforeEach(async () => {
 	where = {
 		superUrl: inject('superUrl'),
 		database,
+		owner: 'bolster_owner',
 		bin: ensurePostgres(),
 		folder: mkdtempSync(join(tmpdir(), 'backups-'))
 	};

@@ -22,6 +22,8 @@ export interface Where {
 	/** As superuser, to any database of the cluster. */
 	readonly superUrl: string;
 	readonly database: string;
+	/** The role that owns it; a copy belongs to the same one. */
+	readonly owner: string;
 	/** The folder of pg_dump and pg_restore. */
 	readonly bin: string;
 	readonly folder: string;
@@ -88,15 +90,17 @@ function run(program: string, url: string, args: readonly string[]): void {
 	if (status !== 0) throw new BackupFailed((error?.message ?? stderr).trim().slice(0, 600));
 }
 
+const quoted = (identifier: string): string => `"${identifier.replaceAll('"', '""')}"`;
+
 const scratchName = (): string => `bolster_scratch_${process.pid}_${Date.now().toString(36)}`;
 
 async function inScratch<T>(
-	{ superUrl, bin }: Where,
+	{ superUrl, bin, owner }: Where,
 	file: string,
 	work: (url: string, name: string) => Promise<T>
 ): Promise<T> {
 	const name = scratchName();
-	await connected(superUrl, (c) => c.query(`create database ${name} owner bolster_owner`));
+	await connected(superUrl, (c) => c.query(`create database ${name} owner ${quoted(owner)}`));
 	try {
 		run(join(bin, 'pg_restore'), urlOf(superUrl, name), ['--exit-on-error', file]);
 		return await work(urlOf(superUrl, name), name);
@@ -188,6 +192,7 @@ async function busy(superUrl: string, database: string): Promise<number> {
 /** Puts a backup in the place of what stands, which is kept; answers under which name. Refused with what is wrong, nothing is changed. */
 export async function restore(where: Where, file: string, now: Date): Promise<{ readonly before: string }> {
 	const { superUrl, database } = where;
+	const named = quoted(database);
 	if (!existsSync(file)) throw new BackupFailed(`there is no file ${file}`);
 	const beside = `${file}.json`;
 	const held = existsSync(beside) ? (JSON.parse(readFileSync(beside, 'utf8')) as Contents) : undefined;
@@ -208,9 +213,9 @@ export async function restore(where: Where, file: string, now: Date): Promise<{ 
 		if (wrong.length > 0) throw new BackupFailed(`restored it differs in ${wrong.join(', ')}`);
 		const before = `bolster_before_${now.toISOString().slice(0, 19).replaceAll(/\D/g, '')}`;
 		await connected(superUrl, async (c) => {
-			await c.query(`alter database ${database} rename to ${before}`);
-			await c.query(`alter database ${name} rename to ${database}`).catch(async (e: unknown) => {
-				await c.query(`alter database ${before} rename to ${database}`);
+			await c.query(`alter database ${named} rename to ${before}`);
+			await c.query(`alter database ${name} rename to ${named}`).catch(async (e: unknown) => {
+				await c.query(`alter database ${before} rename to ${named}`);
 				throw e;
 			});
 		});

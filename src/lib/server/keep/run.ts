@@ -14,23 +14,26 @@ const env = (name: string): string => {
 	return v;
 };
 const now = new Date();
-const DATABASE = 'bolster';
 const where = (): Where => ({
-	superUrl: env('SUPER_URL'),
-	database: DATABASE,
+	superUrl: env('BACKUP_URL'),
+	database: decodeURIComponent(new URL(env('MIGRATE_URL')).pathname.slice(1)),
+	owner: decodeURIComponent(new URL(env('MIGRATE_URL')).username),
 	bin: env('PG_BIN'),
 	folder: env('BOLSTER_BACKUPS')
 });
 const say = (answer: object): void => console.log(JSON.stringify(answer));
 
-/** Of a server of one's own the roles are there, and its backups are its administrator's. */
+/** Of a server of one's own the roles are there; it is dumped first where a role that may do so is named (BACKUP_URL). */
 async function prepare(): Promise<object> {
 	const own = process.env.SUPER_URL === undefined;
 	if (!own)
-		await bootstrap(env('SUPER_URL'), DATABASE, { owner: env('OWNER_PASSWORD'), app: env('APP_PASSWORD') });
+		await bootstrap(env('SUPER_URL'), where().database, {
+			owner: env('OWNER_PASSWORD'),
+			app: env('APP_PASSWORD')
+		});
 	const ownerUrl = env('MIGRATE_URL');
 	const applied = await migrate(ownerUrl, async () => {
-		if (own) return;
+		if (process.env.BACKUP_URL === undefined) return;
 		const { file } = await backUp(where(), now);
 		console.error(`Backed up before migrating: ${file}`);
 	});

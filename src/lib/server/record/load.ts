@@ -36,9 +36,13 @@ export interface ClientRecord {
 	readonly families: Readonly<Record<string, ExerciseFamily>>;
 }
 
-/** Six queries, whatever the number of clients. */
-export async function loadRecords(t: PracticeTransaction, whose?: Whose): Promise<readonly ClientRecord[]> {
-	const heads = await clientHeads(t, whose);
+/** Six queries, whatever the number of clients; those put away only where they are asked for. */
+export async function loadRecords(
+	t: PracticeTransaction,
+	whose?: Whose,
+	putAway = false
+): Promise<readonly ClientRecord[]> {
+	const heads = await clientHeads(t, whose, putAway);
 	if (heads.length === 0) return [];
 	const measured = await sheet(t, whose);
 	const prescribed = byClient(await exercises(t, whose));

@@ -199,8 +199,12 @@ const OPERATIONS: Sql = sql`coalesce((with recursive chain as (
 		where p.practice_id = c.practice_id and p.surgery_id = k.root and ${isHead('protocol', 'p')} limit 1)) order by s.local_day)
 	from chain k join surgery s on s.practice_id = c.practice_id and s.id = k.id where ${isHead('surgery', 's')}), '[]')`;
 
-/** Clients with a setting, by name; one when an id is given. Another practice's client is simply not there. */
-export async function clientHeads(t: PracticeTransaction, whose?: Whose): Promise<readonly ClientHead[]> {
+/** Clients with a setting, by name; one when an id is given. Another practice's client is simply not there, nor is one who was put away unless asked for. */
+export async function clientHeads(
+	t: PracticeTransaction,
+	whose?: Whose,
+	putAway = false
+): Promise<readonly ClientHead[]> {
 	const { rows } = await sql<Row>`
 		select c.id, c.tz, c.opened_on, p.name, p.born, p.occupation, p.sex,
 			${newest('client_setting', sql`to_jsonb(x)`, sql`x.recorded_at desc`)} as setting,
@@ -215,7 +219,7 @@ export async function clientHeads(t: PracticeTransaction, whose?: Whose): Promis
 			${every('known_symptom', columns('x', ['region', 'symptom', 'until']), sql`x.recorded_at`)} as known,
 			${every('protocol_limit', sql`to_jsonb(x)`, sql`x.axis, x.side`, sql` and not x.lifted`)} as limits
 		from client c join person p on p.practice_id = c.practice_id and p.client_id = c.id
-		where c.status = 'active' and ${ofClient('c', whose, 'id')}
+		where ${putAway ? sql`true` : sql`c.status = 'active'`} and ${ofClient('c', whose, 'id')}
 		order by p.name, c.id`.execute(t.trx);
 	return rows.filter((r) => r.setting !== null).map(headOf);
 }

@@ -15,6 +15,7 @@ import { cellOf, csvOf, readCell } from '#lib/exchange/csv.ts';
 import { LOINC_CODES } from '#lib/exchange/fhir/resource.ts';
 import { loadRecords } from '../record/load.ts';
 import type { Context } from './actor.ts';
+import { endEpisode } from './end-episode.ts';
 import { exportClient } from './export-client.ts';
 import { looks } from '../repo/access-repo.ts';
 import { writeNote } from './write-note.ts';
@@ -181,6 +182,19 @@ describe('the tables', () => {
 });
 
 describe('taking it along', () => {
+	it('needs nobody to be taken back: the record of a client who was put away goes along as it stands', async () => {
+		const ending = await cloneOf('template_demo');
+		const ctx = await as(ending, 'physiotherapist');
+		const r = await client(ctx, 'Bertil');
+		value(
+			await endEpisode(ctx, { id: randomUUID(), clientId: r.head.id, reason: 'has moved to another town' })
+		);
+		expect(await ctx.inPractice((t) => loadRecords(t, r.head.id))).toEqual([]);
+		const files = await filesOf(r.head.id, ctx);
+		expect(strFromU8(files['tables/client_status.csv']!)).toContain('has moved to another town');
+		expect(new Fhir().validate(bundleIn(files) as never).valid).toBe(true);
+		await ending.close();
+	});
 	it('is for a licensed user and the owner, is of one’s own practice, and enters the access log', async () => {
 		const wren = await client(physio, 'Wren');
 		expect(await exportClient(await as(d, 'trainer'), wren.head.id)).toMatchObject({

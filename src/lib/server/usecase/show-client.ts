@@ -23,6 +23,9 @@ async function whereTheyAre(t: PracticeTransaction, clientId: string): Promise<O
 		: notFound;
 }
 
+/** What is done with the record of somebody who was put away, without taking them back. */
+const ALSO_PUT_AWAY: ReadonlySet<Verb> = new Set(['export client']);
+
 /** Loads a client or refuses; `also` may read more in the same transaction. */
 export async function showClient<T>(
 	ctx: Context,
@@ -35,7 +38,7 @@ export async function showClient<T>(
 	if (!may.ok) return may;
 	if (!isUuid(clientId)) return notFound;
 	return ctx.inPractice(async (t) => {
-		const [record] = await loadRecords(t, clientId);
+		const [record] = await loadRecords(t, clientId, ALSO_PUT_AWAY.has(verb));
 		if (record === undefined) return whereTheyAre(t, clientId);
 		await append(t, 'access_log', { id: newId(ctx.now), client_id: clientId, what });
 		return ok({ record, more: await also(t, record) });

@@ -35,7 +35,7 @@
 			<div class="lg:px-5">
 				<h1>{head.name}<span class="lg:hidden print:inline">&nbsp;· {head.regions.join(', ')}</span></h1>
 				<p class="label max-lg:hidden print:hidden">{head.regions.join(', ')}</p>
-				<p class="label">{head.age} · {head.occupation} · {head.build}</p>
+				<p class="label">{[head.age, head.occupation, head.build].filter((x) => x !== '').join(' · ')}</p>
 				<p class="label max-sm:hidden">{head.policy} policy · {head.technique ?? 'Ordinary rise'}</p>
 				{#if head.away}<p class="label" data-testid="away">
 						lives in {head.away.tz.split('/').at(-1)?.replaceAll('_', ' ')}: there it is
