@@ -26,7 +26,7 @@ import { membershipsOf, type Membership } from '#lib/server/usecase/memberships.
 
 /** Pages for nobody in particular; those that end in a slash hold a one-time address. */
 const OPEN = [
-	...['/sign-in', '/sign-in/second', '/sign-out', '/healthz', '/readyz'],
+	...['/sign-in', '/sign-in/second', '/sign-in/passkey', '/sign-out', '/healthz', '/readyz'],
 	...['/setup/', '/join/', '/reset', '/reset/']
 ];
 

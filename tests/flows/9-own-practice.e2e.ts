@@ -247,9 +247,12 @@ test('the physiotherapist registers the first client; clinical pages are not the
 });
 
 /** What the application is told, as the practice keeps it, with the day standing where a test puts it. */
-async function onADay(day: string): Promise<{ readonly origin: string; readonly end: () => Promise<void> }> {
+async function onADay(
+	day: string,
+	host = '127.0.0.1'
+): Promise<{ readonly origin: string; readonly end: () => Promise<void> }> {
 	const cluster = await startCluster(home);
-	const origin = `http://127.0.0.1:${PORT - 2}`;
+	const origin = `http://${host}:${PORT - 2}`;
 	const child = spawn(process.execPath, ['build/index.js'], {
 		cwd: root,
 		env: {
@@ -423,7 +426,7 @@ const routes = readdirSync(join(root, 'src/routes'), { recursive: true, encoding
 	.filter((p, i, all) => all.indexOf(p) === i)
 	.sort();
 const OPEN = [
-	...['/sign-in', '/sign-in/second', '/sign-out', '/healthz', '/readyz'],
+	...['/sign-in', '/sign-in/second', '/sign-in/passkey', '/sign-out', '/healthz', '/readyz'],
 	...['/setup/[token]', '/join/[token]', '/reset', '/reset/[token]']
 ];
 const HEADERS = [
@@ -504,7 +507,7 @@ test('what no hand types gets an answer of ours on every form of the practice', 
 		],
 		...['tz', 'units', 'emergency', 'policy', 'technique', 'current', 'password', 'again'],
 		...['emergencyWords', 'weekStart', 'dateOrder', 'screeningWeeks', 'retestWeeks', 'brace', 'trainerSigns'],
-		...['retentionYears', 'clientId', 'because', 'why', 'requestId', 'sure', 'code']
+		...['retentionYears', 'clientId', 'because', 'why', 'requestId', 'sure', 'code', 'made', 'key']
 	];
 	const ACTIONS = [
 		...['/practice/people?/invite', '/practice/people?/member', '/practice/people?/take-back'],
@@ -515,6 +518,9 @@ test('what no hand types gets an answer of ours on every form of the practice', 
 			'/me?/second',
 			'/me?/confirm',
 			'/me?/without',
+			'/me?/key',
+			'/me?/keep-key',
+			'/me?/remove-key',
 			'/setup/none',
 			'/join/none'
 		],
@@ -694,6 +700,75 @@ test('with a second factor the password alone signs nobody in', async ({ page, b
 	await page.getByLabel('Your password, to be sure').fill(OWNER[1]);
 	await page.getByRole('button', { name: 'Do without it' }).last().click();
 	await expect(page.getByTestId('done')).toContainText('your password alone');
+});
+
+test('a device that knows its holder signs in by itself; one that asks for nothing does not', async ({
+	page,
+	browser
+}) => {
+	// Browsers make passkeys where the address is a name.
+	const named = await onADay(new Date().toISOString().slice(0, 10), 'localhost');
+	try {
+		await signIn(page, ...OWNER);
+		await expect(page).toHaveURL(/\/practice\/people$/);
+		await go(page, '/me');
+		await expect(page.getByText('this one is a number')).toBeVisible();
+		const device = await (await browser.newContext()).newPage();
+		const cdp = await device.context().newCDPSession(device);
+		await cdp.send('WebAuthn.enable');
+		const { authenticatorId } = await cdp.send('WebAuthn.addVirtualAuthenticator', {
+			options: {
+				protocol: 'ctap2',
+				transport: 'internal',
+				hasResidentKey: true,
+				hasUserVerification: true,
+				isUserVerified: true,
+				automaticPresenceSimulation: true
+			}
+		});
+		const at = (path: string) => `${named.origin}${path}`;
+		await go(device, at('/sign-in'));
+		await device.getByLabel('E-mail').fill(OWNER[0]);
+		await device.getByLabel('Password').fill(OWNER[1]);
+		await device.getByRole('button', { name: 'Sign in', exact: true }).click();
+		await expect(device).toHaveURL(/\/practice\/people$/);
+		await go(device, at('/me'));
+		await device.getByRole('button', { name: 'Add this device' }).click();
+		await device.getByLabel('What you call it').fill('desk');
+		const keys = device.getByRole('region', { name: 'Passkeys' });
+		await keys.getByLabel('Your password').fill('not this one');
+		await device.getByRole('button', { name: 'Add it' }).click();
+		await expect(device.getByText('This is not your password of now.').first()).toBeVisible();
+		await keys.getByLabel('Your password').fill(OWNER[1]);
+		await device.getByRole('button', { name: 'Add it' }).click();
+		await expect(device.getByTestId('done')).toContainText('This device signs you in from now on.');
+		await expect(device.getByTestId('passkey')).toContainText('desk');
+		await accessible(device);
+		await device.context().clearCookies();
+		await go(device, at('/sign-in'));
+		await device.getByRole('button', { name: 'With a passkey' }).click();
+		await expect(device).toHaveURL(/\/practice\/people$/);
+		// Its holder is not asked: the key is right, and signs nobody in.
+		await cdp.send('WebAuthn.setUserVerified', { authenticatorId, isUserVerified: false });
+		const { credentials } = await cdp.send('WebAuthn.getCredentials', { authenticatorId });
+		expect(credentials).toHaveLength(1);
+		await device.context().clearCookies();
+		await go(device, at('/sign-in'));
+		await device.getByRole('button', { name: 'With a passkey' }).click();
+		await expect(device.getByTestId('refused')).toBeVisible();
+		await device.goto(at('/practice/people'));
+		await expect(device).toHaveURL(/\/sign-in/);
+		// Taken away, it is nobody's.
+		await go(page, '/me');
+		await page.getByRole('button', { name: 'Take away the passkey of desk' }).click();
+		await expect(page.getByTestId('passkey')).toHaveCount(0);
+		await cdp.send('WebAuthn.setUserVerified', { authenticatorId, isUserVerified: true });
+		await device.getByRole('button', { name: 'With a passkey' }).click();
+		await expect(device.getByTestId('refused')).toContainText('does not sign anybody in here');
+		await device.context().close();
+	} finally {
+		await named.end();
+	}
 });
 
 test('a client’s record goes along as one file, who looked is read, and one that was registered by mistake is erased by two', async ({

@@ -6,6 +6,7 @@
 	import Rows from '#lib/ui/Rows.svelte';
 	import Said from '#lib/ui/Said.svelte';
 	import SecondFactor from '#lib/ui/practice/SecondFactor.svelte';
+	import Passkeys from '#lib/ui/practice/Passkeys.svelte';
 	import PasswordFields from '#lib/ui/practice/PasswordFields.svelte';
 	import { sending } from '#lib/ui/sending.ts';
 	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
@@ -45,6 +46,13 @@
 	<SecondFactor
 		has={data.second}
 		begun={form && 'begun' in form ? form.begun : undefined}
+		{wrong}
+		say={(t) => (lost = t)}
+	/>
+	<Passkeys
+		keys={data.passkeys}
+		possible={data.takesPasskeys}
+		options={form && 'options' in form ? form.options : undefined}
 		{wrong}
 		say={(t) => (lost = t)}
 	/>

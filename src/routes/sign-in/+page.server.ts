@@ -2,13 +2,14 @@ import { fail, redirect } from '@sveltejs/kit';
 import { z } from 'zod';
 import { text } from '#lib/contract/basics.ts';
 import { signIn } from '#lib/server/http/sign-in.ts';
+import { takesPasskeys } from '#lib/server/http/passkey.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
 import { ownPath, returnTo } from '#lib/server/http/return-to.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, url }) => {
 	if (locals.context !== undefined) redirect(303, ownPath(url.searchParams.get('to')));
-	return { kept: url.searchParams.has('kept') };
+	return { kept: url.searchParams.has('kept'), takesPasskeys: takesPasskeys(url) };
 };
 
 const credentials = z.object({

@@ -1,6 +1,8 @@
 <script lang="ts">
+	import { startAuthentication, type PublicKeyCredentialRequestOptionsJSON } from '@simplewebauthn/browser';
 	import { untrack } from 'svelte';
 	import { enhance } from '$app/forms';
+	import { goto } from '$app/navigation';
 	import Act from '#lib/ui/Act.svelte';
 	import Field from '#lib/ui/Field.svelte';
 	import Said from '#lib/ui/Said.svelte';
@@ -9,6 +11,33 @@
 	// Sent before the scripts arrived, the page comes anew: the address comes back with it.
 	let email = $state(untrack(() => form?.email) ?? '');
 	let password = $state('');
+	let turnedDown = $state('');
+
+	async function ask(body: object): Promise<Record<string, unknown>> {
+		const answer = await fetch(`/sign-in/passkey${location.search}`, {
+			method: 'POST',
+			headers: { 'content-type': 'application/json', accept: 'application/json' },
+			body: JSON.stringify(body)
+		});
+		const read = (await answer.json()) as Record<string, unknown>;
+		if (!answer.ok) throw new Error(String(read.message));
+		return read;
+	}
+	async function byKey(): Promise<void> {
+		turnedDown = '';
+		try {
+			const { options } = await ask({});
+			const response = await startAuthentication({
+				optionsJSON: options as PublicKeyCredentialRequestOptionsJSON
+			}).catch(() => {
+				throw new Error('The device has no passkey for this address, or it was turned down there.');
+			});
+			const { to } = await ask({ response });
+			await goto(String(to), { invalidateAll: true });
+		} catch (e) {
+			turnedDown = (e as Error).message;
+		}
+	}
 </script>
 
 <svelte:head><title>Sign in · Bolster</title></svelte:head>
@@ -41,7 +70,13 @@
 			bind:value={password}
 			width="w-80 max-w-full"
 		/>
-		<Said refused={form?.message} />
+		<Said refused={turnedDown || form?.message} />
 		<div class="flex items-center gap-5"><Act>Sign in</Act><a href="/reset">Forgotten the password?</a></div>
+		{#if data.takesPasskeys}<button
+				type="button"
+				onclick={byKey}
+				class="min-h-11 cursor-pointer justify-self-start text-accent underline"
+				>With a passkey of this device</button
+			>{/if}
 	</form>
 </main>

@@ -3,6 +3,8 @@
  * database; sessions expire after 12 hours, or 2 without use. No sign-up over the network. A forgotten password is set anew by a letter.
  */
 import { betterAuth } from 'better-auth';
+import { passkey } from '@better-auth/passkey';
+import { APIError } from 'better-auth/api';
 import { twoFactor } from 'better-auth/plugins';
 import pg from 'pg';
 import { survive } from '../db/connect.ts';
@@ -29,6 +31,22 @@ export const RESET_SECONDS = 30 * 60;
 
 /** A secret of this many letters at least; a short one, or none, would be a public one. */
 const LEAST_SECRET = 32;
+
+/** A key that asked its holder for nothing proves only that somebody has the device: refused, for a passkey signs in past the second factor. */
+function sureOfHolder(verified: boolean | undefined): void {
+	if (verified !== true) throw new APIError('UNAUTHORIZED', { code: 'HOLDER_NOT_ASKED' });
+}
+const passkeys = () =>
+	passkey({
+		rpName: 'Bolster',
+		authenticatorSelection: { residentKey: 'required', userVerification: 'required' },
+		registration: {
+			afterVerification: ({ verification }) => sureOfHolder(verification.registrationInfo?.userVerified)
+		},
+		authentication: {
+			afterVerification: ({ verification }) => sureOfHolder(verification.authenticationInfo.userVerified)
+		}
+	});
 
 export function makeAuth({ url, secret, origin, signUp = false, perMinute = 60 }: AuthOptions) {
 	if (secret.length < LEAST_SECRET)
@@ -65,7 +83,7 @@ export function makeAuth({ url, secret, origin, signUp = false, perMinute = 60 }
 				await sendLetter({ to: user.email, subject: 'A new password', text, secret: link });
 			}
 		},
-		plugins: [twoFactor({ issuer: 'Bolster', skipVerificationOnEnable: false })],
+		plugins: [twoFactor({ issuer: 'Bolster', skipVerificationOnEnable: false }), passkeys()],
 		session: { expiresIn: IDLE_SECONDS, updateAge: RENEWED_AFTER_SECONDS },
 		rateLimit: {
 			enabled: true,
@@ -76,6 +94,7 @@ export function makeAuth({ url, secret, origin, signUp = false, perMinute = 60 }
 				'/sign-in/email': { window: 60, max: perMinute },
 				'/request-password-reset': { window: 60, max: 5 },
 				'/reset-password': { window: 60, max: 10 },
+				'/passkey/verify-authentication': { window: 60, max: perMinute },
 				'/two-factor/verify-totp': { window: 60, max: 10 },
 				'/two-factor/verify-backup-code': { window: 60, max: 10 }
 			}

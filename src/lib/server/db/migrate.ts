@@ -15,6 +15,7 @@ import * as notes from './migrations/0008-notes.ts';
 import * as practice from './migrations/0009-practice.ts';
 import * as rights from './migrations/0010-rights.ts';
 import * as leftOut from './migrations/0011-left-out.ts';
+import * as passkeys from './migrations/0012-passkeys.ts';
 
 const MIGRATIONS = [
 	foundation,
@@ -27,7 +28,8 @@ const MIGRATIONS = [
 	notes,
 	practice,
 	rights,
-	leftOut
+	leftOut,
+	passkeys
 ] as const;
 
 /** For tests: what belongs to a practice, and what of it is appended. */
@@ -36,7 +38,7 @@ export const APPENDED_TABLES = MIGRATIONS.flatMap((m) => m.TABLES)
 	.filter((t) => t.appended === true)
 	.map((t) => t.name);
 /** The newest one: a database without it is older than the program. */
-export const LAST_MIGRATION = leftOut.name;
+export const LAST_MIGRATION = passkeys.name;
 /** Every migration this program knows, oldest first. */
 export const KNOWN_MIGRATIONS: readonly string[] = MIGRATIONS.map((m) => m.name);
 const LOCK = 7_204_311;

@@ -1,7 +1,7 @@
 /** One's own account: the password, and where one is signed in. */
 import type { RequestEvent } from '@sveltejs/kit';
 import { authService } from '../auth/auth.ts';
-import { keepCookies } from './sign-in.ts';
+import { keepCookies } from './ask-auth.ts';
 
 export interface OwnSession {
 	readonly id: string;

@@ -2,7 +2,7 @@
 import type { RequestEvent } from '@sveltejs/kit';
 import { toString as drawn } from 'qrcode';
 import { authService } from '../auth/auth.ts';
-import { keepCookies } from './sign-in.ts';
+import { keepCookies } from './ask-auth.ts';
 
 export interface SecondBegun {
 	/** The picture that an authenticator reads, as SVG, and the same in letters. */

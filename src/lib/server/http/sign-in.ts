@@ -3,47 +3,9 @@
  * and place, and every signing in and every wrong try is written down.
  */
 import type { RequestEvent } from '@sveltejs/kit';
-import { ADDRESS_HEADER, authService } from '../auth/auth.ts';
+import { authService } from '../auth/auth.ts';
 import { noteSignIn, slowed, triesOf } from '../auth/tries.ts';
-
-/** The auth library's cookies as the page's own. */
-export function keepCookies(
-	{ url, cookies }: Pick<RequestEvent, 'url' | 'cookies'>,
-	lines: readonly string[]
-): void {
-	for (const line of lines) {
-		const [pair = '', ...attributes] = line.split('; ');
-		const at = pair.indexOf('=');
-		const maxAge = attributes.find((a) => a.toLowerCase().startsWith('max-age='));
-		cookies.set(pair.slice(0, at), decodeURIComponent(pair.slice(at + 1)), {
-			path: '/',
-			httpOnly: true,
-			sameSite: 'lax',
-			secure: url.protocol === 'https:',
-			...(maxAge ? { maxAge: Number(maxAge.split('=')[1]) } : {})
-		});
-	}
-}
-
-/** Asks the auth library as the browser would. */
-function asked(event: RequestEvent, path: string, body: object): Promise<Response> {
-	const { url, request } = event;
-	return authService().auth.handler(
-		new Request(`${url.origin}/api/auth${path}`, {
-			method: 'POST',
-			headers: {
-				'content-type': 'application/json',
-				origin: url.origin,
-				cookie: request.headers.get('cookie') ?? '',
-				'user-agent': request.headers.get('user-agent') ?? '',
-				[ADDRESS_HEADER]: event.getClientAddress()
-			},
-			body: JSON.stringify(body)
-		})
-	);
-}
-
-const TOO_MANY = 429;
+import { askAuth, keepCookies, TOO_MANY } from './ask-auth.ts';
 
 /** `second`: the password was right, and the account asks for its second factor. */
 export type SignInAnswer = 'in' | 'second' | 'wrong' | 'too-many';
@@ -59,7 +21,7 @@ export async function signIn(
 		await noteSignIn(service, email, address, 'slowed');
 		return 'too-many';
 	}
-	const answer = await asked(event, '/sign-in/email', credentials);
+	const answer = await askAuth(event, '/sign-in/email', credentials);
 	if (answer.status === TOO_MANY) return 'too-many';
 	if (!answer.ok) {
 		await noteSignIn(service, email, address, 'wrong');
@@ -81,7 +43,7 @@ const SIX_DIGITS = /^\d{6}$/;
 export async function signInSecond(event: RequestEvent, typed: string): Promise<SecondAnswer> {
 	const code = typed.replaceAll(/\s/g, '');
 	const path = SIX_DIGITS.test(code) ? '/two-factor/verify-totp' : '/two-factor/verify-backup-code';
-	const answer = await asked(event, path, { code });
+	const answer = await askAuth(event, path, { code });
 	if (answer.status === TOO_MANY) return 'too-many';
 	if (answer.ok) {
 		keepCookies(event, answer.headers.getSetCookie());
@@ -95,7 +57,7 @@ export async function signInSecond(event: RequestEvent, typed: string): Promise<
 
 /** A letter with a one-time address goes out where there is such an account; the answer is the same where there is none. */
 export async function askReset(event: RequestEvent, email: string): Promise<'asked' | 'too-many'> {
-	const answer = await asked(event, '/request-password-reset', { email });
+	const answer = await askAuth(event, '/request-password-reset', { email });
 	return answer.status === TOO_MANY ? 'too-many' : 'asked';
 }
 
@@ -108,7 +70,7 @@ export async function resetPassword(
 	const { auth } = authService();
 	const context = await auth.$context;
 	const held = await context.internalAdapter.findVerificationValue(`reset-password:${token}`);
-	const answer = await asked(event, '/reset-password', { token, newPassword });
+	const answer = await askAuth(event, '/reset-password', { token, newPassword });
 	if (answer.status === TOO_MANY) return 'too-many';
 	if (!answer.ok) return 'too-late';
 	const user = held ? await context.internalAdapter.findUserById(held.value) : null;
