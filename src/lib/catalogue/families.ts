@@ -1,6 +1,7 @@
 /** The families this version knows, and ways to find a step in them. */
 import { tableOf } from '../core/base/table.ts';
 import type { ExerciseFamily, Step } from '../core/exercise/family.ts';
+import { chosenIn } from './choices.ts';
 import { balance, impact, isometrics, mobility, tissue, trunk, warmUp } from './floor-ladders.ts';
 import { watchedFor } from './further-faults.ts';
 import { furthered } from './furthered.ts';
@@ -38,7 +39,7 @@ const WRITTEN: readonly ExerciseFamily[] = [
 	tissue,
 	warmUp
 ];
-const ALL = WRITTEN.map(furthered).map(watchedFor).map(completed);
+const ALL = WRITTEN.map(furthered).map(watchedFor).map(chosenIn).map(completed);
 
 export const FAMILIES: Readonly<Record<string, ExerciseFamily>> = tableOf(ALL.map((f) => [f.id, f]));
 
@@ -51,4 +52,4 @@ export const findStep = (id: string): { readonly family: ExerciseFamily; readonl
 	BY_STEP.get(id);
 
 /** Catalogue version: raised whenever a step, gate or policy that ships changes; decisions record it. */
-export const CATALOGUE_VERSION = '2026.8';
+export const CATALOGUE_VERSION = '2026.9';

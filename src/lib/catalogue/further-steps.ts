@@ -228,7 +228,7 @@ const SQUATS: readonly Further[] = [
 					stance: 'one',
 					depth: { thighDeg: 65 },
 					adjust: 'depth',
-					heelWedgeCm: 4.5,
+					heelWedgeCm: 5,
 					technique: 'knee-forward'
 				},
 				gates: [clean('single-leg-squat', 3, 10), KNEE_FORWARD],

@@ -286,7 +286,7 @@ export const squat = {
 				stance: 'both',
 				depth: { thighDeg: 80 },
 				adjust: 'depth',
-				heelWedgeCm: 4.5,
+				heelWedgeCm: 5,
 				technique: 'knee-forward'
 			},
 			gates: [
@@ -340,7 +340,7 @@ export const squat = {
 				stance: 'both',
 				depth: { thighDeg: 85 },
 				adjust: 'depth',
-				heelWedgeCm: 4.5,
+				heelWedgeCm: 5,
 				technique: 'knee-forward',
 				load: { kg: 8, at: 'goblet' }
 			},

@@ -28,6 +28,8 @@ export const setup = z.strictObject({
 	sledCm: z.number().min(0).max(120).exactOptional(),
 	feetCm: z.number().min(0).max(200).exactOptional(),
 	heelWedgeCm: z.number().min(0).max(12).exactOptional(),
+	/** What is set otherwise than usual inside the step: place by choice. */
+	chosen: z.record(z.string().max(30), z.string().max(30)).exactOptional(),
 	build: z
 		.strictObject({ seat: z.number(), pads: z.array(z.number()), reaches: z.number(), short: z.number() })
 		.exactOptional()

@@ -3,8 +3,8 @@
  * a file holds one family or a list of them, all or nothing.
  */
 import { z } from 'zod';
-import { AXES, type Axis } from '#lib/core/body/axis.ts';
-import { DIAL_NOTCHES, DIALS, type Dial } from '#lib/core/exercise/dial.ts';
+import { AXES } from '#lib/core/body/axis.ts';
+import { DIALS, type Dial } from '#lib/core/exercise/dial.ts';
 import {
 	CAUSES,
 	CLEARANCES,
@@ -15,10 +15,10 @@ import {
 	type ExerciseFamily
 } from '#lib/core/exercise/family.ts';
 import { otherEndOf } from '#lib/core/exercise/family.ts';
-import { POSE_PROPS } from '#lib/core/figure/key-pose.ts';
 import { LOAD_PLACES, STANCES, TECHNIQUES } from '#lib/core/posture/problem.ts';
 import { type Length, lengthKind } from '#lib/core/movement/set-up-length.ts';
-import { firstIssue, text } from './basics.ts';
+import { firstIssue } from './basics.ts';
+import { asks, choice, dials, line, n, pose } from './own-parts.ts';
 
 /** Own ids never meet a catalogue id, today's or tomorrow's. */
 const ownId = z
@@ -32,41 +32,16 @@ const stepId = z
 	.string()
 	.regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'A step id is small letters, digits and hyphens.')
 	.max(60);
-const line = (max: number) => text(max).refine((s) => s !== '', 'Something is needed here.');
-const n = (low: number, high: number) => z.number().min(low).max(high);
 const length = (of: Length) => n(...lengthKind(of).possible);
 const load = z.strictObject({ kg: n(0, 300), at: z.enum(LOAD_PLACES) }).exactOptional();
 const technique = z.enum(TECHNIQUES).exactOptional();
 const legs = z.union([z.literal(1), z.literal(2)]);
-
-const direction = n(-360, 360);
-const leg = z.strictObject({
-	thigh: direction,
-	shank: direction,
-	foot: direction.exactOptional(),
-	short: z.tuple([n(0.1, 1), n(0.1, 1)]).exactOptional()
-});
-const pose = z.strictObject({
-	view: z.literal('front').exactOptional(),
-	trunk: direction,
-	near: leg,
-	far: leg.exactOptional(),
-	arm: direction.exactOptional(),
-	forearm: direction.exactOptional(),
-	head: direction.exactOptional(),
-	seatCm: n(20, 90).exactOptional(),
-	raisedCm: n(0, 60).exactOptional(),
-	props: z.array(z.enum(POSE_PROPS)).max(6).exactOptional()
-});
 
 const depth = z.union([
 	z.strictObject({ thighDeg: length('thighDeg') }),
 	z.strictObject({ seatCm: length('seatCm') }),
 	z.strictObject({ kneeFlexionDeg: n(5, 150) })
 ]);
-const asks = z.partialRecord(z.enum(AXES), n(-30, 165)) as unknown as z.ZodType<
-	Partial<Record<Axis, number>>
->;
 const posture = z.discriminatedUnion('movement', [
 	z.strictObject({
 		movement: z.enum(['squat', 'sit-to-stand']),
@@ -178,14 +153,6 @@ const gate = z.union([
 	z.strictObject({ kind: z.literal('technique'), technique: z.enum(TECHNIQUES) })
 ]);
 
-const dials = z.strictObject(
-	Object.fromEntries(
-		DIALS.map((d) => [
-			d,
-			z.enum(DIAL_NOTCHES[d] as unknown as readonly [string, ...string[]]).exactOptional()
-		])
-	)
-);
 const dose = z.strictObject({ sets: z.int().min(1).max(10), reps: z.int().min(1).max(180) });
 const dial = z.enum(DIALS as readonly [Dial, ...Dial[]]);
 const equipment = z.enum(EQUIPMENT);
@@ -218,6 +185,7 @@ const step = z.strictObject({
 	counts: z.enum(COUNTS).exactOptional(),
 	easier: ownId.nullable(),
 	next: z.array(z.strictObject({ to: ownId, dial })).max(8),
+	choices: z.array(choice).max(8).exactOptional(),
 	tags: z.array(z.enum(TAGS)).max(16),
 	equipment: z
 		.array(z.union([equipment, z.array(equipment).min(1)]))

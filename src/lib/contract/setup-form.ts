@@ -1,5 +1,6 @@
 /** Prescribing and answering slips as forms. */
 import { z } from 'zod';
+import type { Chosen } from '#lib/core/exercise/family.ts';
 import { findStep } from '#lib/catalogue/families.ts';
 import { type Length, lengthKind } from '#lib/core/movement/set-up-length.ts';
 import { present, text, typed, uuid } from './basics.ts';
@@ -27,6 +28,16 @@ const length = (name: string, of: Length) => {
 	return absent(typed(name, ...possible, unit === 'deg' ? 'degrees' : unit));
 };
 
+const chosenIn = (text: string): Chosen | undefined =>
+	text === ''
+		? undefined
+		: Object.fromEntries(text.split(',').map((pair) => pair.split(':') as [string, string]));
+/** The same, for the form. */
+export const chosenField = (chosen: Chosen | undefined): string =>
+	Object.entries(chosen ?? {})
+		.map((pair) => pair.join(':'))
+		.join(',');
+
 /** Set-up fields: absent when empty. */
 export const setupFields = {
 	seatCm: length('Seat', 'seatCm'),
@@ -36,7 +47,17 @@ export const setupFields = {
 	handleCm: length('Handle', 'handleCm'),
 	sledCm: length('Sled', 'sledCm'),
 	feetCm: length('Feet', 'feetCm'),
-	heelWedgeCm: absent(typed('Wedge', 0, 10, 'cm'))
+	heelWedgeCm: absent(typed('Wedge', 0, 10, 'cm')),
+	/** "pause:2,toes:25"; empty where everything is as usual. */
+	chosen: z
+		.string()
+		.max(300)
+		.regex(
+			/^(?:[a-z0-9-]{1,30}:[a-z0-9.-]{1,30}(?:,(?=.)|$))*$/,
+			'The choices of the step are not readable; reload.'
+		)
+		.default('')
+		.transform(chosenIn)
 };
 
 /** Thirty repetitions are the most; seconds and steps may be more. */
@@ -79,7 +100,9 @@ export const insteadForm = z
 	.object({ step: text(60).min(1), ...doseFields, ...setupFields })
 	.superRefine(countedRight);
 
-type Lengths = { readonly [K in keyof typeof setupFields]?: number | undefined };
+type Lengths = { readonly [K in Exclude<keyof typeof setupFields, 'chosen'>]?: number | undefined } & {
+	readonly chosen?: Chosen | undefined;
+};
 export const setupOf = (v: Lengths) =>
 	present({
 		seatCm: v.seatCm,
@@ -89,5 +112,6 @@ export const setupOf = (v: Lengths) =>
 		handleCm: v.handleCm,
 		sledCm: v.sledCm,
 		feetCm: v.feetCm,
-		heelWedgeCm: v.heelWedgeCm
+		heelWedgeCm: v.heelWedgeCm,
+		chosen: v.chosen
 	});

@@ -1,6 +1,7 @@
 /**
  * A trace in sentences: "Hold: right knee was 3 this morning, above its usual 2. It would advance at 2."
  */
+import { placeTitle } from '#lib/catalogue/choices.ts';
 import type { Flip, ProposedChange, Reason, Trace } from '#lib/core/decision/trace.ts';
 import type { OwnCode, ReasonCode } from '#lib/core/decision/reason-code.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
@@ -226,6 +227,8 @@ export function changeText(change: ProposedChange): string {
 			return `from ${stepTitle(String(change.from))} to ${stepTitle(String(change.to))}, ${doseText({ ...change.result.dose, loadKg: 0 })}`;
 		case 'retry':
 			return `try ${stepTitle(String(change.to))} again at ${change.result.dose.sets}×${change.result.dose.reps}`;
+		case 'choice':
+			return `${placeTitle(change.dial, String(change.to))}, ${doseText(change.result.dose)}`;
 		case 'set-aside':
 			return `set aside; another way of ${PURPOSE_NAME[String(change.to)] ?? String(change.to)}`;
 		case 'technique':

@@ -1,4 +1,6 @@
 /** A set-up's own length in words: "seat 52 cm", "step 12 cm", "thigh 70°". */
+import { placeTitle } from '#lib/catalogue/choices.ts';
+import type { Chosen } from '#lib/core/exercise/family.ts';
 import { lengthIn, type SolvedSetup } from '#lib/core/movement/context.ts';
 import type { AtHome } from '#lib/core/movement/furniture.ts';
 import { type Length, lengthKind } from '#lib/core/movement/set-up-length.ts';
@@ -21,9 +23,17 @@ export const lengthValue = (setup: SolvedSetup | null | undefined): string => {
 	return l === null ? '' : `${Math.round(l.value * 10) / 10}${unitOf(l.of)}`;
 };
 
+/** What is set otherwise than usual, as one says it: "pause 2 s, feet wide". */
+export const chosenText = (chosen: Chosen | undefined): string =>
+	Object.entries(chosen ?? {})
+		.map(([choice, place]) => placeTitle(choice, place))
+		.join(', ');
+
+/** The length and what was chosen: "seat 52 cm, pause 2 s"; empty where there is neither. */
 export const setupText = (setup: SolvedSetup | null | undefined): string => {
 	const l = lengthIn(setup);
-	return l === null ? '' : `${LENGTH_NAME[l.of]} ${lengthValue(setup)}`;
+	const length = l === null ? '' : `${LENGTH_NAME[l.of]} ${lengthValue(setup)}`;
+	return [length, chosenText(setup?.chosen)].filter((x) => x !== '').join(', ');
 };
 
 /** Harder and gentler of a length, as one says it. */

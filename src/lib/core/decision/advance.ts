@@ -5,7 +5,7 @@ import { dayNumber } from '../base/calendar-day.ts';
 import { doseText, nextDose, retryDose, type PrescribedDose } from '../dose/dose.ts';
 import { lengthIn } from '../movement/context.ts';
 import type { Facts } from './facts.ts';
-import type { Change, NextStep } from './input.ts';
+import type { Change, NextStep, NotchOption } from './input.ts';
 import type { Prescribed, ProposedChange } from './trace.ts';
 
 const FAILED_EDGE_DAYS = 21;
@@ -78,6 +78,8 @@ export function waysToAdvance(f: Facts): Ways {
 	const edge = edges.find(
 		(e) => e.gateOpen && OPEN.has(e.verdict) && !heavier(e.loadKg) && !recentlyFailed(f, e.step)
 	);
+	const choice = harderPlace(f, edge);
+	if (choice !== null) return { open: choice, edges, unknown };
 	if (edge === undefined) return { open: null, edges, unknown };
 	const start = edge.start ?? { sets: 1, reps: Math.min(10, exercise.dose.target.reps) };
 	const { unit: _, ...kept } = exercise.dose;
@@ -99,6 +101,43 @@ export function waysToAdvance(f: Facts): Ways {
 		edges,
 		unknown
 	};
+}
+
+/** Where a choice of the exercise stands now, by its place; null where it is as usual. */
+export const placeNow = (p: Prescribed, choice: string): string | null => p.setup?.chosen?.[choice] ?? null;
+
+/**
+ * A choice inside the step one place harder, its dose begun anew: where no edge is open, and before an edge that turns the dial it goes before (a hold at
+ * the hard point comes before more depth). @source common-practice
+ */
+function harderPlace(f: Facts, edge: NextStep | undefined): ProposedChange | null {
+	const option = f.input.exercise.harder?.find(
+		(o) => (edge === undefined || o.before === edge.dial) && !recentlyLeft(f, o)
+	);
+	if (option?.choice === undefined || option.setup === undefined) return null;
+	const now = prescribedNow(f);
+	const { setup } = option;
+	return {
+		kind: 'choice',
+		dial: option.choice,
+		from: placeNow(now, option.choice),
+		to: option.to,
+		result: { ...now, dose: retryDose(now.dose), setup }
+	};
+}
+
+/** A place that was left twice waits as long as a step would. */
+function recentlyLeft(f: Facts, o: NotchOption): boolean {
+	const { step } = f.input.exercise;
+	const fails = f.input.changes.filter(
+		(c) =>
+			c.kind === 'regress' &&
+			c.from?.step === step &&
+			o.choice !== undefined &&
+			c.from.setup?.chosen?.[o.choice] === o.to &&
+			f.todayN - dayNumber(c.date) <= FAILED_EDGE_DAYS
+	);
+	return fails.length >= 2;
 }
 
 function recentlyFailed(f: Facts, step: string): boolean {

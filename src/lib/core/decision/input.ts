@@ -43,8 +43,12 @@ export interface DecisionClient {
 export interface NotchOption {
 	readonly dial: Dial;
 	readonly to: string | number;
+	/** A choice inside the step that is turned one place. */
+	readonly choice?: string;
 	readonly step?: string;
 	readonly setup?: SolvedSetup;
+	/** A harder place of it goes before a step that turns this dial. */
+	readonly before?: Dial;
 }
 
 export interface DecisionExercise {
@@ -61,6 +65,8 @@ export interface DecisionExercise {
 	readonly frontOfKneeSore?: boolean;
 	/** One notch gentler on each dial that has one; only those that fit. */
 	readonly gentler?: readonly NotchOption[];
+	/** Each ranked choice inside the step one place harder; only those that fit. */
+	readonly harder?: readonly NotchOption[];
 	/** Does what stands still hold? Left out, it is not known, which is never as good as yes. `retry`: what was left by a regression fits. */
 	readonly standing?: Standing & { readonly retry?: boolean };
 	/** The faults of its step, each with its cause and the dial it turns first, as the catalogue names them. */

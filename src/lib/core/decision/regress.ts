@@ -8,8 +8,9 @@ import { doseText, gentlerDose, type PrescribedDose } from '../dose/dose.ts';
 import { lengthIn, type SolvedSetup } from '../movement/context.ts';
 import type { Cause } from '../exercise/family.ts';
 import type { Session } from '../session/record.ts';
-import { prescribedNow } from './advance.ts';
+import { placeNow, prescribedNow } from './advance.ts';
 import type { Facts } from './facts.ts';
+import type { NotchOption } from './input.ts';
 import type { ProposedChange } from './trace.ts';
 
 export type { Cause };
@@ -24,22 +25,24 @@ type Way =
 	| 'clean-reps'
 	| 'wedge'
 	| 'base'
+	| 'pause'
+	| 'attention'
 	| 'easier'
 	| 'back-in'
 	| 'set-aside';
 
 /** For each cause the ways that answer it, cheapest first; each list ends with one that always changes something. */
 const WAYS: Readonly<Record<Cause, readonly Way[]>> = {
-	'pain-late': ['depth', 'load-or-support', 'easier', 'dose', 'set-aside'],
+	'pain-late': ['pause', 'depth', 'load-or-support', 'easier', 'dose', 'set-aside'],
 	'pain-early': ['load-or-support', 'dose', 'easier', 'set-aside'],
 	'pain-loaded': ['load', 'dose', 'easier', 'set-aside'],
 	pain: ['load', 'depth', 'dose', 'easier', 'set-aside'],
 	morning: ['dose', 'frequency'],
 	leakage: ['load', 'easier', 'set-aside'],
 	form: ['clean-reps', 'depth', 'easier', 'dose', 'set-aside'],
-	tired: ['dose', 'easier', 'set-aside'],
+	tired: ['dose', 'pause', 'easier', 'set-aside'],
 	guarding: ['depth', 'easier', 'dose', 'set-aside'],
-	wobble: ['support', 'base', 'easier', 'dose', 'set-aside'],
+	wobble: ['support', 'base', 'attention', 'easier', 'dose', 'set-aside'],
 	'knee-drift': ['depth', 'load', 'support', 'easier', 'dose', 'set-aside'],
 	heel: ['wedge', 'depth', 'easier', 'dose', 'set-aside'],
 	back: ['depth', 'load', 'easier', 'dose', 'set-aside'],
@@ -58,6 +61,8 @@ const WAY_OF_DIAL: Readonly<Record<string, Way>> = {
 	load: 'load',
 	support: 'support',
 	base: 'base',
+	tempo: 'pause',
+	attention: 'attention',
 	lever: 'easier',
 	position: 'easier',
 	impact: 'easier',
@@ -142,20 +147,32 @@ function regressionsInARow(f: Facts): number {
 
 /** A notch of the gentler ones that the record names: on the step's own length, or on a step before it. */
 function notch(f: Facts, dial: string, kind: 'dial' | 'step'): ProposedChange | null {
+	const now = prescribedNow(f);
 	const option = f.input.exercise.gentler?.find(
-		(o) => (o.step !== undefined) === (kind === 'step') && (dial === '' || o.dial === dial)
+		(o) =>
+			(o.step !== undefined) === (kind === 'step') &&
+			(dial === '' || o.dial === dial) &&
+			!(f.input.exercise.frontOfKneeSore === true && higherWedge(o, now.setup))
 	);
 	if (option === undefined) return null;
-	const now = prescribedNow(f);
 	const setup = option.setup ?? now.setup;
 	return {
-		kind,
-		dial: option.dial,
-		from: kind === 'step' ? now.step : lengthOf(now.setup),
+		kind: option.choice === undefined ? kind : 'choice',
+		dial: option.choice ?? option.dial,
+		from:
+			kind === 'step'
+				? now.step
+				: option.choice === undefined
+					? lengthOf(now.setup)
+					: placeNow(now, option.choice),
 		to: option.to,
 		result: { step: option.step ?? now.step, dose: now.dose, ...(setup === undefined ? {} : { setup }) }
 	};
 }
+
+/** A higher wedge loads the front of the knee more: never relief where that is the sore place. */
+const higherWedge = (o: NotchOption, now: SolvedSetup | undefined): boolean =>
+	o.step === undefined && (o.setup?.heelWedgeCm ?? 0) > (now?.heelWedgeCm ?? 0);
 
 const eitherNotch = (f: Facts, dial: string): ProposedChange | null =>
 	notch(f, dial, 'dial') ?? notch(f, dial, 'step');
@@ -206,7 +223,7 @@ function shallower(f: Facts): ProposedChange | null {
 	return notch(f, 'depth', 'dial') ?? notch(f, 'surface', 'dial');
 }
 
-/** A higher wedge loads the front of the knee more: never the answer where that is the sore place. */
+/** Of a heel that lifts; where the front of the knee is sore, other ways are taken. */
 function wedge(f: Facts): ProposedChange | null {
 	const { frontOfKneeSore, gentler = [] } = f.input.exercise;
 	const onWedge = gentler.some((o) => o.setup?.heelWedgeCm !== undefined);
@@ -218,6 +235,8 @@ const TRY: Readonly<Record<Way, (f: Facts) => ProposedChange | null>> = {
 	wedge,
 	support: (f) => eitherNotch(f, 'support'),
 	base: (f) => eitherNotch(f, 'base'),
+	pause: (f) => notch(f, 'tempo', 'dial'),
+	attention: (f) => notch(f, 'attention', 'dial'),
 	load: lighter,
 	'load-or-support': (f) => lighter(f) ?? eitherNotch(f, 'support'),
 	dose: (f) => lessOf(f, gentlerDose(f.input.exercise.dose)),

@@ -44,7 +44,8 @@ export interface Prescribed {
 
 /** The exact change: one dial, from, to, and the whole prescription it makes. */
 export interface ProposedChange {
-	readonly kind: 'dose' | 'dial' | 'step' | 'retry' | 'set-aside' | 'technique' | 'frequency' | 'mend';
+	readonly kind:
+		'dose' | 'dial' | 'step' | 'retry' | 'set-aside' | 'technique' | 'frequency' | 'mend' | 'choice';
 	readonly dial: string;
 	readonly from: string | number | null;
 	readonly to: string | number | null;

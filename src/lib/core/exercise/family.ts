@@ -4,7 +4,7 @@
  * name a step of another ladder.
  */
 import type { Axis } from '../body/axis.ts';
-import type { KeyPose } from '../figure/key-pose.ts';
+import type { KeyPose, PoseProp } from '../figure/key-pose.ts';
 import type { Technique } from '../posture/problem.ts';
 import type { Dial, Dials } from './dial.ts';
 import type { StepPosture } from './step-posture.ts';
@@ -166,6 +166,55 @@ export const otherEndOf = (n: {
 	readonly bothEnd?: boolean | undefined;
 }): readonly Axis[] => n.otherEnd ?? (n.bothEnd === true ? n.end : []);
 
+/** Feet from above: how far apart, in widths of the hips, and how far the toes turn out. */
+export interface Feet {
+	readonly widths?: number;
+	readonly outDeg?: number;
+}
+
+export interface Place {
+	readonly id: string;
+	/** Behind the choice's own name: "2 s", "hip-wide". */
+	readonly title: string;
+	/** Numbers of the posture it is solved with. */
+	readonly posture?: Readonly<Record<string, number>>;
+	/** What of the two key poses it changes, where it is posed. */
+	readonly pose?: {
+		readonly arm?: number;
+		readonly forearm?: number;
+		readonly trunk?: number;
+		/** Of both legs where they do the same, else of the near one. */
+		readonly thigh?: number;
+		readonly props?: readonly PoseProp[];
+	};
+	readonly dials?: Dials;
+	readonly tags?: readonly Tag[];
+	readonly without?: readonly Tag[];
+	readonly kit?: readonly (Equipment | readonly Equipment[])[];
+	/** What the working leg needs besides, degrees. */
+	readonly needs?: Readonly<Partial<Record<Axis, number>>>;
+	/** Seconds at the hard point. */
+	readonly pauseSec?: number;
+	readonly feet?: Feet;
+}
+
+export interface Choice {
+	readonly id: string;
+	readonly title: string;
+	/** The dial a ranked choice turns. */
+	readonly dial: Dial;
+	readonly ranked: boolean;
+	/** Gentle to hard where ranked. */
+	readonly of: readonly Place[];
+	/** The place it is usually given at. */
+	readonly usual: string;
+	/** It goes before a step that turns this dial: a hold at the hard point before more depth. */
+	readonly before?: Dial;
+}
+
+/** Place by choice; what is not named stands at its usual place. */
+export type Chosen = Readonly<Record<string, string>>;
+
 export interface Step {
 	readonly id: string;
 	readonly title: string;
@@ -178,6 +227,12 @@ export interface Step {
 	readonly drawn?: { readonly from: KeyPose; readonly to: KeyPose };
 	readonly gates: readonly Gate[];
 	readonly usualDose: { readonly start: Dose; readonly target: Dose };
+	/** What can be set without leaving the step; left out, nothing. */
+	readonly choices?: readonly Choice[];
+	/** What is set otherwise than usual; on a step as it is chosen. */
+	readonly chosen?: Chosen;
+	/** The feet from above, where it matters how they stand. */
+	readonly feet?: Feet;
 	/** Left out, repetitions. */
 	readonly counts?: Counts;
 	readonly easier: string | null;

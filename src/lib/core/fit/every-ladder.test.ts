@@ -204,7 +204,7 @@ describe('for any client', () => {
 			const setup = setupFor(s, fitStep(s, ctx), ctx.body);
 			const length = lengthIn(setup);
 			if (length === null) continue;
-			const notch = gentlerNotches(setup, undefined, ctx)[0];
+			const notch = gentlerNotches(s, setup, undefined, ctx).find((n) => n.choice === undefined);
 			if (notch === undefined) continue;
 			const knee = (x: typeof setup) => askedBy(s, ctx, x).demand;
 			const axis: Axis = s.posture.movement === 'hinge' ? 'thighTrunkFlexion' : 'kneeFlexion';

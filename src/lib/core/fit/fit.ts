@@ -9,6 +9,7 @@
 import { AXES, isMainAxis, type Axis, type Side } from '../body/axis.ts';
 import { daysBetween, type Day } from '../base/calendar-day.ts';
 import type { Eased, Withheld } from '../client/screening.ts';
+import { asChosen, asHardChosen, asWritten } from '../exercise/choice.ts';
 import { type Equipment, type ExerciseFamily, type Step } from '../exercise/family.ts';
 import type { Limits } from '../posture/problem.ts';
 import type { Demand } from '../posture/verdict.ts';
@@ -73,6 +74,7 @@ function seenDoing(step: Step, ctx: FitContext): Day | null {
 	const own = lengthIn(usualSetup(step, ctx.body));
 	const days = ctx.observed.filter((o) => {
 		if (o.step !== step.id || daysBetween(o.date, ctx.today) > ctx.rules.staleDays) return false;
+		if (!asHardChosen(asWritten(step), o.setup.chosen, step.chosen)) return false;
 		const done = lengthIn(o.setup);
 		if (done === null || own === null) return true;
 		// A length of another kind says nothing of this one.
@@ -194,7 +196,8 @@ function fitOne(step: Step, ctx: FitContext, once?: Once): StepFit {
  * What a given set-up asks beyond what is usable (limit less margin), worst first; empty when it is inside. For set-ups that
  * somebody chose rather than the solver.
  */
-export function shortAt(step: Step, ctx: FitContext, setup: SolvedSetup | null): readonly Limiting[] {
+export function shortAt(written: Step, ctx: FitContext, setup: SolvedSetup | null): readonly Limiting[] {
+	const step = asChosen(written, setup?.chosen);
 	const ways = waysOf(step, ctx);
 	if (ways === null) return shortOne(step, ctx, setup);
 	let least: readonly Limiting[] | undefined;

@@ -3,6 +3,7 @@
  * lower, the handle higher, the sled or the feet farther; or the easier step.
  */
 import type { Body } from '../body/body.ts';
+import { asChosen, placeOf, turned } from '../exercise/choice.ts';
 import type { Step } from '../exercise/family.ts';
 import type { Dial } from '../exercise/dial.ts';
 import { lengthIn, type FitContext, type SolvedSetup } from '../movement/context.ts';
@@ -11,23 +12,66 @@ import { buildSeat } from '../movement/furniture.ts';
 import { lengthKind } from '../movement/set-up-length.ts';
 import { usualSetup } from '../movement/of-step.ts';
 
+/** A ranked choice turned one place. */
+export interface TurnedNotch {
+	readonly dial: Dial;
+	readonly choice: string;
+	readonly to: string;
+	readonly setup: SolvedSetup;
+	readonly before?: Dial;
+}
+
 export interface GentlerNotch {
 	readonly dial: Dial;
 	readonly to: string | number;
+	/** The choice that is turned, where it is one. */
+	readonly choice?: string;
 	readonly step?: string;
 	readonly setup: SolvedSetup;
 }
 
+/** Each ranked choice one place harder or gentler, with the set-up that goes with it: what is solved stays as it is where it still can. */
+export function turnedNotches(
+	written: Step,
+	setup: SolvedSetup | null,
+	ctx: FitContext,
+	by: 1 | -1
+): readonly TurnedNotch[] {
+	const step = asChosen(written, setup?.chosen);
+	return (step.choices ?? []).flatMap((c): TurnedNotch[] => {
+		const chosen = turned(step, c, by);
+		if (chosen === undefined) return [];
+		const as = asChosen(step, chosen);
+		const { chosen: _, heelWedgeCm: __, ...kept } = setup ?? {};
+		const { heelWedgeCm } = usualSetup(as, ctx.body);
+		const to: SolvedSetup = { ...kept, ...(heelWedgeCm === undefined ? {} : { heelWedgeCm }) };
+		return [
+			{
+				dial: c.dial,
+				choice: c.id,
+				to: placeOf(c, chosen).id,
+				setup: withChosen(to, as),
+				...(c.before === undefined ? {} : { before: c.before })
+			}
+		];
+	});
+}
+
 /** The set-up a step is given in: as solved, else as it is usual for this body. */
 export const setupFor = (step: Step, fit: StepFit, body: Body): SolvedSetup =>
-	fit.setup ?? usualSetup(step, body);
+	withChosen(fit.setup ?? usualSetup(step, body), step);
+
+/** A set-up of a step as it is chosen says what was chosen. */
+const withChosen = (setup: SolvedSetup, { chosen }: Step): SolvedSetup =>
+	chosen === undefined ? setup : { ...setup, chosen };
 
 export function gentlerNotches(
+	step: Step,
 	setup: SolvedSetup | null,
 	easier: Step | undefined,
 	ctx: FitContext
 ): readonly GentlerNotch[] {
-	const out: GentlerNotch[] = [];
+	const out: GentlerNotch[] = [...turnedNotches(step, setup, ctx, -1)];
 	const length = lengthIn(setup);
 	if (setup !== null && length !== null) {
 		const { by, dial, last } = lengthKind(length.of).notch;

@@ -4,6 +4,7 @@
  * figure on the ladder, the card, the library and the print.
  */
 import type { Axis } from '../body/axis.ts';
+import { asChosen } from '../exercise/choice.ts';
 import type { Step } from '../exercise/family.ts';
 import type { FitContext, SolvedSetup } from '../movement/context.ts';
 import type { Picture } from '../movement/drawing/drawn.ts';
@@ -14,11 +15,12 @@ import { boundsOf } from './limits-for.ts';
 export type { Picture } from '../movement/drawing/drawn.ts';
 
 export function pictureOf(
-	step: Step,
+	written: Step,
 	ctx: FitContext,
 	setup: SolvedSetup | null,
 	limiting: readonly Axis[] = []
 ): Picture {
+	const step = asChosen(written, setup?.chosen);
 	const { posture: p, drawn } = step;
 	return drawn === undefined
 		? movementOf(p).picture({ step, p, ctx, setup, bounds: boundsOf(step, ctx) }, limiting)

@@ -4,6 +4,7 @@ import type { Body } from '../body/body.ts';
 import type { Day } from '../base/calendar-day.ts';
 import type { Envelope, ProtocolLimit } from '../client/envelope.ts';
 import type { Eased, Withheld } from '../client/screening.ts';
+import type { Chosen } from '../exercise/family.ts';
 import type { Equipment, Position } from '../exercise/family.ts';
 import type { Technique } from '../posture/problem.ts';
 import type { Build, Furniture, HomeHeights } from './furniture.ts';
@@ -20,6 +21,8 @@ export interface SolvedSetup {
 	readonly sledCm?: number;
 	readonly feetCm?: number;
 	readonly heelWedgeCm?: number;
+	/** What is set otherwise than usual of the step's choices. */
+	readonly chosen?: Chosen;
 	readonly build?: Build;
 }
 

@@ -1,6 +1,7 @@
 /** What a step is and asks, whatever its movement: by the table of movements, or by what it needs where it is only posed. */
 import { AXES, MODEL_ERROR, type Axis } from '../body/axis.ts';
 import type { Body } from '../body/body.ts';
+import { asChosen } from '../exercise/choice.ts';
 import type { Needs, Step } from '../exercise/family.ts';
 import type { StepPosture } from '../exercise/step-posture.ts';
 import type { CheckId, Limits } from '../posture/problem.ts';
@@ -60,11 +61,12 @@ const NOTHING: readonly (CheckId | MovementCheckId)[] = [];
  * They are judged by the caller. Left out, the technique is done as it is taught.
  */
 export function askedBy(
-	step: Step,
+	written: Step,
 	ctx: FitContext,
 	setup: SolvedSetup | null,
 	bounds: readonly Limits[] = []
 ): Asked {
+	const step = asChosen(written, setup?.chosen);
 	const { needs, posture: p } = step;
 	if (needs === undefined) return movementOf(p).asks({ step, p, ctx, setup, bounds });
 	const { working, other } = needs;
@@ -72,7 +74,8 @@ export function askedBy(
 }
 
 /** The least a set-up can have asked of whoever did it, degrees by axis: where a technique leaves room, the gentlest way for each axis. For evidence. */
-export function leastAsked(step: Step, ctx: FitContext, setup: SolvedSetup | null): Demand {
+export function leastAsked(written: Step, ctx: FitContext, setup: SolvedSetup | null): Demand {
+	const step = asChosen(written, setup?.chosen);
 	const { posture: p } = step;
 	return movementOf(p).least?.({ step, p, ctx, setup, bounds: [] }) ?? askedBy(step, ctx, setup).demand;
 }

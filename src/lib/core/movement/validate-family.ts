@@ -5,6 +5,7 @@
  * name, are handed in.
  */
 import { poseFaults } from '../figure/key-pose.ts';
+import { choiceFaults } from '../exercise/choice.ts';
 import { harderDials } from '../exercise/dial.ts';
 import type { ExerciseFamily, Gate, Step } from '../exercise/family.ts';
 import { movementOf } from './movements.ts';
@@ -48,6 +49,7 @@ export function validateFamily(family: ExerciseFamily, known: Known): readonly C
 		if (step.cues !== undefined && (step.cues.length < 2 || step.cues.length > 3))
 			say(place, `${step.cues.length} cues; a card carries two or three essentials`);
 		for (const message of movementOf(step.posture).faults(step.posture)) say(place, message);
+		for (const message of choiceFaults(step, (p) => movementOf(p).faults(p))) say(place, message);
 		if (step.drawn !== undefined)
 			for (const pose of [step.drawn.from, step.drawn.to])
 				for (const message of poseFaults(pose)) say(place, message);

@@ -7,6 +7,7 @@
  */
 import type { FitContext, SolvedSetup } from '../movement/context.ts';
 import { fitStep, shortAt, type StepFit } from '../fit/fit.ts';
+import { asChosen } from '../exercise/choice.ts';
 import type { Clearance, ExerciseFamily, Gate, Step } from '../exercise/family.ts';
 import { beginsSmaller } from './feared.ts';
 import { breakKey, breaksOf, type Break, type Prescribed, type StandingFacts } from './standing.ts';
@@ -72,7 +73,8 @@ function rangeClosed(
 }
 
 /** All that closes a prescription, worst first. `chosen`: the set-up was chosen by hand, and is judged for itself. */
-export function closedFor(p: Prescribed, chosen: boolean, facts: ClosedFacts): readonly Closed[] {
+export function closedFor(given: Prescribed, chosen: boolean, facts: ClosedFacts): readonly Closed[] {
+	const p = { ...given, step: asChosen(given.step, given.setup?.chosen) };
 	const fit = fitStep(p.step, facts.ctx);
 	const { breaks } = breaksOf({ ...p, since: '9999-12-31', passedOver: [] }, facts);
 	const out: Closed[] = breaks.map((found) => ({

@@ -11,6 +11,7 @@
  */
 import type { Day } from '../base/calendar-day.ts';
 import type { Axis, Side } from '../body/axis.ts';
+import { asChosen, asHardChosen, asWritten } from '../exercise/choice.ts';
 import type { Clearance, ExerciseFamily, Position, Step, Tag } from '../exercise/family.ts';
 import { lengthIn, type FitContext, type SolvedSetup } from '../movement/context.ts';
 import { fitStep, shortAt, type StepFit } from '../fit/fit.ts';
@@ -140,6 +141,7 @@ function newerAndShort(l: Limiting, p: Prescribed, ctx: FitContext): boolean {
 
 /** Was what was seen at least as hard as what is prescribed? A length of another kind says nothing of it. */
 function asHard(seen: SolvedSetup, p: Prescribed, ctx: FitContext): boolean {
+	if (!asHardChosen(asWritten(p.step), seen.chosen, p.step.chosen)) return false;
 	const done = lengthIn(seen);
 	const asked = lengthIn(p.setup) ?? lengthIn(usualSetup(p.step, ctx.body));
 	if (done === null || asked === null) return true;
@@ -161,11 +163,15 @@ function otherBreaks(p: Prescribed, fit: StepFit, facts: StandingFacts): readonl
 	return out;
 }
 
+/** With the step as its set-up chooses it. */
+const asGiven = (p: Prescribed): Prescribed => ({ ...p, step: asChosen(p.step, p.setup?.chosen) });
+
 /** The breaks of a prescription now, worst kind first; what was passed over is left out, but for a protocol. */
 export function breaksOf(
-	p: Prescribed,
+	given: Prescribed,
 	facts: StandingFacts
 ): { readonly breaks: readonly Break[]; readonly close: boolean } {
+	const p = asGiven(given);
 	const ranges = rangeBreaks(p, facts.ctx);
 	const all = [...ranges.breaks, ...otherBreaks(p, fitStep(p.step, facts.ctx), facts)];
 	const breaks = all
@@ -203,16 +209,21 @@ function below(family: ExerciseFamily, step: Step): readonly Step[] {
 	return out;
 }
 
-export function mendOf(p: Prescribed, facts: StandingFacts): Mend | null {
+export function mendOf(given: Prescribed, facts: StandingFacts): Mend | null {
+	const p = asGiven(given);
 	const over =
 		facts.ctx.highestLoadKg !== undefined && p.loadKg > facts.ctx.highestLoadKg
 			? { loadKg: facts.ctx.highestLoadKg }
 			: {};
-	const same = fitStep(p.step, facts.ctx);
-	const anew = setupFor(p.step, same, facts.ctx.body);
-	const gentler = noHarder(anew, p.setup) ? anew : (p.setup ?? anew);
-	if (targetFits(p.step, gentler, same, facts))
-		return { kind: 'set-up', family: p.family.id, step: p.step.id, setup: gentler, ...over };
+	// As it is chosen, else as it is usually given: what breaks may be only a place of a choice.
+	for (const step of new Set([p.step, asWritten(p.step)])) {
+		const same = fitStep(step, facts.ctx);
+		const anew = setupFor(step, same, facts.ctx.body);
+		const kept = step === p.step ? p.setup : unchosen(p.setup);
+		const gentler = noHarder(anew, kept) ? anew : (kept ?? anew);
+		if (targetFits(step, gentler, same, facts))
+			return { kind: 'set-up', family: p.family.id, step: step.id, setup: gentler, ...over };
+	}
 	for (const step of below(p.family, p.step)) {
 		const fit = fitStep(step, facts.ctx);
 		const setup = setupFor(step, fit, facts.ctx.body);
@@ -225,6 +236,11 @@ export function mendOf(p: Prescribed, facts: StandingFacts): Mend | null {
 	return other === undefined
 		? null
 		: { kind: 'substitute', family: other.family, step: other.step.id, setup: givenIn(other) };
+}
+
+function unchosen(setup: SolvedSetup | null): SolvedSetup | null {
+	const { chosen: _, ...rest } = setup ?? {};
+	return setup === null ? null : rest;
 }
 
 /** A mend never asks more than what stood. */

@@ -12,7 +12,8 @@ import { judge } from '#lib/core/decision/judge.ts';
 import { demandOn } from '#lib/core/decision/range-evidence.ts';
 import type { Trace } from '#lib/core/decision/trace.ts';
 import { type ExerciseFamily, servesOf, type Step, stepOf } from '#lib/core/exercise/family.ts';
-import { type GentlerNotch, gentlerNotches } from '#lib/core/fit/gentler.ts';
+import { type GentlerNotch, gentlerNotches, turnedNotches } from '#lib/core/fit/gentler.ts';
+import type { FitContext, SolvedSetup } from '#lib/core/movement/context.ts';
 import { flagReaches } from '#lib/core/safety/alarm.ts';
 import { painAdded } from '#lib/core/session/work.ts';
 import type { Exercise } from '../repo/exercise-repo.ts';
@@ -79,7 +80,8 @@ function exerciseOf(
 		gentler:
 			step === undefined
 				? []
-				: fittedNotches(r, exercise, today, step, gentlerNotches(head.setup, easier, ctx)),
+				: fittedNotches(r, exercise, today, step, gentlerNotches(step, head.setup, easier, ctx)),
+		...harderKey(r, exercise, today, step, head.setup, ctx),
 		...standingKey(r, exercise, chain, today),
 		...(step === undefined || family === undefined ? {} : { faults: faultsNamed(family, step) }),
 		...(capped === true ? { capped: true } : {}),
@@ -126,6 +128,20 @@ export function decideInputOf(
 /** A session of a day before its prescription was given is history. */
 const inForce = (exercise: Exercise, l: Logged): boolean =>
 	(exercise.prescriptions.find((p) => p.id === l.prescriptionId)?.day ?? '') <= l.session.date;
+
+/** Each ranked choice one place harder, as far as it would stand; left out where there is none. */
+function harderKey(
+	r: ClientRecord,
+	exercise: Exercise,
+	today: Day,
+	step: Step | undefined,
+	setup: SolvedSetup | null,
+	ctx: FitContext
+): Pick<DecideInput['exercise'], 'harder'> {
+	if (step?.choices === undefined) return {};
+	const up = fittedNotches(r, exercise, today, step, turnedNotches(step, setup, ctx, 1));
+	return up.length === 0 ? {} : { harder: up };
+}
 
 /** The notches that would stand. */
 const fittedNotches = (

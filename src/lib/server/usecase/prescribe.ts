@@ -2,6 +2,7 @@
  * Prescribes a step of a family with a dose: a new exercise, or another step of one that runs. Inside fit and delegation for a
  * trainer; a licensed user may go past what is tolerated with a reason, nobody past a protocol limit.
  */
+import { asChosen } from '#lib/core/exercise/choice.ts';
 import { CATALOGUE_VERSION } from '#lib/catalogue/families.ts';
 import { LEAST_REASON } from '#lib/contract/basics.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
@@ -17,7 +18,7 @@ import {
 	type ExerciseFamily,
 	type Step
 } from '#lib/core/exercise/family.ts';
-import { lengthIn, type SolvedSetup } from '#lib/core/movement/context.ts';
+import { type FitContext, lengthIn, type SolvedSetup } from '#lib/core/movement/context.ts';
 import { isOneSided, lengthOf } from '#lib/core/movement/of-step.ts';
 import { fitStep } from '#lib/core/fit/fit.ts';
 import { setupFor } from '#lib/core/fit/gentler.ts';
@@ -124,7 +125,9 @@ export async function prescribeIn(run: Run, p: NewPrescription): Promise<Outcome
 	const load = loadsItself(step.equipment) ? undefined : loadRefusal(r, p);
 	if (load !== undefined) return load;
 	const fit = fitContextOf(r, ctx.today, sideOf(p.region));
-	const setup = p.setup ?? setupFor(step, fitStep(step, fit), fit.body);
+	const setup = setupGiven(step, p.setup, fit);
+	if (setup === undefined)
+		return invalid('chosen', `${step.title} cannot be set so any more; reload to see how it can.`);
 	const wanted: Wanted = { family, step, setup, chosen: p.setup !== undefined, p, existing };
 	const replacing = replaced === undefined ? undefined : endTrouble(r, replaced, ctx);
 	if (replacing !== undefined) return replacing;
@@ -133,6 +136,19 @@ export async function prescribeIn(run: Run, p: NewPrescription): Promise<Outcome
 	if (refused !== undefined) return refused;
 	const ended = replaced === undefined ? undefined : await endFor(run, replaced, step, p);
 	return ended ?? write(run, r, wanted, closed);
+}
+
+/** As it was typed, or as solved for what is chosen inside the step; undefined where a choice is named that the step has not. */
+function setupGiven(step: Step, given: SolvedSetup | undefined, fit: FitContext): SolvedSetup | undefined {
+	const { chosen: wanted, ...typed } = given ?? {};
+	const known = Object.entries(wanted ?? {}).every(([id, place]) =>
+		step.choices?.some((c) => c.id === id && c.of.some((x) => x.id === place))
+	);
+	if (!known) return undefined;
+	const as = asChosen(step, wanted);
+	const solved = given === undefined || (lengthIn(typed) === null && lengthOf(step.posture) !== null);
+	if (solved) return setupFor(as, fitStep(as, fit), fit.body);
+	return as.chosen === undefined ? typed : { ...typed, chosen: as.chosen };
 }
 
 /** A step is set up by its own length: one of another kind could not be held against what the slip proposes. */

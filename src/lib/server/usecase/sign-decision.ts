@@ -2,6 +2,7 @@
  * Answers a slip: accept, alter to something gentler, or override with a reason (licensed). One transaction locks the client,
  * reloads, recomputes: another hash, or a prescription somebody replaced meanwhile, is a conflict and nothing is written.
  */
+import { settled } from '#lib/core/exercise/choice.ts';
 import { ok } from '#lib/core/base/result.ts';
 import { doseText } from '#lib/core/dose/dose.ts';
 import { stepOf, type Step } from '#lib/core/exercise/family.ts';
@@ -181,12 +182,14 @@ function settledSetup(
 	const length = lengthIn(own);
 	const chosen = length === null ? undefined : (typed?.[length.of] ?? length.value);
 	const heelWedgeCm = length?.of === 'seatCm' ? undefined : (typed?.heelWedgeCm ?? own.heelWedgeCm);
+	const settledChoice = settled(step, typed?.chosen ?? own.chosen);
 	return {
 		...(length === null || chosen === undefined ? {} : { [length.of]: chosen }),
 		...(length?.of === 'seatCm' && chosen === own.seatCm && own.build !== undefined
 			? { build: own.build }
 			: {}),
-		...(heelWedgeCm === undefined ? {} : { heelWedgeCm })
+		...(heelWedgeCm === undefined ? {} : { heelWedgeCm }),
+		...(settledChoice === undefined ? {} : { chosen: settledChoice })
 	};
 }
 

@@ -2,6 +2,7 @@
 	/** The set-up card of one step: solved height with its error, built from what the room has, drawn, with cues and cautions. */
 	import type { Snippet } from 'svelte';
 	import Tabs from 'flowbite-svelte/Tabs.svelte';
+	import type { Chosen } from '#lib/core/exercise/family.ts';
 	import type { Brace, ExerciseFamily, Step } from '#lib/core/exercise/family.ts';
 	import type { TechniqueRow, WedgeOption } from '#lib/core/fit/compare-techniques.ts';
 	import type { StepFit } from '#lib/core/fit/fit.ts';
@@ -15,6 +16,7 @@
 	import { movingOfStep } from '../scene.ts';
 	import BuildIt from './BuildIt.svelte';
 	import CardNotes from './CardNotes.svelte';
+	import Choices from './Choices.svelte';
 	import CardTab from './CardTab.svelte';
 	import CardVerdict from './CardVerdict.svelte';
 	import Coaching from './Coaching.svelte';
@@ -38,6 +40,8 @@
 		/** A length that was turned by hand, and the way to turn it. */
 		readonly dialled: number | null;
 		readonly dial: (value: number | null) => void;
+		/** Another place of a choice inside the step. */
+		readonly pick: (chosen: Chosen) => void;
 		readonly mirrored: boolean;
 		readonly mirrorIt: () => void;
 		/** The set-up in force: as solved, or with the wedge that was chosen. */
@@ -79,6 +83,7 @@
 			frontOfKnee={p.frontOfKnee}
 			use={p.useWedge}
 		/>{/if}
+	<Choices {step} pick={p.pick} />
 	{@render p.prescribe()}
 	<MovingFigure
 		{picture}

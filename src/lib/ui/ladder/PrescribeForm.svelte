@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** The prescribing row: dose, region, what closes it and who may open it. */
 	import { enhance } from '$app/forms';
+	import { chosenField } from '#lib/contract/setup-form.ts';
 	import type { NowView } from '#lib/contract/plan-view.ts';
 	import { doseText } from '#lib/core/dose/dose.ts';
 	import type { Particulars } from '#lib/core/dose/particulars.ts';
@@ -101,6 +102,7 @@
 	<input type="hidden" name="step" value={step.id} />
 	<input type="hidden" name="family" value={familyId} />
 	{#each LENGTHS as name (name)}<input type="hidden" {name} value={setup?.[name] ?? ''} />{/each}
+	<input type="hidden" name="chosen" value={chosenField(step.chosen)} />
 	<input type="hidden" name="heelWedgeCm" value={setup?.heelWedgeCm ?? wedgeCm ?? ''} />
 	<div class="flex flex-wrap items-end gap-2.5">
 		<Field

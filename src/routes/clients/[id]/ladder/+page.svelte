@@ -2,6 +2,8 @@
 	import type { Axis, Side } from '#lib/core/body/axis.ts';
 	import { firstParticulars } from '#lib/core/dose/particulars.ts';
 	import { sideOf } from '#lib/core/body/region-side.ts';
+	import { asChosen } from '#lib/core/exercise/choice.ts';
+	import type { Chosen } from '#lib/core/exercise/family.ts';
 	import { stepOf, type ExerciseFamily } from '#lib/core/exercise/family.ts';
 	import { fitFamily, fitStep } from '#lib/core/fit/fit.ts';
 	import { setupFor } from '#lib/core/fit/gentler.ts';
@@ -74,7 +76,11 @@
 	const axes = $derived(axesOfFamily(family));
 	const catalogueStep = $derived(stepOf(family, chosen) ?? family.steps[0]);
 	let loadKg = $state('0');
-	const step = $derived(withLoad(catalogueStep, loadKg));
+	/** What is chosen inside the step it was chosen for; else as it stands in the plan. */
+	let picked = $state<{ step: string; chosen: Chosen } | null>(null);
+	const standing = $derived(data.inPlan.find((n) => n.step === catalogueStep?.id && n.region === sore));
+	const choice = $derived(picked?.step === catalogueStep?.id ? picked?.chosen : standing?.setup?.chosen);
+	const step = $derived(withLoad(catalogueStep && asChosen(catalogueStep, choice), loadKg));
 	const fit = $derived(
 		step === catalogueStep || step === undefined ? fits.find((f) => f.step === step?.id) : fitStep(step, ctx)
 	);
@@ -128,7 +134,7 @@
 	$effect.pre(() => {
 		if (step === undefined || doseFor === step.id) return;
 		doseFor = step.id;
-		const now = data.inPlan.find((n) => n.step === step.id && n.region === sore)?.dose;
+		const now = standing?.dose;
 		sets = String(now?.sets ?? step.usualDose.start.sets);
 		reps = String(now?.reps ?? step.usualDose.start.reps);
 		loadKg = String(now?.loadKg ?? catalogueStep?.posture.load?.kg ?? 0);
@@ -212,6 +218,7 @@
 				techniques={answer?.techniques ?? []}
 				wedge={answer?.wedge ?? null}
 				{dialled}
+				pick={(to) => (picked = { step: step.id, chosen: to })}
 				dial={(value) => (turned = value === null ? null : { step: step.id, value })}
 				mirrored={(side === 'left') !== flipped}
 				mirrorIt={() => (flipped = !flipped)}

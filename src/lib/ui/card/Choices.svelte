@@ -1,0 +1,46 @@
+<script lang="ts">
+	/** What can be set inside the step: one row a choice, gentle to hard where it is ranked; and how the feet stand, from above. */
+	import { placeOf } from '#lib/core/exercise/choice.ts';
+	import type { Choice, Chosen } from '#lib/core/exercise/family.ts';
+	import type { Step } from '#lib/core/exercise/family.ts';
+	import FeetView from './FeetView.svelte';
+
+	interface Props {
+		readonly step: Step;
+		readonly pick: (chosen: Chosen) => void;
+		/** Told apart where two cards stand on one page. */
+		readonly of?: string;
+	}
+	let { step, pick, of = 'choice' }: Props = $props();
+	const at = (c: Choice): string => placeOf(c, step.chosen).id;
+</script>
+
+{#if step.choices}
+	<div class="no-print my-2 flex flex-wrap items-start gap-x-5" data-testid="choices">
+		<div class="grid grow gap-y-0.5 text-sm">
+			{#each step.choices as c (c.id)}
+				<fieldset class="flex flex-wrap items-center gap-x-1">
+					<legend class="float-left mr-2 min-w-20 text-quiet first-letter:uppercase"
+						>{c.title}{#if c.ranked}<span class="sr-only">, gentle to hard</span>{/if}</legend
+					>
+					{#each c.of as p, i (p.id)}
+						{#if i > 0}<span class="text-quiet" aria-hidden="true">{c.ranked ? '→' : '·'}</span>{/if}
+						<label
+							class="flex min-h-7 cursor-pointer items-center rounded px-1.5 has-checked:bg-accent has-checked:text-paper has-focus-visible:outline-2"
+							><input
+								type="radio"
+								name="{of}.{step.id}.{c.id}"
+								value={p.id}
+								checked={at(c) === p.id}
+								onchange={() => pick({ ...step.chosen, [c.id]: p.id })}
+								class="sr-only"
+								aria-label="{c.title} {p.title}"
+							/>{p.title}</label
+						>
+					{/each}
+				</fieldset>
+			{/each}
+		</div>
+		{#if step.feet}<FeetView feet={step.feet} />{/if}
+	</div>
+{/if}
