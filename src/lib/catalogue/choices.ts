@@ -77,9 +77,9 @@ export const CHOICE_ROWS: readonly Row[] = [
 			'feet',
 			'base',
 			'1',
-			at('0.7', 'close together', { feet: { widths: 0.7 }, tags: ['narrow-base'] }),
+			at('0.7', 'close', { feet: { widths: 0.7 }, tags: ['narrow-base'] }),
 			at('1', 'hip-wide', { feet: { widths: 1 } }),
-			at('1.4', '1.4 hip widths', { feet: { widths: 1.4 } }),
+			at('1.4', '1.4 widths', { feet: { widths: 1.4 } }),
 			at('2', 'wide', { feet: { widths: 2 }, tags: ['hip-out'] })
 		),
 		steps: ids(TWO_LEGS, HEELS_RAISED, 'standard-seat raised-seat')
@@ -90,7 +90,7 @@ export const CHOICE_ROWS: readonly Row[] = [
 			'toes',
 			'base',
 			'0',
-			at('0', 'straight ahead', { posture: { toeOutDeg: 0 }, feet: { outDeg: 0 } }),
+			at('0', 'ahead', { posture: { toeOutDeg: 0 }, feet: { outDeg: 0 } }),
 			at('10', '10° out', { posture: { toeOutDeg: 10 }, feet: { outDeg: 10 } }),
 			at('25', '25° out', { posture: { toeOutDeg: 25 }, feet: { outDeg: 25 } })
 		),
@@ -116,8 +116,8 @@ export const CHOICE_ROWS: readonly Row[] = [
 			'surface',
 			'0',
 			at('0', 'flat'),
-			at('2', 'on a 2 cm wedge', { posture: { heelWedgeCm: 2 }, kit: ['wedge'] }),
-			at('5', 'on a 5 cm wedge', { posture: { heelWedgeCm: 5 }, kit: ['wedge'] })
+			at('2', 'on 2 cm', { posture: { heelWedgeCm: 2 }, kit: ['wedge'] }),
+			at('5', 'on 5 cm', { posture: { heelWedgeCm: 5 }, kit: ['wedge'] })
 		),
 		steps: ids('lateral-step-up step-down-tap high-step-down')
 	},
@@ -128,7 +128,7 @@ export const CHOICE_ROWS: readonly Row[] = [
 			'rhythm',
 			'alternate',
 			at('alternate', 'in turn'),
-			at('one', 'one side, then the other', { dials: { rhythm: 'one-side' } })
+			at('one', 'one, then the other', { dials: { rhythm: 'one-side' } })
 		),
 		steps: ids(MOVING)
 	},
@@ -211,9 +211,9 @@ export const CHOICE_ROWS: readonly Row[] = [
 			'hands',
 			'support',
 			'behind',
-			at('behind', 'on the floor behind'),
-			at('ahead', 'on the floor ahead', { dials: { support: 'one-hand' } }),
-			at('free', 'off the floor', { dials: { support: 'none' }, without: ['weight-on-hands'] })
+			at('behind', 'behind'),
+			at('ahead', 'ahead', { dials: { support: 'one-hand' } }),
+			at('free', 'free', { dials: { support: 'none' }, without: ['weight-on-hands'] })
 		),
 		steps: ids('ninety-ninety')
 	},
@@ -382,8 +382,8 @@ export const CHOICE_ROWS: readonly Row[] = [
 			'base',
 			'wide',
 			at('wide', 'a hip apart', { feet: { widths: 1 } }),
-			at('half', 'half a hip apart', { feet: { widths: 0.5 } }),
-			at('line', 'nearly in line', { feet: { widths: 0.1 }, tags: ['unsteady'] })
+			at('half', 'half a hip', { feet: { widths: 0.5 } }),
+			at('line', 'in line', { feet: { widths: 0.1 }, tags: ['unsteady'] })
 		),
 		steps: ids('staggered-stance')
 	},

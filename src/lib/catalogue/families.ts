@@ -2,6 +2,7 @@
 import { tableOf } from '../core/base/table.ts';
 import type { ExerciseFamily, Step } from '../core/exercise/family.ts';
 import { chosenIn } from './choices.ts';
+import { usuallyIn } from './doses.ts';
 import { balance, impact, isometrics, mobility, tissue, trunk, warmUp } from './floor-ladders.ts';
 import { watchedFor } from './further-faults.ts';
 import { furthered } from './furthered.ts';
@@ -39,7 +40,7 @@ const WRITTEN: readonly ExerciseFamily[] = [
 	tissue,
 	warmUp
 ];
-const ALL = WRITTEN.map(furthered).map(watchedFor).map(chosenIn).map(completed);
+const ALL = WRITTEN.map(furthered).map(watchedFor).map(chosenIn).map(usuallyIn).map(completed);
 
 export const FAMILIES: Readonly<Record<string, ExerciseFamily>> = tableOf(ALL.map((f) => [f.id, f]));
 

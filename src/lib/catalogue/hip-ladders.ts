@@ -135,7 +135,7 @@ const hingeSteps: readonly Step[] = [
 		'Weights close to the thighs; eight to ten, more when light.',
 		{
 			dials: { position: 'standing', support: 'none', load: 'light' },
-			posture: { movement: 'hinge', handleCm: 52, scales: true, close: SOFT, load: { kg: 8, at: 'sides' } },
+			posture: { movement: 'hinge', handleCm: 52, scales: true, close: SOFT, load: { kg: 6, at: 'sides' } },
 			gates: [clean('free-hinge', 1, 10), easy('free-hinge', 10, 5), calm('free-hinge')],
 			dose: DOSE.eight,
 			easier: 'free-hinge',
@@ -156,13 +156,13 @@ const hingeSteps: readonly Step[] = [
 				handleCm: 48,
 				close: { kneeDeg: 35 },
 				bar: 'midfoot',
-				load: { kg: 16, at: 'hands' }
+				load: { kg: 7, at: 'hands' }
 			},
 			gates: [clean('free-hinge', 2, 10), calm('free-hinge')],
 			dose: DOSE.eight,
 			easier: 'free-hinge',
 			next: { 'low-handle-deadlift': 'surface' },
-			kit: ['weight'],
+			kit: [['weight', 'household-weight']],
 			faults: HINGE_FAULTS,
 			cautions: [ROUND, 'Put the load down when the back tires, not when it hurts.']
 		}
@@ -179,12 +179,12 @@ const hingeSteps: readonly Step[] = [
 				handleCm: 28,
 				close: { kneeDeg: 50 },
 				bar: 'midfoot',
-				load: { kg: 16, at: 'hands' }
+				load: { kg: 7, at: 'hands' }
 			},
 			gates: [clean('raised-handle-deadlift', 3, 10), faultFree('raised-handle-deadlift', 'back-rounds')],
 			dose: DOSE.eight,
 			easier: 'raised-handle-deadlift',
-			kit: ['weight'],
+			kit: [['weight', 'household-weight']],
 			faults: HINGE_FAULTS,
 			cautions: [ROUND]
 		}
@@ -217,7 +217,7 @@ const hingeSteps: readonly Step[] = [
 				handleCm: 56,
 				scales: true,
 				close: STRAIGHT,
-				load: { kg: 8, at: 'sides' }
+				load: { kg: 6, at: 'sides' }
 			},
 			gates: [clean('straight-knee-hinge', 3, 10)],
 			dose: DOSE.eight,

@@ -18,7 +18,7 @@ import { otherEndOf } from '#lib/core/exercise/family.ts';
 import { LOAD_PLACES, STANCES, TECHNIQUES } from '#lib/core/posture/problem.ts';
 import { type Length, lengthKind } from '#lib/core/movement/set-up-length.ts';
 import { firstIssue } from './basics.ts';
-import { asks, choice, dials, line, n, pose } from './own-parts.ts';
+import { asks, choice, dials, line, n, pose, usually } from './own-parts.ts';
 
 /** Own ids never meet a catalogue id, today's or tomorrow's. */
 const ownId = z
@@ -182,6 +182,7 @@ const step = z.strictObject({
 	drawn: z.strictObject({ from: pose, to: pose }).exactOptional(),
 	gates: z.array(gate).max(8),
 	usualDose: z.strictObject({ start: dose, target: dose }),
+	usually: usually.exactOptional(),
 	counts: z.enum(COUNTS).exactOptional(),
 	easier: ownId.nullable(),
 	next: z.array(z.strictObject({ to: ownId, dial })).max(8),

@@ -71,3 +71,17 @@ export const choice = z.strictObject({
 	usual: choiceId,
 	before: z.enum(DIALS as readonly [Dial, ...Dial[]]).exactOptional()
 });
+
+/** How a dose is done besides sets and repetitions. */
+export const usually = z.strictObject({
+	holdSec: n(0, 300).exactOptional(),
+	tempo: z
+		.string()
+		.regex(/^\d{1,2}-\d{1,2}-\d{1,2}-\d{1,2}$/, 'Tempo is four counts of seconds, such as 3-1-2-0.')
+		.exactOptional(),
+	restSec: n(0, 600).exactOptional(),
+	workSec: n(5, 600).exactOptional(),
+	effortPct: n(5, 100).exactOptional(),
+	blockMin: n(1, 60).exactOptional(),
+	daysPerWeek: z.int().min(1).max(7).exactOptional()
+});

@@ -20,6 +20,10 @@ export const particularFields = {
 		)
 	),
 	restSec: absent(typedWhole('Rest', 0, 600)),
+	workSec: absent(typedWhole('Work', 5, 600)),
+	effortPct: absent(typedWhole('Push', 5, 100)),
+	blockMin: absent(typedWhole('Block', 1, 60)),
+	asNeeded: choice(['on'], 'Done as needed, or by the week.'),
 	effort: absent(typed('Effort', 0, 10)),
 	daysPerWeek: absent(typedWhole('Days a week', 1, 7)),
 	band: choice(BANDS, 'Choose a band from the list.'),
@@ -31,11 +35,12 @@ export const particularFields = {
 type Typed = { readonly [K in keyof typeof particularFields]: z.output<(typeof particularFields)[K]> };
 
 /** What was said of them. */
-export function particularsOf({ painPerSide, tempo, note, ...v }: Typed): Particulars {
+export function particularsOf({ painPerSide, asNeeded, tempo, note, ...v }: Typed): Particulars {
 	return present({
 		...v,
 		tempo: tempo || undefined,
 		note: note || undefined,
-		painPerSide: painPerSide === 'on' ? (true as const) : undefined
+		painPerSide: painPerSide === 'on' ? (true as const) : undefined,
+		asNeeded: asNeeded === 'on' ? (true as const) : undefined
 	});
 }

@@ -79,6 +79,8 @@ export const prescribeForm = z
 		...doseFields,
 		...setupFields,
 		...particularFields,
+		/** Its sets are rounds of a circuit. */
+		rounds: z.enum(['', 'on']).default(''),
 		/** The exercise it takes the place of; empty for a further one. */
 		inPlaceOf: z.union([z.literal(''), uuid]).default(''),
 		endId: uuid.optional(),

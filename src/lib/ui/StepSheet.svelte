@@ -1,6 +1,8 @@
 <script lang="ts">
 	/** One step read without a client: what it is, drawn on an ordinary body, its dials, gates, dose, cues, faults and cautions. */
 	import SourceLink from './SourceLink.svelte';
+	import { asChosen } from '#lib/core/exercise/choice.ts';
+	import type { Chosen } from '#lib/core/exercise/family.ts';
 	import { DIALS } from '#lib/core/exercise/dial.ts';
 	import { cuesFor, faultsIn, servesOf, type ExerciseFamily, type Step } from '#lib/core/exercise/family.ts';
 	import { askedBy, axesOf, hasTechnique } from '#lib/core/movement/of-step.ts';
@@ -9,6 +11,7 @@
 	import { gateAsks } from '#lib/wording/gates.ts';
 	import { AXIS_NAME, EQUIPMENT_NAME, PURPOSE_NAME, TECHNIQUE_NAME } from '#lib/wording/names.ts';
 	import { stepTitle } from '#lib/wording/steps.ts';
+	import Choices from './card/Choices.svelte';
 	import MovingFigure from './MovingFigure.svelte';
 	import { movingOfStep } from './scene.ts';
 
@@ -17,7 +20,10 @@
 		readonly step: Step;
 		readonly ctx: FitContext;
 	}
-	let { family, step, ctx }: Props = $props();
+	let { family, step: written, ctx }: Props = $props();
+	/** Tried out here, for the step it was chosen for. */
+	let picked = $state<{ readonly step: string; readonly chosen: Chosen } | null>(null);
+	const step = $derived(picked?.step === written.id ? asChosen(written, picked.chosen) : written);
 	const asked = $derived(askedBy(step, ctx, null));
 	const picture = $derived(movingOfStep(step, ctx, null));
 	const demand = $derived(
@@ -58,6 +64,7 @@
 		height={220}
 		label="{step.title}, drawn on a body of 170 cm"
 	/>
+	<Choices {step} of="library" pick={(chosen) => (picked = { step: written.id, chosen })} />
 	<p class="text-sm">
 		<span class="label">Asks of a body of 170 cm:</span>
 		{demand.length === 0 ? 'no range that is solved' : demand.join(', ')}

@@ -37,9 +37,15 @@ export const particularsText = (p: Particulars): readonly string[] =>
 		p.band === undefined ? '' : `${BAND_NAME[p.band]} band`,
 		p.holdSec === undefined ? '' : `hold ${p.holdSec} s`,
 		p.tempo === undefined ? '' : `tempo ${p.tempo}`,
+		p.effortPct === undefined ? '' : `push ${p.effortPct} %`,
+		p.workSec === undefined ? '' : `work ${p.workSec} s`,
 		p.restSec === undefined ? '' : `rest ${p.restSec} s`,
 		p.effort === undefined ? '' : `effort ${p.effort} of 10`,
-		p.daysPerWeek === undefined ? '' : `${p.daysPerWeek} ${p.daysPerWeek === 1 ? 'day' : 'days'} a week`,
+		p.blockMin === undefined ? '' : `for ${p.blockMin} min`,
+		p.asNeeded === true ? 'when it is needed' : '',
+		p.daysPerWeek === undefined || p.asNeeded === true
+			? ''
+			: `${p.daysPerWeek} ${p.daysPerWeek === 1 ? 'day' : 'days'} a week`,
 		p.where === undefined ? '' : WHERE_NAME[p.where],
 		p.painPerSide === true ? 'pain asked for each side' : ''
 	].filter((x) => x !== '');

@@ -161,6 +161,104 @@ describe('which way to advance', () => {
 	});
 });
 
+describe('a choice inside the step, one place at a time (common practice)', () => {
+	const done = { ...loaded, dose: { ...loaded.dose, sets: 3 }, setup: { thighDeg: 60 } };
+	const pause = (to: string, before = true) => ({
+		dial: 'tempo' as const,
+		choice: 'pause',
+		to,
+		setup: { thighDeg: 60, ...(to === '0' ? {} : { chosen: { pause: to } }) },
+		...(before ? { before: 'depth' as const } : {})
+	});
+	const ways = (exercise: Partial<DecideInput['exercise']>, nextSteps: DecideInput['nextSteps']) =>
+		judge(record({ exercise: { ...done, ...exercise }, nextSteps: nextSteps! })).change;
+	it('before more depth, and where no edge is open; else the edge goes first', () => {
+		const harder = [pause('2')];
+		const depth = [edge({ dial: 'depth' })];
+		expect(ways({ harder }, depth)).toMatchObject({
+			kind: 'choice',
+			dial: 'pause',
+			from: null,
+			to: '2',
+			result: { step: 'standard-seat', setup: { thighDeg: 60, chosen: { pause: '2' } } }
+		});
+		expect(ways({ harder }, [edge({ dial: 'load' })])?.kind).toBe('step');
+		expect(ways({ harder: [pause('2', false)] }, depth)?.kind).toBe('step');
+		expect(ways({ harder }, [edge({ gateOpen: false })])?.kind).toBe('choice');
+		expect(ways({ harder: [] }, depth)?.kind).toBe('step');
+	});
+	it('the dose begins anew, at no more than three fifths of the work', () => {
+		const dose = ways({ harder: [pause('2')] }, [])!.result.dose;
+		expect(dose.sets * dose.reps).toBeLessThanOrEqual(18);
+		expect(dose).toMatchObject({ loadKg: 0, target: done.dose.target });
+	});
+	it('the dose goes first, and a place that was left twice in 21 days waits', () => {
+		expect(judge(record({ exercise: { ...loaded, harder: [pause('2')] } })).change).toMatchObject({
+			kind: 'dose'
+		});
+		const from = { step: done.step, dose: done.dose, setup: pause('2').setup };
+		const changes = (days: number[]): DecideInput['changes'] => [
+			{ date: '2026-02-01', kind: 'start' },
+			...days.map((d) => ({ date: `2026-03-${String(d).padStart(2, '0')}`, kind: 'regress' as const, from })),
+			{ date: '2026-03-12', kind: 'alter' }
+		];
+		const at = (days: number[]) =>
+			judge(record({ exercise: { ...done, harder: [pause('2')] }, nextSteps: [], changes: changes(days) }))
+				.change;
+		expect(at([3, 8])).toBeNull();
+		expect(at([8])?.kind).toBe('choice');
+	});
+	it('pain late, tired: the pause goes first, one place back', () => {
+		const gentler = [pause('2'), { dial: 'depth' as const, to: 52, setup: { thighDeg: 52 } }];
+		const now = { ...done, setup: { thighDeg: 60, chosen: { pause: '5' } }, gentler };
+		expect(way(exercise(now), 'pain-late')).toMatchObject({
+			kind: 'choice',
+			dial: 'pause',
+			from: '5',
+			to: '2',
+			result: { dose: done.dose, setup: { chosen: { pause: '2' } } }
+		});
+		expect(way(exercise({ ...now, dose: { ...done.dose, sets: 1, reps: 3 } }), 'tired').kind).toBe('choice');
+	});
+	it('who wobbles stands longer after the step', () => {
+		const settle = { dial: 'attention' as const, choice: 'settle', to: '2', setup: { thighDeg: 60 } };
+		expect(way(exercise({ ...done, gentler: [settle] }), 'wobble')).toMatchObject({ dial: 'settle' });
+	});
+	it('a sore front of the knee never gets a higher wedge as relief, whatever the cause', () => {
+		const higher = {
+			dial: 'surface' as const,
+			choice: 'wedge',
+			to: '5',
+			setup: { thighDeg: 70, heelWedgeCm: 5 }
+		};
+		const lower = { ...higher, to: '1', setup: { thighDeg: 70, heelWedgeCm: 1 } };
+		const now = (gentler: DecideInput['exercise']['gentler'], sore: boolean) =>
+			exercise({
+				...done,
+				setup: { thighDeg: 70, heelWedgeCm: 3 },
+				gentler: gentler!,
+				frontOfKneeSore: sore
+			});
+		const CAUSES: readonly Cause[] = [
+			...([
+				'pain-late',
+				'pain-early',
+				'pain-loaded',
+				'pain',
+				'morning',
+				'form',
+				'tired',
+				'guarding'
+			] as const),
+			...(['wobble', 'knee-drift', 'heel', 'back', 'trunk', 'landing', 'joint'] as const)
+		];
+		for (const cause of CAUSES)
+			expect(way(now([higher], true), cause).result.setup?.heelWedgeCm ?? 3, cause).toBeLessThanOrEqual(3);
+		expect(way(now([higher], false), 'heel').result.setup?.heelWedgeCm).toBe(5);
+		expect(way(now([higher, lower], true), 'pain').result.setup?.heelWedgeCm).toBe(1);
+	});
+});
+
 describe('who is the suspect', () => {
 	const unsettled = [
 		...mornings('2026-03-08', 11, 2),

@@ -1,6 +1,14 @@
 /** Dosing schools against their tables. */
 import { describe, expect, it } from 'vitest';
-import { doseVolume, gentlerDose, nextDose, nextLoad, retryDose, type PrescribedDose } from './dose.ts';
+import {
+	doseText,
+	doseVolume,
+	gentlerDose,
+	nextDose,
+	nextLoad,
+	retryDose,
+	type PrescribedDose
+} from './dose.ts';
 
 const dose = (
 	sets: number,
@@ -32,6 +40,25 @@ describe('sets first (common practice)', () => {
 		expect(doseVolume(retryDose(dose(3, 10)))).toBeLessThanOrEqual(18);
 		expect(doseVolume(retryDose(dose(2, 10)))).toBe(10);
 		expect(doseVolume(retryDose(dose(1, 5)))).toBe(3);
+	});
+});
+
+describe('rounds (common practice)', () => {
+	const round = (sets: number, reps: number): PrescribedDose => dose(sets, reps, 0, 'rounds');
+	it('repetitions to their target, then one round, three, five', () => {
+		expect(ladder(round(1, 5))).toEqual(['1×5', '1×8', '1×10', '3×10', '5×10']);
+		expect(ladder(round(2, 10))).toEqual(['2×10', '3×10', '5×10']);
+	});
+	it('gentler is the rounds before, then fewer repetitions', () => {
+		expect(gentlerDose(round(5, 10))).toMatchObject({ sets: 3, reps: 10 });
+		expect(gentlerDose(round(4, 10))).toMatchObject({ sets: 3 });
+		expect(gentlerDose(round(3, 10))).toMatchObject({ sets: 1, reps: 10 });
+		expect(gentlerDose(round(1, 10))).toMatchObject({ sets: 1, reps: 6 });
+	});
+	it('is said as rounds', () => {
+		expect(doseText(round(3, 10))).toBe('3 rounds of 10');
+		expect(doseText(round(1, 10))).toBe('1 round of 10');
+		expect(doseText(dose(3, 10))).toBe('3×10');
 	});
 });
 

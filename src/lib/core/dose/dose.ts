@@ -5,12 +5,14 @@
  * Sets first: reps to their target, then one set at a time (1×10 → 2×10 → 3×10). @source common-practice
  * Double progression: reps to the top of the range on every set, then the nearest load 2–10 % heavier with reps back at the
  * bottom; where the rack has none, reps go on. @source acsm-2009 the 2–10 % step (from memory)
+ * Rounds: small exercises done one after the other as a round, reps to their target, then rounds 1 → 3 → 5. @source common-practice
  */
-export const DOSE_SCHOOLS = ['sets-first', 'double-progression'] as const;
+export const DOSE_SCHOOLS = ['sets-first', 'double-progression', 'rounds'] as const;
 export type DoseSchool = (typeof DOSE_SCHOOLS)[number];
 
 export interface PrescribedDose {
 	readonly school: DoseSchool;
+	/** Of the rounds school, rounds. */
 	readonly sets: number;
 	readonly reps: number;
 	readonly loadKg: number;
@@ -27,15 +29,34 @@ const REPS_PAST_TARGET = 5;
 
 /** The next dose, or null when this step's dose is complete. */
 export function nextDose(dose: PrescribedDose, rackKg: readonly number[] = []): PrescribedDose | null {
-	return dose.school === 'sets-first' ? setsFirst(dose) : doubleProgression(dose, rackKg);
+	switch (dose.school) {
+		case 'sets-first':
+			return setsFirst(dose);
+		case 'double-progression':
+			return doubleProgression(dose, rackKg);
+		case 'rounds':
+			return moreRounds(dose);
+	}
+}
+
+const ROUND_NOTCHES = [1, 3, 5] as const;
+/** Rounds go to five, whatever the step's usual sets. */
+const MOST_ROUNDS = 5;
+
+function moreRounds(dose: PrescribedDose): PrescribedDose | null {
+	if (dose.reps < dose.target.reps) return nextReps(dose);
+	const sets = ROUND_NOTCHES.find((n) => n > dose.sets);
+	return sets === undefined || sets > MOST_ROUNDS ? null : { ...dose, sets };
+}
+
+function nextReps(dose: PrescribedDose): PrescribedDose {
+	const reps = REP_NOTCHES.find((n) => n > dose.reps) ?? dose.target.reps;
+	return { ...dose, reps: Math.min(reps, dose.target.reps) };
 }
 
 function setsFirst(dose: PrescribedDose): PrescribedDose | null {
 	const { target } = dose;
-	if (dose.reps < target.reps) {
-		const reps = REP_NOTCHES.find((n) => n > dose.reps) ?? target.reps;
-		return { ...dose, reps: Math.min(reps, target.reps) };
-	}
+	if (dose.reps < target.reps) return nextReps(dose);
 	return dose.sets < target.sets ? { ...dose, sets: dose.sets + 1 } : null;
 }
 
@@ -56,8 +77,10 @@ export function nextLoad(kg: number, rackKg: readonly number[]): number | undefi
 		.find((item) => item >= kg * 1.02 - 1e-9 && item <= kg * 1.1 + 1e-9);
 }
 
-/** One notch gentler: a set fewer, else about 60 % of the reps; null when nothing is left to take away. */
+/** One notch gentler: a set fewer, or the rounds before, else about 60 % of the reps; null when nothing is left to take away. */
 export function gentlerDose(dose: PrescribedDose): PrescribedDose | null {
+	if (dose.school === 'rounds' && dose.sets > 1)
+		return { ...dose, sets: ROUND_NOTCHES.findLast((n) => n < dose.sets) ?? 1 };
 	if (dose.sets > 1) return { ...dose, sets: dose.sets - 1 };
 	const reps = Math.max(3, Math.round(dose.reps * 0.6));
 	return reps < dose.reps ? { ...dose, reps } : null;
@@ -76,6 +99,8 @@ export const doseVolume = (dose: { readonly sets: number; readonly reps: number 
 
 const UNIT_SHORT = { sec: ' s', steps: ' steps', breaths: ' breaths' } as const;
 
-/** "3×10", "5×45 s", "3×10 8 kg". */
-export const doseText = (d: Pick<PrescribedDose, 'sets' | 'reps' | 'loadKg' | 'unit'>): string =>
-	`${d.sets}×${d.reps}${d.unit === undefined ? '' : UNIT_SHORT[d.unit]}${d.loadKg > 0 ? ` ${d.loadKg} kg` : ''}`;
+/** "3×10", "5×45 s", "3×10 8 kg", "3 rounds of 10". */
+export const doseText = (
+	d: Pick<PrescribedDose, 'sets' | 'reps' | 'loadKg' | 'unit'> & Partial<Pick<PrescribedDose, 'school'>>
+): string =>
+	`${d.school === 'rounds' ? `${d.sets} ${d.sets === 1 ? 'round' : 'rounds'} of ` : `${d.sets}×`}${d.reps}${d.unit === undefined ? '' : UNIT_SHORT[d.unit]}${d.loadKg > 0 ? ` ${d.loadKg} kg` : ''}`;

@@ -8,4 +8,9 @@ it('work of both legs asks each side where both are sore; of one leg, of one sor
 	expect(firstParticulars(false, 'knee-right', both)).toEqual({});
 	expect(firstParticulars(true, 'knee-right', ['knee-right', 'hip-left'])).toEqual({});
 	expect(firstParticulars(true, 'back', ['back', 'knee-left'])).toEqual({});
+	expect(firstParticulars(true, 'knee-right', both, { holdSec: 4 })).toEqual({
+		holdSec: 4,
+		painPerSide: true
+	});
+	expect(firstParticulars(false, 'knee-right', both, { holdSec: 4 })).toEqual({ holdSec: 4 });
 });

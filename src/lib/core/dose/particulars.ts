@@ -3,21 +3,17 @@
  * exercise from one dose to the next until somebody changes it.
  */
 import { mirrored } from '../body/region-side.ts';
+import type { Usually } from '../exercise/family.ts';
 import type { Band } from './band.ts';
 
 /** Where it is done. */
 export const WHERE = ['practice', 'home', 'both'] as const;
 
-export interface Particulars {
-	/** Seconds each repetition is held at its end. */
-	readonly holdSec?: number;
-	/** Down, pause, up, pause, in seconds: "3-1-2-0". */
-	readonly tempo?: string;
-	/** Seconds between sets. */
-	readonly restSec?: number;
+export interface Particulars extends Usually {
+	/** Done when it is needed, outside the week's plan: on stiff mornings, after walking. */
+	readonly asNeeded?: true;
 	/** Effort to work at, 0 to 10. */
 	readonly effort?: number;
-	readonly daysPerWeek?: number;
 	readonly band?: Band;
 	readonly where?: (typeof WHERE)[number];
 	/** Done with both legs at once, pain is asked for each side. */
@@ -27,10 +23,15 @@ export interface Particulars {
 }
 
 /**
- * Of an exercise that is given for the first time: where both legs work at once and the other side is sore too, pain is asked for each side, for one of
+ * Of an exercise that is given for the first time: what its step is usually given with; where both legs work at once and the other side is sore too, pain is asked for each side, for one of
  * them may be what it costs. @source common practice
  */
-export const firstParticulars = (bothLegs: boolean, region: string, sore: readonly string[]): Particulars => {
+export const firstParticulars = (
+	bothLegs: boolean,
+	region: string,
+	sore: readonly string[],
+	usual: Particulars = {}
+): Particulars => {
 	const other = mirrored(region);
-	return bothLegs && other !== undefined && sore.includes(other) ? { painPerSide: true } : {};
+	return bothLegs && other !== undefined && sore.includes(other) ? { ...usual, painPerSide: true } : usual;
 };

@@ -52,6 +52,22 @@ export interface Dose {
 	readonly sets: number;
 	readonly reps: number;
 }
+/** How a dose is done besides: what a step is usually given with, and a prescription begins with. */
+export interface Usually {
+	/** Seconds each repetition is held at its end. */
+	readonly holdSec?: number;
+	/** Down, pause, up, pause, in seconds: "3-1-2-0". */
+	readonly tempo?: string;
+	/** Seconds between sets, or between the items of a circuit. */
+	readonly restSec?: number;
+	/** Seconds of work of each item of a circuit. */
+	readonly workSec?: number;
+	/** Share of what one could push, per cent: of squeezes and holds. */
+	readonly effortPct?: number;
+	/** Minutes the whole takes, done for as long rather than counted. */
+	readonly blockMin?: number;
+	readonly daysPerWeek?: number;
+}
 export const COUNTS = ['reps', 'sec', 'steps', 'breaths'] as const;
 export type Counts = (typeof COUNTS)[number];
 
@@ -227,6 +243,8 @@ export interface Step {
 	readonly drawn?: { readonly from: KeyPose; readonly to: KeyPose };
 	readonly gates: readonly Gate[];
 	readonly usualDose: { readonly start: Dose; readonly target: Dose };
+	/** How it is usually done besides: hold, tempo, effort, days. */
+	readonly usually?: Usually;
 	/** What can be set without leaving the step; left out, nothing. */
 	readonly choices?: readonly Choice[];
 	/** What is set otherwise than usual; on a step as it is chosen. */

@@ -1,4 +1,5 @@
 /** What a client has shown, the gates it meets, and the next edges of a step. */
+import { loadsItself, startLoad } from '#lib/core/dose/racks.ts';
 import { TEST_SHOWS } from '#lib/catalogue/test-shows.ts';
 import type { NextStep } from '#lib/core/decision/input.ts';
 import { type Step, stepAnywhere, stepOf } from '#lib/core/exercise/family.ts';
@@ -8,7 +9,7 @@ import { type GateFacts, gateState, type GateState, type Shown } from '#lib/core
 import { setupFor } from '#lib/core/fit/gentler.ts';
 import { shownIn } from '#lib/core/session/shown.ts';
 import { gateText } from '#lib/wording/gates.ts';
-import { usualNow } from './facts-of.ts';
+import { racksOf, usualNow } from './facts-of.ts';
 import { givenUnder, oncePerRecord } from './found-once.ts';
 import type { ClientRecord } from './load.ts';
 
@@ -45,6 +46,12 @@ export const gateFactsOf = (r: ClientRecord): GateFacts => ({
 export const gatesOf = (r: ClientRecord, step: Step, shown = shownOf(r)): readonly GateState[] =>
 	step.gates.map((g) => gateState(g, shown, gateFactsOf(r)));
 
+/** The load a step begins with: its own, or the next lighter that there is. */
+function firstLoad(to: Step, r: ClientRecord): number {
+	const kg = to.posture.load?.kg ?? 0;
+	return loadsItself(to.equipment) ? kg : startLoad(kg, racksOf(r));
+}
+
 /** The next edges of a step, each with its fit and its gates. */
 export function nextStepsOf(
 	r: ClientRecord,
@@ -71,7 +78,7 @@ export function nextStepsOf(
 				start: to.usualDose.start,
 				target: to.usualDose.target,
 				...(to.counts === undefined || to.counts === 'reps' ? {} : { unit: to.counts }),
-				loadKg: to.posture.load?.kg ?? 0,
+				loadKg: firstLoad(to, r),
 				setup: setupFor(to, fit, ctx.body),
 				...(fit.unlock !== null && 'measure' in fit.unlock ? { measure: fit.unlock.measure } : {}),
 				limiting: fit.limiting.map(({ axis, side, short }) => ({ axis, side, short }))

@@ -2,7 +2,6 @@
  * Prescribes a step of a family with a dose: a new exercise, or another step of one that runs. Inside fit and delegation for a
  * trainer; a licensed user may go past what is tolerated with a reason, nobody past a protocol limit.
  */
-import { asChosen } from '#lib/core/exercise/choice.ts';
 import { CATALOGUE_VERSION } from '#lib/catalogue/families.ts';
 import { LEAST_REASON } from '#lib/contract/basics.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
@@ -18,10 +17,8 @@ import {
 	type ExerciseFamily,
 	type Step
 } from '#lib/core/exercise/family.ts';
-import { type FitContext, lengthIn, type SolvedSetup } from '#lib/core/movement/context.ts';
+import { lengthIn, type SolvedSetup } from '#lib/core/movement/context.ts';
 import { isOneSided, lengthOf } from '#lib/core/movement/of-step.ts';
-import { fitStep } from '#lib/core/fit/fit.ts';
-import { setupFor } from '#lib/core/fit/gentler.ts';
 import { techniqueFor } from '#lib/core/movement/squat/stand.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
 import { sideOf } from '#lib/core/body/region-side.ts';
@@ -44,6 +41,7 @@ import { fitContextOf, standingFactsOf } from '../record/fit-of.ts';
 import { gatesOf } from '../record/gates-of.ts';
 import { loadRecords, type ClientRecord } from '../record/load.ts';
 import { slipOf } from '../record/slip-of.ts';
+import { setupGiven } from './setup-given.ts';
 
 export interface NewPrescription {
 	readonly id: string;
@@ -55,6 +53,8 @@ export interface NewPrescription {
 	readonly sets: number;
 	readonly reps: number;
 	readonly loadKg: number;
+	/** Its sets are rounds of a circuit: 1 → 3 → 5. */
+	readonly rounds?: true;
 	readonly setup?: SolvedSetup;
 	readonly particulars?: Particulars;
 	/**
@@ -136,19 +136,6 @@ export async function prescribeIn(run: Run, p: NewPrescription): Promise<Outcome
 	if (refused !== undefined) return refused;
 	const ended = replaced === undefined ? undefined : await endFor(run, replaced, step, p);
 	return ended ?? write(run, r, wanted, closed);
-}
-
-/** As it was typed, or as solved for what is chosen inside the step; undefined where a choice is named that the step has not. */
-function setupGiven(step: Step, given: SolvedSetup | undefined, fit: FitContext): SolvedSetup | undefined {
-	const { chosen: wanted, ...typed } = given ?? {};
-	const known = Object.entries(wanted ?? {}).every(([id, place]) =>
-		step.choices?.some((c) => c.id === id && c.of.some((x) => x.id === place))
-	);
-	if (!known) return undefined;
-	const as = asChosen(step, wanted);
-	const solved = given === undefined || (lengthIn(typed) === null && lengthOf(step.posture) !== null);
-	if (solved) return setupFor(as, fitStep(as, fit), fit.body);
-	return as.chosen === undefined ? typed : { ...typed, chosen: as.chosen };
 }
 
 /** A step is set up by its own length: one of another kind could not be held against what the slip proposes. */
@@ -336,7 +323,7 @@ async function write(
 			.execute();
 	const head = existing?.prescriptions[existing.prescriptions.length - 1];
 	const dose: PrescribedDose = {
-		school: p.loadKg > 0 ? 'double-progression' : 'sets-first',
+		school: p.rounds === true ? 'rounds' : p.loadKg > 0 ? 'double-progression' : 'sets-first',
 		sets: p.sets,
 		reps: p.reps,
 		loadKg: p.loadKg,
@@ -362,7 +349,7 @@ async function write(
 		particulars:
 			p.particulars ??
 			head?.particulars ??
-			firstParticulars(!isOneSided(step.posture), p.region, Object.keys(r.head.setting.usual)),
+			firstParticulars(!isOneSided(step.posture), p.region, Object.keys(r.head.setting.usual), step.usually),
 		passedOver: closed.map((c) => c.key)
 	} as const;
 	return (await writePrescription(t, row, recordedAt)) === 'conflict'

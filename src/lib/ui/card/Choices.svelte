@@ -19,26 +19,30 @@
 	<div class="no-print my-2 flex flex-wrap items-start gap-x-5" data-testid="choices">
 		<div class="grid grow gap-y-0.5 text-sm">
 			{#each step.choices as c (c.id)}
-				<fieldset class="flex flex-wrap items-center gap-x-1">
-					<legend class="float-left mr-2 min-w-20 text-quiet first-letter:uppercase"
-						>{c.title}{#if c.ranked}<span class="sr-only">, gentle to hard</span>{/if}</legend
-					>
-					{#each c.of as p, i (p.id)}
-						{#if i > 0}<span class="text-quiet" aria-hidden="true">{c.ranked ? '→' : '·'}</span>{/if}
-						<label
-							class="flex min-h-7 cursor-pointer items-center rounded px-1.5 has-checked:bg-accent has-checked:text-paper has-focus-visible:outline-2"
-							><input
-								type="radio"
-								name="{of}.{step.id}.{c.id}"
-								value={p.id}
-								checked={at(c) === p.id}
-								onchange={() => pick({ ...step.chosen, [c.id]: p.id })}
-								class="sr-only"
-								aria-label="{c.title} {p.title}"
-							/>{p.title}</label
-						>
-					{/each}
-				</fieldset>
+				<div
+					role="radiogroup"
+					aria-label="{c.title}{c.ranked ? ', gentle to hard' : ''}"
+					class="grid grid-cols-[4.5rem_1fr] items-baseline"
+				>
+					<span class="text-quiet first-letter:uppercase">{c.title}</span>
+					<div class="-ml-1.5 flex flex-wrap items-center">
+						{#each c.of as p, i (p.id)}
+							{#if i > 0}<span class="px-0.5 text-quiet" aria-hidden="true">{c.ranked ? '→' : '·'}</span>{/if}
+							<label
+								class="flex min-h-7 cursor-pointer items-center rounded px-1.5 has-checked:bg-accent has-checked:text-paper has-focus-visible:outline-2"
+								><input
+									type="radio"
+									name="{of}.{step.id}.{c.id}"
+									value={p.id}
+									checked={at(c) === p.id}
+									onchange={() => pick({ ...step.chosen, [c.id]: p.id })}
+									class="sr-only"
+									aria-label="{c.title} {p.title}"
+								/>{p.title}</label
+							>
+						{/each}
+					</div>
+				</div>
 			{/each}
 		</div>
 		{#if step.feet}<FeetView feet={step.feet} />{/if}

@@ -12,9 +12,31 @@
 		readonly particulars: Particulars;
 		/** The dose counts seconds already. */
 		readonly timed: boolean;
+		/** Its sets are rounds of a circuit. */
+		readonly rounds: boolean;
 	}
-	let { wrong, particulars: p, timed }: Props = $props();
-	const FIELDS = ['holdSec', 'tempo', 'restSec', 'effort', 'daysPerWeek', 'band', 'where', 'note'] as const;
+	let { wrong, particulars: p, timed, rounds }: Props = $props();
+	const FIELDS = [
+		...[
+			'holdSec',
+			'tempo',
+			'restSec',
+			'workSec',
+			'effortPct',
+			'blockMin',
+			'effort',
+			'daysPerWeek',
+			'band',
+			'where',
+			'note'
+		]
+	] as const;
+	const NUMBERS = [
+		{ name: 'restSec', label: 'Rest', unit: 's' },
+		{ name: 'workSec', label: 'Work', unit: 's' },
+		{ name: 'effortPct', label: 'Push', unit: '%' },
+		{ name: 'blockMin', label: 'Block', unit: 'min' }
+	] as const;
 	const said = $derived([...particularsText(p), ...(p.note === undefined ? [] : [p.note])].join(', '));
 	const text = (n: number | undefined): string => (n === undefined ? '' : String(n));
 </script>
@@ -35,15 +57,15 @@
 				width="w-12"
 			/>{/if}
 		<Field name="tempo" label="Tempo" value={p.tempo ?? ''} wrong={wrong('tempo')} width="w-20" />
-		<Field
-			name="restSec"
-			label="Rest"
-			unit="s"
-			value={text(p.restSec)}
-			inputmode="numeric"
-			wrong={wrong('restSec')}
-			width="w-12"
-		/>
+		{#each NUMBERS as { name, label, unit } (name)}<Field
+				{name}
+				{label}
+				{unit}
+				value={text(p[name])}
+				inputmode="numeric"
+				wrong={wrong(name)}
+				width="w-12"
+			/>{/each}
 		<Field
 			name="effort"
 			label="Effort, of 10"
@@ -72,6 +94,18 @@
 			value={p.where ?? ''}
 			items={[{ value: '', name: 'not said' }, ...WHERE.map((w) => ({ value: w, name: WHERE_NAME[w] }))]}
 		/>
+		<label class="flex min-h-9 items-center gap-2"
+			><input type="checkbox" name="rounds" checked={rounds} class="size-4 accent-(--accent)" />in rounds, 1 →
+			3 → 5</label
+		>
+		<label class="flex min-h-9 items-center gap-2"
+			><input
+				type="checkbox"
+				name="asNeeded"
+				checked={p.asNeeded === true}
+				class="size-4 accent-(--accent)"
+			/>when it is needed, outside the week</label
+		>
 		<label class="flex min-h-9 items-center gap-2"
 			><input
 				type="checkbox"

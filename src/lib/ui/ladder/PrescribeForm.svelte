@@ -150,7 +150,12 @@
 			>
 		</div>
 	</div>
-	<ParticularFields {wrong} {particulars} timed={step.counts === 'sec'} />
+	<ParticularFields
+		{wrong}
+		{particulars}
+		timed={step.counts === 'sec'}
+		rounds={replaced?.dose.school === 'rounds'}
+	/>
 	{#if holds !== null}<Note kind="stop" class="mt-2" data-testid="closed">{holds}</Note>
 	{:else if closed.length > 0}<Note
 			kind={nobody ? 'stop' : 'caution'}

@@ -91,7 +91,8 @@ export const actions: Actions = {
 			loadKg = 0,
 			reason,
 			inPlaceOf,
-			endId
+			endId,
+			rounds
 		} = parsed.data;
 		const setup = setupOf(parsed.data);
 		const done = await prescribe(contextIn(locals), {
@@ -105,6 +106,7 @@ export const actions: Actions = {
 			reps,
 			loadKg,
 			particulars: particularsOf(parsed.data),
+			...(rounds === 'on' ? { rounds: true as const } : {}),
 			...(inPlaceOf === '' ? {} : { inPlaceOf }),
 			...(endId === undefined ? {} : { endId }),
 			...(Object.keys(setup).length === 0 ? {} : { setup }),

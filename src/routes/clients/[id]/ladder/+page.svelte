@@ -233,7 +233,7 @@
 						inPlan={data.inPlan}
 						bind:inPlaceOf={place.id}
 						particulars={place.changing?.particulars ??
-							firstParticulars(!isOneSided(step.posture), sore, data.regions)}
+							firstParticulars(!isOneSided(step.posture), sore, data.regions, step.usually)}
 						familyId={family.id}
 						{step}
 						setup={lengths}
