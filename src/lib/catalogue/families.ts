@@ -13,6 +13,7 @@ import { abduction, adduction } from './side-ladders.ts';
 import { squat } from './squat.ts';
 import { needed } from './needs.ts';
 import { tagged } from './tags.ts';
+import { backIn } from './ways-back.ts';
 
 /** Tags and needs are in tables of their own. */
 const completed = (f: ExerciseFamily): ExerciseFamily => ({
@@ -40,7 +41,7 @@ const WRITTEN: readonly ExerciseFamily[] = [
 	tissue,
 	warmUp
 ];
-const ALL = WRITTEN.map(furthered).map(watchedFor).map(chosenIn).map(usuallyIn).map(completed);
+const ALL = WRITTEN.map(furthered).map(watchedFor).map(chosenIn).map(usuallyIn).map(backIn).map(completed);
 
 export const FAMILIES: Readonly<Record<string, ExerciseFamily>> = tableOf(ALL.map((f) => [f.id, f]));
 

@@ -185,6 +185,17 @@ const step = z.strictObject({
 	usually: usually.exactOptional(),
 	counts: z.enum(COUNTS).exactOptional(),
 	easier: ownId.nullable(),
+	back: z
+		.array(
+			z.strictObject({
+				to: stepId,
+				for: z.array(z.enum(CAUSES)).min(1).exactOptional(),
+				technique,
+				frontOfKnee: z.boolean().exactOptional()
+			})
+		)
+		.max(8)
+		.exactOptional(),
 	next: z.array(z.strictObject({ to: ownId, dial })).max(8),
 	choices: z.array(choice).max(8).exactOptional(),
 	tags: z.array(z.enum(TAGS)).max(16),

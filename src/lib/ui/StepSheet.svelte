@@ -10,7 +10,8 @@
 	import { TECHNIQUES } from '#lib/core/posture/problem.ts';
 	import { gateAsks } from '#lib/wording/gates.ts';
 	import { AXIS_NAME, EQUIPMENT_NAME, PURPOSE_NAME, TECHNIQUE_NAME } from '#lib/wording/names.ts';
-	import { stepTitle } from '#lib/wording/steps.ts';
+	import { particularsText } from '#lib/wording/plan.ts';
+	import { backText, stepTitle } from '#lib/wording/steps.ts';
 	import Choices from './card/Choices.svelte';
 	import MovingFigure from './MovingFigure.svelte';
 	import { movingOfStep } from './scene.ts';
@@ -47,6 +48,7 @@
 			? TECHNIQUES.filter((t) => family.cues[t] !== undefined)
 			: []
 	);
+	const usual = $derived(particularsText(step.usually ?? {}));
 	const turned = $derived(DIALS.filter((d) => step.dials[d] !== undefined));
 </script>
 
@@ -78,7 +80,13 @@
 		<dt class="label">Opens after</dt>
 		<dd>{step.gates.length === 0 ? 'nothing: a way in' : step.gates.map(gateAsks).join('; ')}</dd>
 		<dt class="label">Step back</dt>
-		<dd>{step.easier === null ? 'none below' : stepTitle(step.easier)}</dd>
+		<dd>
+			{step.easier === null ? 'none below' : stepTitle(step.easier)}{#each step.back ?? [] as b (b)}; {backText(
+					b
+				)}{/each}
+		</dd>
+		{#if usual.length > 0}<dt class="label">Usually</dt>
+			<dd>{usual.join(', ')}</dd>{/if}
 		<dt class="label">Leads to</dt>
 		<dd>
 			{step.next.length === 0

@@ -230,6 +230,7 @@ export function changeText(change: ProposedChange): string {
 		case 'choice':
 			return `${placeTitle(change.dial, String(change.to))}, ${doseText(change.result.dose)}`;
 		case 'set-aside':
+			if (change.dial === 'way-back') return `set aside; ${stepTitle(String(change.to))} instead`;
 			return `set aside; another way of ${PURPOSE_NAME[String(change.to)] ?? String(change.to)}`;
 		case 'technique':
 			return `${TECHNIQUE_NAME[change.to as 'stacked'] ?? change.to} technique`;

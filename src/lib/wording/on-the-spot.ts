@@ -20,6 +20,12 @@ export function hurtsText(
 	return `Go on, and watch it: ${pain} is within what the policy accepts (${acceptable}).`;
 }
 
+/** What a position that is lost means for the set. */
+export const LOST_TEXT = {
+	anew: 'Stop there, set the position anew, and go on with the set.',
+	'end-set': 'That ends the set. Count only what was clean; fewer at a time and a set more is the way on.'
+} as const;
+
 /** What a harder dose would take. */
 export function easyText({ change, needs }: TooEasy, today: string): string {
 	if (change !== null) return `An advance is open: ${changeText(change)}. Sign it, then do it.`;

@@ -46,6 +46,12 @@ export interface NotchOption {
 	/** A choice inside the step that is turned one place. */
 	readonly choice?: string;
 	readonly step?: string;
+	/** The ladder of the step, where it is another one. */
+	readonly family?: string;
+	/** It suits only what comes from one of these; left out with a step that is marked `back`, any. */
+	readonly causes?: readonly Cause[];
+	/** A way back that goes before the easier step. */
+	readonly back?: true;
 	readonly setup?: SolvedSetup;
 	/** A harder place of it goes before a step that turns this dial. */
 	readonly before?: Dial;

@@ -2,6 +2,8 @@
  * "That hurts" and "too easy", answered while the client is at it. Zones 0–2 safe, to 5 acceptable, 8 and more stop: thomee-1997 (from memory); the
  * rest common practice.
  */
+import { FAULTS } from '#lib/catalogue/faults.ts';
+import { LOSES_POSITION, whenPositionLost } from './on-the-spot.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { histories, mornings, record, session, TODAY } from '../../../../tests/records.ts';
@@ -115,4 +117,9 @@ describe('too easy', () => {
 			})
 		);
 	});
+});
+
+it('a position lost is set anew once; lost again in the same set, the set ends (common practice)', () => {
+	expect([1, 2, 3].map(whenPositionLost)).toEqual(['anew', 'end-set', 'end-set']);
+	expect(FAULTS.some((f) => f.id === LOSES_POSITION)).toBe(true);
 });

@@ -106,7 +106,7 @@ export function wayToRegress(f: Facts, cause: Cause, dial?: string): ProposedCha
 		return setAside(f);
 	const first = dial === undefined ? undefined : WAY_OF_DIAL[dial];
 	for (const way of [...(first === undefined ? [] : [first]), ...WAYS[cause]]) {
-		const change = TRY[way](f);
+		const change = TRY[way](f, cause);
 		if (change !== null) return change;
 	}
 	return { kind: 'frequency', dial: 'frequency', from: null, to: -1, result: now };
@@ -151,6 +151,7 @@ function notch(f: Facts, dial: string, kind: 'dial' | 'step'): ProposedChange | 
 	const option = f.input.exercise.gentler?.find(
 		(o) =>
 			(o.step !== undefined) === (kind === 'step') &&
+			o.back !== true &&
 			(dial === '' || o.dial === dial) &&
 			!(f.input.exercise.frontOfKneeSore === true && higherWedge(o, now.setup))
 	);
@@ -174,8 +175,27 @@ function notch(f: Facts, dial: string, kind: 'dial' | 'step'): ProposedChange | 
 const higherWedge = (o: NotchOption, now: SolvedSetup | undefined): boolean =>
 	o.step === undefined && (o.setup?.heelWedgeCm ?? 0) > (now?.heelWedgeCm ?? 0);
 
-const eitherNotch = (f: Facts, dial: string): ProposedChange | null =>
-	notch(f, dial, 'dial') ?? notch(f, dial, 'step');
+const eitherNotch = (f: Facts, dial: string, cause: Cause): ProposedChange | null =>
+	notch(f, dial, 'dial') ?? wayBack(f, cause) ?? notch(f, dial, 'step');
+
+/** The first way back that suits what it comes from. One that leads to another ladder sets the exercise aside and names it: it is another exercise. */
+function wayBack(f: Facts, cause: Cause): ProposedChange | null {
+	const option = f.input.exercise.gentler?.find(
+		(o) => o.back === true && (o.causes === undefined || o.causes.includes(cause))
+	);
+	if (option?.step === undefined) return null;
+	const now = prescribedNow(f);
+	if (option.family !== undefined)
+		return { kind: 'set-aside', dial: 'way-back', from: now.step, to: option.step, result: now };
+	const { setup } = option;
+	return {
+		kind: 'step',
+		dial: option.dial,
+		from: now.step,
+		to: option.step,
+		result: { step: option.step, dose: now.dose, ...(setup === undefined ? {} : { setup }) }
+	};
+}
 
 /** A smaller dose of the same step; null where there is none. */
 function lessOf(f: Facts, less: PrescribedDose | null): ProposedChange | null {
@@ -230,15 +250,15 @@ function wedge(f: Facts): ProposedChange | null {
 	return frontOfKneeSore === true || !onWedge ? null : notch(f, 'surface', 'dial');
 }
 
-const TRY: Readonly<Record<Way, (f: Facts) => ProposedChange | null>> = {
+const TRY: Readonly<Record<Way, (f: Facts, cause: Cause) => ProposedChange | null>> = {
 	depth: shallower,
 	wedge,
-	support: (f) => eitherNotch(f, 'support'),
-	base: (f) => eitherNotch(f, 'base'),
+	support: (f, cause) => eitherNotch(f, 'support', cause),
+	base: (f, cause) => eitherNotch(f, 'base', cause),
 	pause: (f) => notch(f, 'tempo', 'dial'),
 	attention: (f) => notch(f, 'attention', 'dial'),
 	load: lighter,
-	'load-or-support': (f) => lighter(f) ?? eitherNotch(f, 'support'),
+	'load-or-support': (f, cause) => lighter(f) ?? eitherNotch(f, 'support', cause),
 	dose: (f) => lessOf(f, gentlerDose(f.input.exercise.dose)),
 	'clean-reps': cleanOnly,
 	'back-in': backIn,
@@ -250,7 +270,7 @@ const TRY: Readonly<Record<Way, (f: Facts) => ProposedChange | null>> = {
 		to: -1,
 		result: prescribedNow(f)
 	}),
-	easier: (f) => notch(f, '', 'step')
+	easier: (f, cause) => wayBack(f, cause) ?? notch(f, '', 'step')
 };
 
 const lengthOf = (setup: SolvedSetup | undefined): number | null => lengthIn(setup)?.value ?? null;

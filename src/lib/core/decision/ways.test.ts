@@ -259,6 +259,48 @@ describe('a choice inside the step, one place at a time (common practice)', () =
 	});
 });
 
+describe('ways back by what it comes from (common practice)', () => {
+	const to = (step: string, patch: object = {}) => ({
+		dial: 'support' as const,
+		to: step,
+		step,
+		back: true as const,
+		setup: { thighDeg: 40 },
+		...patch
+	});
+	const easier = { dial: 'support' as const, to: 'raised-seat', step: 'raised-seat', setup: { seatCm: 56 } };
+	const from = (gentler: DecideInput['exercise']['gentler']) =>
+		exercise({ gentler: gentler!, dose: { ...loaded.dose, sets: 1, reps: 3 } });
+	it('the first that suits goes before the easier step; one for another cause is passed over', () => {
+		const both = [easier, to('held-side-lunge', { causes: ['pain-late'] }), to('mid-arc')];
+		expect(way(from(both), 'pain-late')).toMatchObject({
+			kind: 'step',
+			to: 'held-side-lunge',
+			result: { step: 'held-side-lunge', setup: { thighDeg: 40 } }
+		});
+		expect(way(from(both), 'tired').to).toBe('mid-arc');
+		expect(way(from([easier, to('x', { causes: ['back'] })]), 'tired').to).toBe('raised-seat');
+	});
+	it('a way back for one cause is no answer to another dial', () => {
+		const only = [to('held-side-lunge', { causes: ['pain-late'] })];
+		expect(way(from(only), 'wobble').kind).not.toBe('step');
+	});
+	it('one of another ladder sets the exercise aside and names what comes instead', () => {
+		const stance = to('single-leg-stance', { causes: ['wobble'], family: 'balance' });
+		expect(way(from([easier, stance]), 'wobble')).toMatchObject({
+			kind: 'set-aside',
+			dial: 'way-back',
+			to: 'single-leg-stance',
+			result: { step: loaded.step }
+		});
+		expect(way(from([easier, stance]), 'tired').to).toBe('raised-seat');
+	});
+	it('a dial that there still is goes before it', () => {
+		const depth = { dial: 'depth' as const, to: 40, setup: { thighDeg: 40 } };
+		expect(way(from([depth, to('held-side-lunge')]), 'pain-late')).toMatchObject({ kind: 'dial' });
+	});
+});
+
 describe('who is the suspect', () => {
 	const unsettled = [
 		...mornings('2026-03-08', 11, 2),

@@ -231,6 +231,16 @@ export interface Choice {
 /** Place by choice; what is not named stands at its usual place. */
 export type Chosen = Readonly<Record<string, string>>;
 
+/** A way back, and when it suits; what is left out is not asked. */
+export interface Back {
+	readonly to: string;
+	/** What it comes from. */
+	readonly for?: readonly Cause[];
+	readonly technique?: Technique;
+	/** Whether the front of the knee is sore. */
+	readonly frontOfKnee?: boolean;
+}
+
 export interface Step {
 	readonly id: string;
 	readonly title: string;
@@ -254,6 +264,8 @@ export interface Step {
 	/** Left out, repetitions. */
 	readonly counts?: Counts;
 	readonly easier: string | null;
+	/** Ways back that go before the easier step where they suit, first come first; some lead to another ladder. */
+	readonly back?: readonly Back[];
 	readonly next: readonly Edge[];
 	readonly tags: readonly Tag[];
 	/** Where it is posed or a stretch: what it truly needs; left out, what its poses are drawn with. */

@@ -4,13 +4,14 @@
  */
 import type { Body } from '../body/body.ts';
 import { asChosen, placeOf, turned } from '../exercise/choice.ts';
-import type { Step } from '../exercise/family.ts';
+import type { Cause, Step } from '../exercise/family.ts';
 import type { Dial } from '../exercise/dial.ts';
 import { lengthIn, type FitContext, type SolvedSetup } from '../movement/context.ts';
 import { fitStep, type StepFit } from './fit.ts';
 import { buildSeat } from '../movement/furniture.ts';
 import { lengthKind } from '../movement/set-up-length.ts';
 import { usualSetup } from '../movement/of-step.ts';
+import type { Technique } from '../posture/problem.ts';
 
 /** A ranked choice turned one place. */
 export interface TurnedNotch {
@@ -27,6 +28,9 @@ export interface GentlerNotch {
 	/** The choice that is turned, where it is one. */
 	readonly choice?: string;
 	readonly step?: string;
+	readonly family?: string;
+	readonly causes?: readonly Cause[];
+	readonly back?: true;
 	readonly setup: SolvedSetup;
 }
 
@@ -93,4 +97,37 @@ export function gentlerNotches(
 			setup: setupFor(easier, fitStep(easier, ctx), ctx.body)
 		});
 	return out;
+}
+
+/** Where a way back leads, and the ladder it is of where that is another one. */
+export interface BackTo {
+	readonly step: Step;
+	readonly family?: string;
+}
+
+/** The ways back of a step that suit this client, in their order; one whose step is not there (left out for this client) is passed over. */
+export function waysBack(
+	step: Step,
+	who: { readonly technique: Technique | undefined; readonly frontOfKnee: boolean },
+	find: (id: string) => BackTo | undefined,
+	ctx: FitContext
+): readonly GentlerNotch[] {
+	return (step.back ?? []).flatMap((b): GentlerNotch[] => {
+		const suits =
+			(b.technique === undefined || b.technique === who.technique) &&
+			(b.frontOfKnee === undefined || b.frontOfKnee === who.frontOfKnee);
+		const to = suits ? find(b.to) : undefined;
+		if (to === undefined) return [];
+		return [
+			{
+				dial: 'support',
+				to: to.step.id,
+				step: to.step.id,
+				back: true,
+				...(to.family === undefined ? {} : { family: to.family }),
+				...(b.for === undefined ? {} : { causes: b.for }),
+				setup: setupFor(to.step, fitStep(to.step, ctx), ctx.body)
+			}
+		];
+	});
 }

@@ -36,6 +36,7 @@ export function validateFamily(family: ExerciseFamily, known: Known): readonly C
 		for (const message of edgeFaults(step, byId)) say(place, message);
 		if (step.easier !== null && !byId.has(step.easier))
 			say(place, `easier step ${step.easier} does not exist`);
+		for (const message of backFaults(step, family, anywhere)) say(place, message);
 		for (const gate of step.gates)
 			for (const message of gateFaults(gate, step, anywhere)) say(place, message);
 		for (const f of step.faults) if (!faultIds.has(f)) say(place, `fault ${f} is not one of the family's`);
@@ -63,6 +64,18 @@ export function validateFamily(family: ExerciseFamily, known: Known): readonly C
 	for (const loop of loops(family))
 		say(`${family.id}/${loop}`, 'the ladder loops back to this step; drop an edge');
 	return faults;
+}
+
+/** A way back leads to a step there is, gentler where it is of the same ladder. */
+function backFaults(step: Step, family: ExerciseFamily, anywhere: ReadonlyMap<string, Step>): string[] {
+	const at = (id: string): number => family.steps.findIndex((s) => s.id === id);
+	return (step.back ?? []).flatMap(({ to }) =>
+		!anywhere.has(to)
+			? [`way back to ${to}, which does not exist`]
+			: at(to) >= at(step.id)
+				? [`way back to ${to}, which stands no earlier on the ladder`]
+				: []
+	);
 }
 
 function edgeFaults(step: Step, byId: ReadonlyMap<string, Step>): string[] {

@@ -12,7 +12,13 @@ import { judge } from '#lib/core/decision/judge.ts';
 import { demandOn } from '#lib/core/decision/range-evidence.ts';
 import type { Trace } from '#lib/core/decision/trace.ts';
 import { type ExerciseFamily, servesOf, type Step, stepOf } from '#lib/core/exercise/family.ts';
-import { type GentlerNotch, gentlerNotches, turnedNotches } from '#lib/core/fit/gentler.ts';
+import {
+	type BackTo,
+	type GentlerNotch,
+	gentlerNotches,
+	turnedNotches,
+	waysBack
+} from '#lib/core/fit/gentler.ts';
 import type { FitContext, SolvedSetup } from '#lib/core/movement/context.ts';
 import { flagReaches } from '#lib/core/safety/alarm.ts';
 import { painAdded } from '#lib/core/session/work.ts';
@@ -80,7 +86,10 @@ function exerciseOf(
 		gentler:
 			step === undefined
 				? []
-				: fittedNotches(r, exercise, today, step, gentlerNotches(step, head.setup, easier, ctx)),
+				: fittedNotches(r, exercise, today, step, [
+						...gentlerNotches(step, head.setup, easier, ctx),
+						...waysBack(step, wayOf(r), (to) => backTo(r, exercise.family, to), ctx)
+					]),
 		...harderKey(r, exercise, today, step, head.setup, ctx),
 		...standingKey(r, exercise, chain, today),
 		...(step === undefined || family === undefined ? {} : { faults: faultsNamed(family, step) }),
@@ -143,6 +152,19 @@ function harderKey(
 	return up.length === 0 ? {} : { harder: up };
 }
 
+const wayOf = ({ head }: ClientRecord) => ({
+	technique: head.setting.technique ?? undefined,
+	frontOfKnee: head.setting.frontOfKnee
+});
+
+/** A step of the exercise's own ladder, or of another; what is left out for this client is in neither. */
+function backTo(r: ClientRecord, family: string, id: string): BackTo | undefined {
+	const own = stepOf(r.families[family] as ExerciseFamily, id);
+	if (own !== undefined) return { step: own };
+	const other = Object.values(r.families).find((f) => stepOf(f, id) !== undefined);
+	return other === undefined ? undefined : { step: stepOf(other, id) as Step, family: other.id };
+}
+
 /** The notches that would stand. */
 const fittedNotches = (
 	r: ClientRecord,
@@ -152,7 +174,8 @@ const fittedNotches = (
 	notches: readonly GentlerNotch[]
 ): readonly GentlerNotch[] =>
 	notches.filter((n) => {
-		const to = n.step === undefined ? step : stepOf(r.families[exercise.family] as ExerciseFamily, n.step);
+		const to =
+			n.step === undefined ? step : stepOf(r.families[n.family ?? exercise.family] as ExerciseFamily, n.step);
 		return to !== undefined && wouldStand(r, exercise, today, { step: to, setup: n.setup, loadKg: 0 });
 	});
 

@@ -8,6 +8,7 @@
 	import Score from '../Score.svelte';
 	import Exceptions from '../log/Exceptions.svelte';
 	import { doseLine, doseToday, heldToday, type ExerciseToLog } from '../log/exercise.ts';
+	import { LOSES_POSITION } from '#lib/core/decision/on-the-spot.ts';
 	import type { SessionState } from '../log/state.svelte.ts';
 	import type { Wrong } from '../wrong.ts';
 	import OnTheSpot, { type Drawn } from './OnTheSpot.svelte';
@@ -113,7 +114,13 @@
 						s.clean = false;
 					}}>Not done after all</button
 				>{/if}
-			<OnTheSpot exerciseId={e.id} title={head.snapshot.title} {drawn} mirror={e.region.endsWith('left')} />
+			<OnTheSpot
+				exerciseId={e.id}
+				title={head.snapshot.title}
+				{drawn}
+				mirror={e.region.endsWith('left')}
+				losesPosition={e.views.some((v) => v.faults.some((f) => f.id === LOSES_POSITION))}
+			/>
 		</div>
 		<Fold
 			title={told ? 'Not quite as prescribed: said' : 'Not quite as prescribed, or something to tell'}

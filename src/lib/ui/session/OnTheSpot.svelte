@@ -8,6 +8,8 @@
 <script lang="ts">
 	/** "That hurts" and "too easy": asked of the engine while the client is at it, answered with what to do and drawn where it is solved. */
 	import { deserialize } from '$app/forms';
+	import { whenPositionLost } from '#lib/core/decision/on-the-spot.ts';
+	import { LOST_TEXT } from '#lib/wording/on-the-spot.ts';
 	import { PAIN_AT } from '#lib/core/session/record.ts';
 	import type { Figure } from '#lib/core/figure/shape.ts';
 	import Choice from '../Choice.svelte';
@@ -20,8 +22,18 @@
 		readonly title: string;
 		readonly drawn: (given: Drawn | null) => Figure | null;
 		readonly mirror: boolean;
+		/** The position can be lost within a set. */
+		readonly losesPosition: boolean;
 	}
-	let { exerciseId, title, drawn, mirror }: Props = $props();
+	let { exerciseId, title, drawn, mirror, losesPosition }: Props = $props();
+	let lostTimes = $state(0);
+	function positionLost(): void {
+		lostTimes++;
+		const what = whenPositionLost(lostTimes);
+		said = { kind: what === 'anew' ? 'caution' : 'stop', text: LOST_TEXT[what], given: null };
+		// The next set begins anew.
+		if (what === 'end-set') lostTimes = 0;
+	}
 	interface Said {
 		readonly kind: 'stop' | 'caution' | 'plain';
 		readonly text: string;
@@ -66,6 +78,11 @@
 	class="min-h-12 cursor-pointer text-accent underline"
 	onclick={() => void ask({ easy: 'on' })}>Too easy</button
 >
+{#if losesPosition}<button
+		type="button"
+		class="min-h-12 cursor-pointer text-accent underline"
+		onclick={positionLost}>Position lost</button
+	>{/if}
 {#if asking}
 	<fieldset class="basis-full pb-2">
 		<legend class="label">How much, 0 to 10</legend>
