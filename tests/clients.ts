@@ -183,6 +183,7 @@ export function clientOf(s: Spec): ClientRecord {
 		head: {
 			id: ID(1),
 			tz: 'UTC',
+			course: null,
 			openedOn: START,
 			name: 'Random Client',
 			born: '1970-01-01',

@@ -61,7 +61,7 @@ export const CHOICE_ROWS: readonly Row[] = [
 	{
 		choice: free(
 			'behind',
-			'chair',
+			'chair stands',
 			'surface',
 			'5',
 			at('0', 'at the heels'),

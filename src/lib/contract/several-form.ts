@@ -10,7 +10,9 @@ const step = z.object({
 	id: uuid,
 	exerciseId: uuid,
 	family: text(40).min(1, 'Choose a family.'),
-	step: text(60).min(1, 'Choose a step.')
+	step: text(60).min(1, 'Choose a step.'),
+	/** Its sets are rounds of a circuit. */
+	rounds: z.enum(['', 'on']).nullish()
 });
 const slip = z.object({
 	id: uuid,

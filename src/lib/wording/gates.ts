@@ -37,6 +37,8 @@ export function gateAsks(gate: Gate): string {
 			return `confidence ${gate.least} of 10 in ${stepTitle(gate.step)}`;
 		case 'clearance':
 			return `cleared for ${CLEARANCE_NAME[gate.what]} by a licensed user`;
+		case 'stage':
+			return `every step of “${gate.stage}” first (${gate.course})`;
 		case 'technique':
 			return `the ${TECHNIQUE_NAME[gate.technique]} technique`;
 	}

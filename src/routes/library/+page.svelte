@@ -2,6 +2,10 @@
 	/** The whole catalogue, and the practice's own, without a client: browse, search, read one step. */
 	import { page } from '$app/state';
 	import { FAMILIES } from '#lib/catalogue/families.ts';
+	import { COURSES } from '#lib/catalogue/courses.ts';
+	import CourseList from '#lib/ui/library/CourseList.svelte';
+	import Filters from '#lib/ui/library/Filters.svelte';
+	import { suits } from '#lib/ui/library/suits.ts';
 	import { search, searchIndex } from '#lib/core/exercise/search.ts';
 	import { nobody } from '#lib/core/fit/stands.ts';
 	import FigureView from '#lib/ui/FigureView.svelte';
@@ -18,7 +22,21 @@
 	const names: Readonly<Record<string, string>> = { ...PURPOSE_NAME, ...EQUIPMENT_NAME };
 	const index = $derived(searchIndex(families, (c) => names[c] ?? c));
 	let query = $state(page.url.searchParams.get('q') ?? '');
-	const found = $derived(search(index, query));
+	let course = $state(page.url.searchParams.get('course') ?? '');
+	const picked = $derived(COURSES.find((c) => c.id === course));
+	const inCourse = $derived(
+		picked && new Set(picked.stages.flatMap((s) => s.steps.flatMap((x) => [x.step, ...(x.instead ?? [])])))
+	);
+	let position = $state('');
+	let kit = $state('');
+	let spares = $state('');
+	/** Of those that hold the words, those that suit what is asked besides. */
+	const found = $derived(
+		search(index, query).filter(
+			({ step }) =>
+				(inCourse === undefined || inCourse.has(step.id)) && suits(step, { position, kit, spares })
+		)
+	);
 	let chosen = $state(page.url.searchParams.get('step') ?? '');
 	const entry = $derived(found.find((e) => e.step.id === chosen) ?? found[0]);
 	const groups = $derived(
@@ -62,6 +80,8 @@
 			<p class="label" role="status" data-testid="found">{found.length} of {index.length} steps</p>
 			<a href="/library/own" class="ml-auto">Own steps</a>
 		</div>
+		<Filters bind:position bind:kit bind:spares bind:course courses={COURSES} />
+		{#if picked}<CourseList course={picked} choose={(id) => (chosen = id)} />{/if}
 		{#snippet row(e: (typeof found)[number])}
 			<li>
 				<button
@@ -86,7 +106,7 @@
 				Nothing holds all of these words. Try one of them, a muscle (“buttock”), an activity (“stairs”) or
 				equipment (“band”).
 			</p>
-		{:else if query.trim() !== ''}
+		{:else if query.trim() !== '' || found.length < index.length}
 			<ul class="mt-3 grid grid-cols-2 gap-x-6 max-md:grid-cols-1">
 				{#each found as e (e.step.id)}{@render row(e)}{/each}
 			</ul>

@@ -28,7 +28,9 @@ export type Gate =
 	| ShownGate
 	| { readonly kind: 'any-of'; readonly gates: readonly ShownGate[] }
 	| { readonly kind: 'clearance'; readonly what: Clearance }
-	| { readonly kind: 'technique'; readonly technique: Technique };
+	| { readonly kind: 'technique'; readonly technique: Technique }
+	/** Every step of a course's stage, clean; it comes with the client's course, never with the step. */
+	| { readonly kind: 'stage'; readonly course: string; readonly stage: string };
 
 /** The steps a gate asks about. */
 export const stepsAsked = (g: Gate): readonly string[] =>

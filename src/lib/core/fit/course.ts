@@ -48,6 +48,8 @@ export interface CourseStep {
 	readonly family: string | undefined;
 	/** Why what was asked gives way; undefined where it does not. */
 	readonly because: 'left-out' | 'blocked' | 'unmeasured' | undefined;
+	/** Done in rounds with the others. */
+	readonly rounds: boolean;
 	/** It hurts now: its stage is open again. */
 	readonly hurts: boolean;
 	readonly clean: boolean;
@@ -100,7 +102,7 @@ function courseStep(asked: StageStep, facts: CourseFacts): CourseStep {
 	if (taken === undefined)
 		return {
 			...{ asked: asked.step, step: undefined, family: undefined, because, hurts: false },
-			...{ clean: true, shown: '', gate: undefined }
+			...{ clean: true, shown: '', gate: undefined, rounds: false }
 		};
 	const gate = shownOnce(taken);
 	const state = gateState(gate, facts.shown, facts.gates ?? {});
@@ -110,6 +112,7 @@ function courseStep(asked: StageStep, facts: CourseFacts): CourseStep {
 		step: taken.id,
 		family: familyOf(facts.families, taken.id),
 		because,
+		rounds: asked.rounds === true,
 		hurts,
 		clean: state.met && !hurts,
 		shown: state.shown,

@@ -120,6 +120,8 @@ export function gateState(gate: Gate, shown: readonly Shown[], facts: GateFacts 
 		const met = facts.clearances?.includes(gate.what) === true;
 		return { gate, met, shown: met ? 'cleared' : 'not cleared' };
 	}
+	// Judged with the course; a stage by itself is not met.
+	if (gate.kind === 'stage') return { gate, met: false, shown: NOT_YET };
 	const all = shown.filter((s) => s.step === gate.step);
 	const on = all.filter((s) => s.untreated !== true);
 	switch (gate.kind) {

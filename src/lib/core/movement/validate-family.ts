@@ -91,6 +91,7 @@ function edgeFaults(step: Step, byId: ReadonlyMap<string, Step>): string[] {
 }
 
 function gateFaults(gate: Gate, step: Step, byId: ReadonlyMap<string, Step>): string[] {
+	if (gate.kind === 'stage') return ['a stage is asked by a course, never by a step'];
 	if (gate.kind === 'technique' || gate.kind === 'clearance') return [];
 	if (gate.kind === 'any-of') {
 		const none = gate.gates.length < 2 ? ['an any-of of fewer than two gates is a plain gate'] : [];

@@ -43,6 +43,8 @@ function askedOf(g: Gate): string {
 			return g.gates.map((x) => `${x.kind}/${x.step}`).join('+');
 		case 'clearance':
 			return g.what;
+		case 'stage':
+			return `${g.course}/${g.stage}`;
 		case 'technique':
 			return g.technique;
 		default:

@@ -16,6 +16,7 @@ import * as practice from './migrations/0009-practice.ts';
 import * as rights from './migrations/0010-rights.ts';
 import * as leftOut from './migrations/0011-left-out.ts';
 import * as passkeys from './migrations/0012-passkeys.ts';
+import * as courses from './migrations/0013-courses.ts';
 
 const MIGRATIONS = [
 	foundation,
@@ -29,7 +30,8 @@ const MIGRATIONS = [
 	practice,
 	rights,
 	leftOut,
-	passkeys
+	passkeys,
+	courses
 ] as const;
 
 /** For tests: what belongs to a practice, and what of it is appended. */
@@ -38,7 +40,7 @@ export const APPENDED_TABLES = MIGRATIONS.flatMap((m) => m.TABLES)
 	.filter((t) => t.appended === true)
 	.map((t) => t.name);
 /** The newest one: a database without it is older than the program. */
-export const LAST_MIGRATION = passkeys.name;
+export const LAST_MIGRATION = courses.name;
 /** Every migration this program knows, oldest first. */
 export const KNOWN_MIGRATIONS: readonly string[] = MIGRATIONS.map((m) => m.name);
 const LOCK = 7_204_311;

@@ -342,6 +342,7 @@ export interface Tables {
 	own_family: Appended & { family: string; content: Json; local_day: Days };
 	receipt: Appended & { verb: string; client_id: string | null; outcome: Json };
 	access_log: Appended & { client_id: string; what: string };
+	client_course: Appended & { client_id: string; course: string; region: string; local_day: Days };
 	left_out: Appended & { client_id: string; step: string; because: string; local_day: Days };
 	erasure_request: Appended & { client_id: string; local_day: Days; because: string; why: string };
 	erasure: Owned & {

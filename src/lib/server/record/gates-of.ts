@@ -1,50 +1,27 @@
-/** What a client has shown, the gates it meets, and the next edges of a step. */
+/** The gates a client meets, and the next edges of a step. */
+import type { Day } from '#lib/core/base/calendar-day.ts';
 import { loadsItself, startLoad } from '#lib/core/dose/racks.ts';
-import { TEST_SHOWS } from '#lib/catalogue/test-shows.ts';
 import type { NextStep } from '#lib/core/decision/input.ts';
-import { type Step, stepAnywhere, stepOf } from '#lib/core/exercise/family.ts';
+import { type Step, stepOf } from '#lib/core/exercise/family.ts';
 import type { FitContext } from '#lib/core/movement/context.ts';
 import { fitStep } from '#lib/core/fit/fit.ts';
-import { type GateFacts, gateState, type GateState, type Shown } from '#lib/core/fit/gate.ts';
+import { gateState, type GateState } from '#lib/core/fit/gate.ts';
 import { setupFor } from '#lib/core/fit/gentler.ts';
-import { shownIn } from '#lib/core/session/shown.ts';
 import { gateText } from '#lib/wording/gates.ts';
-import { racksOf, usualNow } from './facts-of.ts';
-import { givenUnder, oncePerRecord } from './found-once.ts';
+import { stageBefore } from './course-of.ts';
+import { racksOf } from './facts-of.ts';
 import type { ClientRecord } from './load.ts';
+import { gateFactsOf, shownOf } from './shown-of.ts';
 
-/** What the function tests show of steps: seconds of a stance. */
-const shownByTests = (r: ClientRecord): readonly Shown[] =>
-	r.tests.flatMap((x) =>
-		TEST_SHOWS.filter((s) => s.test === x.test).flatMap((s): Shown[] => {
-			const seconds = s.from === 'value' ? x.value : x.extras[s.from];
-			return seconds === undefined
-				? []
-				: [{ step: s.step, side: x.side ?? 'both', cleanReps: [seconds], effortMax: undefined }];
-		})
-	);
-
-/** What has been shown on each step, for gates: in sessions that were seen, and in tests. */
-export const shownOf = oncePerRecord((r): readonly Shown[] => shownByTests(r).concat(shownInSessions(r)));
-
-const shownInSessions = (r: ClientRecord): readonly Shown[] =>
-	r.logs.flatMap((l) => {
-		const found = givenUnder(r, l);
-		if (found === undefined) return [];
-		const { region, side } = found.exercise;
-		const most = Math.max(usualNow(r, region, l.session.date), r.policy.safeMax);
-		return shownIn(found.prescription.step, side, l.session, { region, most });
-	});
-
-/** What gates are judged in: technique, clearances, doses of the catalogue. */
-export const gateFactsOf = (r: ClientRecord): GateFacts => ({
-	...(r.head.setting.technique === null ? {} : { technique: r.head.setting.technique }),
-	clearances: r.head.setting.clearances,
-	targetOf: (step) => stepAnywhere(r.families, step)?.usualDose.target
-});
-
-export const gatesOf = (r: ClientRecord, step: Step, shown = shownOf(r)): readonly GateState[] =>
-	step.gates.map((g) => gateState(g, shown, gateFactsOf(r)));
+/** The gates of a step with whether they are met; a stage of the client's course that comes before it is one of them. */
+export function gatesOf(r: ClientRecord, step: Step, today: Day, shown = shownOf(r)): readonly GateState[] {
+	const own = step.gates.map((g) => gateState(g, shown, gateFactsOf(r)));
+	const before = stageBefore(r, today, step.id);
+	if (before === undefined) return own;
+	const { course, stage } = before;
+	const gate = { kind: 'stage', course: course.title, stage: stage.title } as const;
+	return [...own, { gate, met: false, shown: 'not every step of it clean' }];
+}
 
 /** The load a step begins with: its own, or the next lighter that there is. */
 function firstLoad(to: Step, r: ClientRecord): number {
@@ -66,7 +43,7 @@ export function nextStepsOf(
 		const to = stepOf(ladder, e.to);
 		if (to === undefined) return [];
 		const fit = fitStep(to, ctx);
-		const gates = gatesOf(r, to, shown);
+		const gates = gatesOf(r, to, ctx.today, shown);
 		const closed = gates.find((g) => !g.met);
 		return [
 			{

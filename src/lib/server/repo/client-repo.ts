@@ -103,6 +103,13 @@ export interface ClientHead {
 	readonly repeated: readonly Repeated[];
 	/** Steps that are never given to this client, with the reason. */
 	readonly leftOut: readonly { readonly id: string; readonly step: string; readonly because: string }[];
+	/** The course the client is on; null where on none. */
+	readonly course: {
+		readonly id: string;
+		readonly course: string;
+		readonly region: string;
+		readonly day: Day;
+	} | null;
 	/** How the plan was arranged by hand; null where nobody did. */
 	readonly planOrder: { readonly id: string; readonly groups: PlanOrder } | null;
 }
@@ -148,6 +155,7 @@ interface Row {
 		local_day: string | null;
 	}[];
 	plan_order: { id: string; groups: PlanOrder } | null;
+	course: { id: string; course: string; region: string; local_day: Day } | null;
 	stories: { id: string; region: string; body: Story }[];
 	repeated: (Omit<Repeated, 'day'> & { local_day: Day })[];
 	known: KnownSymptom[];
@@ -215,6 +223,7 @@ export async function clientHeads(
 			${newest('plan_order', columns('x', ['id', 'groups']), sql`x.recorded_at desc`)} as plan_order,
 			${every('story', columns('x', ['id', 'region', 'body']), sql`x.recorded_at`)} as stories,
 			${every('repeated_movement', columns('x', ['way', 'leg', 'repetitions', 'local_day']), sql`x.local_day, x.recorded_at`)} as repeated,
+			${newest('client_course', columns('x', ['id', 'course', 'region', 'local_day']), sql`x.recorded_at desc`)} as course,
 			${every('left_out', columns('x', ['id', 'step', 'because']), sql`x.recorded_at`)} as left_out,
 			${every('known_symptom', columns('x', ['region', 'symptom', 'until']), sql`x.recorded_at`)} as known,
 			${every('protocol_limit', sql`to_jsonb(x)`, sql`x.axis, x.side`, sql` and not x.lifted`)} as limits
@@ -245,6 +254,10 @@ function headOf(r: Row): ClientHead {
 		stories: r.stories.map(({ id, region, body }) => ({ ...body, id, region })),
 		repeated: r.repeated.map(({ local_day: day, ...x }) => ({ ...x, day })),
 		known: r.known,
+		course:
+			r.course === null
+				? null
+				: { id: r.course.id, course: r.course.course, region: r.course.region, day: r.course.local_day },
 		leftOut: r.left_out,
 		arrivals: r.arrivals.map((a) => ({
 			id: a.id,

@@ -78,6 +78,7 @@ const MAY = {
 	override: ['licensed'],
 	'replay decision': ['licensed', 'owner'],
 	'leave a step out': ['licensed'],
+	'choose a course': ['licensed'],
 	'export client': ['licensed', 'owner'],
 	'erase client': ['licensed', 'owner'],
 	'read the access log': ['licensed', 'owner'],

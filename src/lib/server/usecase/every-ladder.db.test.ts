@@ -109,7 +109,7 @@ describe('prescribing on other ladders', () => {
 		);
 		const after = await reload(r.head.id);
 		// Eight clean open what asked for eight clean.
-		const gates = gatesOf(after, findStep('lateral-step-up')?.step as Step);
+		const gates = gatesOf(after, findStep('lateral-step-up')?.step as Step, TODAY);
 		expect(gates).toMatchObject([{ met: true, shown: '1×8 (best set 8)' }]);
 	});
 	it('both legs of one session open a gate that compares them, and only their own', async () => {
@@ -125,7 +125,7 @@ describe('prescribing on other ladders', () => {
 		const head = e?.prescriptions.at(-1);
 		if (e === undefined || head === undefined) throw new Error('not given');
 		const sidesGate = async () =>
-			gatesOf(await reload(r.head.id), findStep('single-leg-to-seat')?.step as Step);
+			gatesOf(await reload(r.head.id), findStep('single-leg-to-seat')?.step as Step, TODAY);
 		expect(await sidesGate()).toMatchObject([{ met: false }, { met: false, shown: '0 % (left 0, right 0)' }]);
 		const set = { reps: 10, effort: 5, cleanReps: 8, otherClean: 10 };
 		const session = {
@@ -182,7 +182,7 @@ describe('positions, clearances, equipment', () => {
 			refusal: { why: 'not-allowed' }
 		});
 		const gate = async () =>
-			gatesOf(await reload(r.head.id), findStep('squat-jump')?.step as Step).find(
+			gatesOf(await reload(r.head.id), findStep('squat-jump')?.step as Step, TODAY).find(
 				(g) => g.gate.kind === 'clearance'
 			)?.met;
 		expect(await gate()).toBe(false);
@@ -203,7 +203,7 @@ describe('positions, clearances, equipment', () => {
 	});
 	it('the balance that was tested counts for its gate, side by side', async () => {
 		const r = await client(physio, 'Wren');
-		const gates = gatesOf(r, findStep('single-leg-head-turns')?.step as Step);
+		const gates = gatesOf(r, findStep('single-leg-head-turns')?.step as Step, TODAY);
 		expect(gates[0]?.shown).toMatch(/left \d+ s, right \d+ s/);
 	});
 });

@@ -1,4 +1,5 @@
 /** What the ladders of a client are drawn from: fit context, gates in words, what is prescribed where, what is at hand. */
+import { stageBefore } from '../record/course-of.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { Brace, Clearance, Equipment, ExerciseFamily, Gate } from '#lib/core/exercise/family.ts';
 import { type Feared, fearedLadders } from '#lib/core/client/story.ts';
@@ -11,7 +12,8 @@ import { atHand, PLACES, type Place } from '../record/context-of.ts';
 import { standingSentence } from '#lib/wording/safety.ts';
 import type { Exercise } from '../repo/exercise-repo.ts';
 import { fitContextOf, standingOf } from '../record/fit-of.ts';
-import { gatesOf, shownOf } from '../record/gates-of.ts';
+import { gatesOf } from '../record/gates-of.ts';
+import { shownOf } from '../record/shown-of.ts';
 import { ownLaddersOf, regionsOf, treatsBack } from '../record/facts-of.ts';
 import { heldBy } from '../record/held-by.ts';
 import type { ClientRecord } from '../record/load.ts';
@@ -70,10 +72,10 @@ export function laddersView(r: ClientRecord, today: Day): LaddersView {
 		gates: Object.fromEntries(
 			Object.values(r.families).flatMap((f) =>
 				f.steps
-					.filter((s) => s.gates.length > 0)
+					.filter((s) => s.gates.length > 0 || stageBefore(r, today, s.id) !== undefined)
 					.map((s) => [
 						s.id,
-						gatesOf(r, s, shown).map((g) => ({
+						gatesOf(r, s, today, shown).map((g) => ({
 							met: g.met,
 							gate: g.gate,
 							asks: gateAsks(g.gate),

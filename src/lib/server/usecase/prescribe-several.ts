@@ -12,7 +12,10 @@ import { prescribeIn, type Given, type NewPrescription } from './prescribe.ts';
 export interface Several {
 	readonly id: string;
 	readonly clientId: string;
-	readonly items: readonly Pick<NewPrescription, 'id' | 'exerciseId' | 'family' | 'step' | 'region'>[];
+	readonly items: readonly Pick<
+		NewPrescription,
+		'id' | 'exerciseId' | 'family' | 'step' | 'region' | 'rounds'
+	>[];
 }
 
 export const prescribeSeveral = command<Several, readonly Given[]>({

@@ -196,7 +196,7 @@ function closedOf(
 ): readonly Closed[] {
 	const facts = {
 		...standingFactsOf(r, today, family, step, sideOf(p.region)),
-		unmet: unmetGates(r, family, step, p.region),
+		unmet: unmetGates(r, family, step, p.region, today),
 		treatsBack: treatsBack(r),
 		...(fears(r, family.id)
 			? { feared: { reached: farthestOn(family, stepsOn(r, family.id, p.region)) } }
@@ -210,10 +210,11 @@ export function unmetGates(
 	r: ClientRecord,
 	family: ExerciseFamily,
 	step: Step,
-	region: string
+	region: string,
+	today: Day
 ): ClosedFacts['unmet'] {
 	if (!asksGates(family, step.id, farthestOn(family, stepsOn(r, family.id, region)))) return [];
-	return gatesOf(r, step)
+	return gatesOf(r, step, today)
 		.filter((g) => !g.met)
 		.map((g) => ({ gate: g.gate, text: gateText(g) }));
 }

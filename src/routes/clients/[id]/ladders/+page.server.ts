@@ -31,7 +31,7 @@ export const actions: Actions = {
 		const done = await prescribeSeveral(contextIn(locals), {
 			id: parsed.id,
 			clientId: params.id,
-			items: parsed.picked
+			items: parsed.picked.map(({ rounds: _, ...item }) => item)
 		});
 		return done.ok
 			? {

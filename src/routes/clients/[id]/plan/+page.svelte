@@ -7,6 +7,7 @@
 	import Act from '#lib/ui/Act.svelte';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import Said from '#lib/ui/Said.svelte';
+	import CoursePanel from '#lib/ui/plan/CoursePanel.svelte';
 	import Delegation from '#lib/ui/plan/Delegation.svelte';
 	import EndEpisode from '#lib/ui/plan/EndEpisode.svelte';
 	import EndedList from '#lib/ui/plan/EndedList.svelte';
@@ -86,6 +87,16 @@
 			<p>{call}</p>
 		</div>
 	{/if}
+	<CoursePanel
+		clientId={data.head.id}
+		course={data.course}
+		ids={data.courseIds}
+		regions={data.regions}
+		licensed={data.head.licensed}
+		wanted={data.wanted}
+		{wrong}
+		say={(text) => (lost = text)}
+	/>
 	<Delegation
 		delegation={data.delegation}
 		families={Object.values(families)}

@@ -1,0 +1,57 @@
+<script lang="ts">
+	/** The library narrowed by position, by what is at hand, by what is spared, by course. */
+	import type { Course } from '#lib/core/fit/course.ts';
+	import { EQUIPMENT_NAME } from '#lib/wording/names.ts';
+	import Choice from '../Choice.svelte';
+	import { KITS, POSTURES, SPARED } from './suits.ts';
+
+	interface Props {
+		position: string;
+		kit: string;
+		spares: string;
+		course: string;
+		readonly courses: readonly Course[];
+	}
+	let {
+		position = $bindable(),
+		kit = $bindable(),
+		spares = $bindable(),
+		course = $bindable(),
+		courses
+	}: Props = $props();
+	const any = (name: string) => ({ value: '', name });
+</script>
+
+<div class="mt-2 flex flex-wrap items-end gap-3">
+	<Choice
+		name="position"
+		label="Position"
+		bind:value={position}
+		items={[
+			any('any'),
+			...POSTURES.map((p) => ({ value: p, name: p === 'upright' ? 'standing or seated' : p }))
+		]}
+	/>
+	<Choice
+		name="kit"
+		label="At hand"
+		bind:value={kit}
+		items={[
+			any('anything'),
+			{ value: 'none', name: 'nothing' },
+			...KITS.map((k) => ({ value: k, name: `only ${EQUIPMENT_NAME[k]}` }))
+		]}
+	/>
+	<Choice
+		name="spares"
+		label="Spares"
+		bind:value={spares}
+		items={[any('nothing in particular'), ...Object.keys(SPARED).map((s) => ({ value: s, name: s }))]}
+	/>
+	<Choice
+		name="course"
+		label="Course"
+		bind:value={course}
+		items={[any('all ladders'), ...courses.map((c) => ({ value: c.id, name: c.title }))]}
+	/>
+</div>
