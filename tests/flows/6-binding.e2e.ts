@@ -181,3 +181,52 @@ test('a limit stays in sight on a slip where another rule comes before it', asyn
 	await expect(page.getByTestId('sentence')).toContainText('Refer: an open red flag');
 	await expect(page.getByTestId('also-held')).toContainText('right knee bend asks');
 });
+
+test('what is chosen inside a step is drawn, given and named; a course gives its stage, and what comes later waits for it', async ({
+	page
+}) => {
+	await signIn(page);
+	const id = await openClient(page, 'Saskia', 'ladder?family=squat&step=counter-squat');
+	const card = page.getByTestId('setup-card');
+	const before = await card.getByTestId('solved').textContent();
+	await card.getByText('25° out', { exact: true }).click();
+	await card.getByText('2 s', { exact: true }).click();
+	await expect(card.getByRole('img', { name: /^Feet hip-wide, toes 25° out/ })).toBeVisible();
+	await expect(card.getByRole('button', { name: 'Move, 2–2–2 s' })).toBeVisible();
+	expect(before).not.toBe('');
+	await accessible(page);
+	const place = page.getByLabel('In place of');
+	if (await place.isVisible()) await place.selectOption({ label: 'nothing: a further exercise' });
+	const why = page.getByLabel('Reason for prescribing it all the same');
+	if (await why.isVisible()) await why.fill('did it here, easily');
+	await page.locator('[data-prescribe] button').click();
+	await expect(page.getByTestId('done')).toContainText('Prescribed');
+	await visit(page, `/clients/${id}/plan`);
+	await expect(page.getByTestId('planned').filter({ hasText: 'counter' })).toContainText(
+		/thigh \d+°, toes 25° out, pause 2 s/
+	);
+	// The course is chosen in the library's list or here; its stage is given in one go.
+	await page.getByRole('button', { name: 'Put on a course' }).click();
+	await page.getByRole('combobox', { name: 'Course' }).selectOption({ label: 'A knee in two phases' });
+	await page.getByRole('button', { name: 'Begin', exact: true }).click();
+	await expect(page.getByTestId('done')).toContainText('On the course: A knee in two phases.');
+	const course = page.getByTestId('course');
+	await expect(course.getByTestId('stage')).toHaveCount(2);
+	await accessible(page);
+	const give = page.getByRole('button', { name: /^Prescribe what is missing of this stage/ });
+	const missing = Number(/\d+$/.exec(await give.innerText())?.[0]);
+	expect(missing).toBeGreaterThan(1);
+	await give.click();
+	await expect(page.getByTestId('done')).toContainText(`Prescribed ${missing} of this stage.`);
+	await expect(course.getByText('; in the plan').first()).toBeVisible();
+	await visit(page, `/clients/${id}/ladder?family=knee-extension&step=short-arc`);
+	await expect(page.getByTestId('closed')).toContainText('every step of “Quiet and awake” first');
+	await visit(page, `/clients/${id}/plan`);
+	await page.getByRole('button', { name: 'Leave the course' }).click();
+	await expect(page.getByTestId('done')).toContainText('What was prescribed from it stands.');
+	await visit(page, `/library?course=toes-spared`);
+	await expect(page.getByTestId('course')).toContainText('carries nothing of toes bent');
+	await page.getByLabel('Spares').selectOption('wrists');
+	await expect(page.getByTestId('found')).toHaveText(/^\d+ of 172 steps$/);
+	await accessible(page);
+});

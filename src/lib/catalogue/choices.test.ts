@@ -162,6 +162,18 @@ describe('a step as it is chosen', () => {
 		const free = asChosen(step('ninety-ninety'), { hands: 'free' });
 		expect(free.tags).not.toContain('weight-on-hands');
 	});
+	it('a band elsewhere is drawn there, and nowhere else', () => {
+		const banded = step('banded-standing-abduction');
+		const drawn = (place: string): readonly string[] => {
+			const p = asChosen(banded, { 'band-at': place }).posture;
+			return p.movement === 'pose' ? (p.to.props ?? []).filter((x) => x.startsWith('band')) : [];
+		};
+		expect(['knees', 'shins', 'ankles'].map(drawn)).toEqual([
+			['band-knees'],
+			['band-shins'],
+			['band-ankles']
+		]);
+	});
 	it('a place that is withheld suspends what stands, and its mend is the usual place', () => {
 		const given = {
 			family: FAMILIES.squat!,

@@ -46,6 +46,17 @@ const PAUSE: Choice = {
 	before: 'depth'
 };
 
+/** On the hands the body stands steeper: how steep depends on where it rests. */
+const plankOn = (body: NonNullable<Place['pose']>): Choice =>
+	free(
+		'plank-on',
+		'on',
+		'support',
+		'forearms',
+		at('forearms', 'the forearms'),
+		at('hands', 'the hands', { pose: { ...body, arm: 4, forearm: 4 } })
+	);
+
 export const CHOICE_ROWS: readonly Row[] = [
 	{
 		choice: ranked(
@@ -268,7 +279,7 @@ export const CHOICE_ROWS: readonly Row[] = [
 			at('lying', 'lying back', {
 				dials: { depth: 'as-controlled' },
 				needs: { kneeFlexion: 150 },
-				pose: { trunk: -76, thigh: 60 },
+				pose: { trunk: -76, thigh: 60, arm: 84, forearm: 88 },
 				tags: ['supine']
 			})
 		),
@@ -285,17 +296,8 @@ export const CHOICE_ROWS: readonly Row[] = [
 		),
 		steps: ids('three-way-ankle')
 	},
-	{
-		choice: free(
-			'plank-on',
-			'on',
-			'support',
-			'forearms',
-			at('forearms', 'the forearms'),
-			at('hands', 'the hands', { pose: { arm: 4, forearm: 4, trunk: 72 } })
-		),
-		steps: ids('knee-plank plank')
-	},
+	{ choice: plankOn({ trunk: 69, thigh: -69, shank: -69 }), steps: ids('plank') },
+	{ choice: plankOn({ trunk: 60, thigh: -56 }), steps: ids('knee-plank') },
 	{
 		choice: ranked(
 			'free-leg',
@@ -324,8 +326,8 @@ export const CHOICE_ROWS: readonly Row[] = [
 			'band',
 			'lever',
 			'ankles',
-			at('knees', 'above the knees', { dials: { lever: 'band' } }),
-			at('shins', 'round the shins', { dials: { lever: 'band-shin' } }),
+			at('knees', 'above the knees', { dials: { lever: 'band' }, pose: { props: ['band-knees'] } }),
+			at('shins', 'round the shins', { dials: { lever: 'band-shin' }, pose: { props: ['band-shins'] } }),
 			at('ankles', 'round the ankles', { dials: { lever: 'band-ankle' } })
 		),
 		steps: ids('banded-standing-abduction')
@@ -337,8 +339,16 @@ export const CHOICE_ROWS: readonly Row[] = [
 			'lever',
 			'none',
 			at('none', 'none'),
-			at('shins', 'round the shins', { dials: { lever: 'band-shin' }, kit: ['band'] }),
-			at('ankles', 'round the ankles', { dials: { lever: 'band-ankle' }, kit: ['band'] })
+			at('shins', 'round the shins', {
+				dials: { lever: 'band-shin' },
+				kit: ['band'],
+				pose: { props: ['band-shins'] }
+			}),
+			at('ankles', 'round the ankles', {
+				dials: { lever: 'band-ankle' },
+				kit: ['band'],
+				pose: { props: ['band-ankles'] }
+			})
 		),
 		steps: ids('straight-leg-lift')
 	},

@@ -48,7 +48,13 @@ const place = z.strictObject({
 	id: choiceId,
 	title: line(40),
 	posture: z.record(z.string().max(30), n(-360, 360)).exactOptional(),
-	pose: limbs.extend({ trunk: direction.exactOptional(), thigh: direction.exactOptional() }).exactOptional(),
+	pose: limbs
+		.extend({
+			trunk: direction.exactOptional(),
+			thigh: direction.exactOptional(),
+			shank: direction.exactOptional()
+		})
+		.exactOptional(),
 	dials: dials.exactOptional(),
 	tags: z.array(z.enum(TAGS)).max(8).exactOptional(),
 	without: z.array(z.enum(TAGS)).max(8).exactOptional(),

@@ -104,12 +104,19 @@ function posed(posture: StepPosture, { posture: numbers, pose }: Place): StepPos
 	const closed = posture.movement === 'hinge' && kneeDeg !== undefined ? { close: { kneeDeg } } : numbers;
 	const moved = { ...posture, ...closed } as StepPosture;
 	if (pose === undefined || moved.movement !== 'pose') return moved;
-	const { props, thigh, ...limbs } = pose;
+	const { props, thigh, shank, ...limbs } = pose;
+	const leg = {
+		...(thigh === undefined ? NO_PATCH : { thigh }),
+		...(shank === undefined ? NO_PATCH : { shank })
+	};
+	// A band elsewhere takes the place of the band that was drawn.
+	const kind = (x: string): string => x.split('-', 1)[0] as string;
+	const kept = (x: string): boolean => props?.some((p) => kind(p) === kind(x)) !== true;
 	const of = (k: typeof moved.from): typeof moved.from => ({
 		...k,
 		...limbs,
-		...(thigh === undefined ? NO_PATCH : { near: { ...k.near, thigh } }),
-		...(props === undefined ? NO_PATCH : { props: [...(k.props ?? []), ...props] })
+		...(Object.keys(leg).length === 0 ? NO_PATCH : { near: { ...k.near, ...leg } }),
+		...(props === undefined ? NO_PATCH : { props: [...(k.props ?? []).filter(kept), ...props] })
 	});
 	return { ...moved, from: of(moved.from), to: of(moved.to) };
 }

@@ -203,6 +203,7 @@ export interface Place {
 		readonly trunk?: number;
 		/** Of both legs where they do the same, else of the near one. */
 		readonly thigh?: number;
+		readonly shank?: number;
 		readonly props?: readonly PoseProp[];
 	};
 	readonly dials?: Dials;

@@ -4,12 +4,18 @@ import { inOrder, type CourseStep } from '#lib/core/fit/course.ts';
 import type { CourseView } from '#lib/contract/course-view.ts';
 import { stepOf } from '#lib/core/exercise/family.ts';
 import { asksGates, farthestOn } from '#lib/core/safety/closed.ts';
-import { gateAsks, gateText } from '#lib/wording/gates.ts';
+import { gateText } from '#lib/wording/gates.ts';
 import { courseOf } from '../record/course-of.ts';
 import { effectiveChain } from '../record/effective-chain.ts';
 import { stepsOn } from '../record/facts-of.ts';
 import { gatesOf } from '../record/gates-of.ts';
 import type { ClientRecord } from '../record/load.ts';
+
+/** The dose that its stage asks clean; of a hold the seconds on each side. */
+function asksOf({ gate }: CourseStep): string {
+	if (gate?.kind === 'held') return `${gate.sec} s each side`;
+	return gate?.kind === 'clean-reps' ? `${gate.sets}×${gate.reps} clean` : '';
+}
 
 /** The gates that still close a step for the region, in words; none of a step that was reached. */
 function waitsOf(r: ClientRecord, s: CourseStep, region: string, today: Day): string {
@@ -40,7 +46,7 @@ export function courseView(r: ClientRecord, today: Day): CourseView | null {
 		rounds: s.rounds,
 		hurts: s.hurts,
 		clean: s.clean,
-		asks: s.gate === undefined ? '' : gateAsks(s.gate),
+		asks: asksOf(s),
 		shown: s.shown,
 		given: s.step !== undefined && given.has(s.step),
 		waits: waitsOf(r, s, on.region, today)

@@ -18,9 +18,11 @@
 	<p class="label">
 		{ORDER_NAME[course.order]}{#if course.spares}; carries nothing of {course.spares
 				.map((t) => t.replaceAll('-', ' '))
-				.join(', ')}{/if} ·
-		{#each course.sources as s (s)}<SourceLink source={s} />{/each} · begun on a client’s plan
+				.join(', ')}{/if} · begun on a client’s plan
 	</p>
+	<ul class="flex gap-x-3 text-sm">
+		{#each course.sources as s (s)}<li><SourceLink source={s} /></li>{/each}
+	</ul>
 	<ol class="mt-1 grid grid-cols-3 gap-x-6 gap-y-2 max-md:grid-cols-1">
 		{#each course.stages as stage, i (stage.id)}
 			<li>

@@ -94,12 +94,13 @@
 										class={x.hurts ? 'text-stop' : x.clean ? 'text-tolerated' : 'text-quiet'}
 										>{x.hurts ? '!' : x.clean ? '●' : '○'}</span
 									>
-									<a href="/clients/{clientId}/ladder?family={x.family}&step={x.step}">{stepTitle(x.step)}</a
+									<a class="underline" href="/clients/{clientId}/ladder?family={x.family}&step={x.step}"
+										>{stepTitle(x.step)}</a
 									>{#if x.because !== null}, for {stepTitle(x.asked)} ({BECAUSE_NAME[x.because]}){/if}
 									{#if x.hurts}<span class="text-stop">hurts: its stage is open again</span>
 									{:else if x.clean}<span class="sr-only">clean</span>
 									{:else if s.state === 'now'}<span class="label"
-											>{x.asks} (so far: {x.shown}){x.given
+											>{x.asks}, so far {x.shown}{x.given
 												? '; in the plan'
 												: x.waits === ''
 													? ''
@@ -132,7 +133,7 @@
 					<button class="min-h-9 cursor-pointer text-accent underline">Leave the course</button>
 				</form>{/if}
 		</div>
-		{#if licensed}<Fold title="Another course" class="text-accent" needed={wanted !== null}
+		{#if licensed}<Fold title="Another course" class="text-accent" needed={wrong('course') !== undefined}
 				>{@render begin('Begin it in its place')}</Fold
 			>{/if}
 	</section>
