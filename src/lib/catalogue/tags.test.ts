@@ -25,6 +25,7 @@ const BY_HAND: Readonly<Partial<Record<Tag, string>>> = {
 	'spine-backward':
 		'rise-and-reach standing-hip-flexor-stretch machine-prone-curl standing-hip-extension kneeling-hip-extension plank-hip-extension hip-flexor-stretch kneeling-quad-stretch stick-lunge-2 stick-lunge-3 prone-curl cuff-prone-curl roll-front-thigh rise-and-press',
 	'loaded-twist': 'weighted-passes',
+	'hanging-load': 'loaded-step-up loaded-front-raised-split-squat loaded-reverse-lunge',
 	'spine-load':
 		'shoulder-loaded-squat loaded-front-raised-split-squat goblet-side-lunge loaded-momentum-rise rise-and-press goblet-squat heels-raised-goblet loaded-step-up goblet-split-squat loaded-reverse-lunge hinge-loaded raised-handle-deadlift low-handle-deadlift straight-knee-hinge-loaded',
 	impact: `skip-high jog ${HOP}`,

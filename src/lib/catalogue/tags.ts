@@ -33,6 +33,8 @@ export const STEPS_WITH: Readonly<Record<Tag, readonly string[]>> = {
 		'squatted-side-step'
 	),
 	'narrow-base': ids('narrow-squat'),
+	// Weights at the sides of an upright trunk: a sore back alone does not withhold them.
+	'hanging-load': ids('loaded-step-up loaded-front-raised-split-squat loaded-reverse-lunge'),
 	'spine-load': ids(
 		'shoulder-loaded-squat loaded-front-raised-split-squat goblet-side-lunge loaded-momentum-rise',
 		'rise-and-press goblet-squat heels-raised-goblet loaded-step-up goblet-split-squat',

@@ -143,6 +143,24 @@ describe('which way to advance', () => {
 		});
 		expect(judge(input)).toMatchObject({ rule: 'advance', change: { kind: 'retry' } });
 	});
+	it('a trio of band work goes on in rounds: one, three, five, each by its own slip; back to the rounds before when it hurts', () => {
+		const round = (sets: number) => ({
+			...loaded,
+			dose: { school: 'rounds' as const, sets, reps: 10, loadKg: 0, target: { sets: 3, reps: 10 } }
+		});
+		for (const step of ['clamshell', 'side-lying-lift', 'standing-abduction'])
+			for (const [from, to] of [
+				[1, 3],
+				[3, 5]
+			] as const)
+				expect(judge(record({ exercise: { ...round(from), step } })).change).toMatchObject({
+					kind: 'dose',
+					to: `${to} rounds of 10`,
+					result: { step, dose: { school: 'rounds', sets: to } }
+				});
+		expect(way(record({ exercise: round(5) }), 'morning')).toMatchObject({ to: '3 rounds of 10' });
+		expect(way(record({ exercise: round(3) }), 'morning')).toMatchObject({ to: '1 round of 10' });
+	});
 	it('double progression: heavier only where the rack has 2–10 % more', () => {
 		const bell = {
 			...loaded,

@@ -78,6 +78,7 @@ export const TAGS = [
 	'unsteady',
 	'narrow-base',
 	'spine-load',
+	'hanging-load',
 	'loaded-spine-bending',
 	'spine-end-bend',
 	'spine-backward',

@@ -28,6 +28,9 @@ describe('closed before the button', () => {
 		expect(closed({}, [], true, goblet)).toContainEqual(['loaded-spine', 'licensed']);
 		expect(closed({}, [], true, goblet, ['loaded-spine']).map(([by]) => by)).not.toContain('loaded-spine');
 		expect(closed({}, [], false, goblet).map(([by]) => by)).not.toContain('loaded-spine');
+		// Weights that hang at the sides are another thing for it: a sore back alone does not withhold them. Common practice.
+		const hanging = { ...goblet, tags: [...goblet.tags, 'hanging-load' as const] };
+		expect(closed({}, [], true, hanging).map(([by]) => by)).not.toContain('loaded-spine');
 	});
 	it('gates are told apart by what they ask', () =>
 		expect([

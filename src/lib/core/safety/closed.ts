@@ -96,7 +96,8 @@ export function closedFor(given: Prescribed, chosen: boolean, facts: ClosedFacts
 	const smaller =
 		facts.feared === undefined ? undefined : beginsSmaller(p.family, p.step, facts.feared.reached, facts.ctx);
 	if (smaller !== undefined) out.push({ by: 'feared', key: 'feared', who: 'licensed', text: smaller.title });
-	if (facts.treatsBack && p.step.tags.includes('spine-load') && !cleared(facts.clearances, 'loaded-spine'))
+	const loadsSpine = p.step.tags.includes('spine-load') && !p.step.tags.includes('hanging-load');
+	if (facts.treatsBack && loadsSpine && !cleared(facts.clearances, 'loaded-spine'))
 		out.push({ by: 'loaded-spine', key: 'clearance:loaded-spine', who: 'licensed' });
 	return out;
 }

@@ -34,7 +34,7 @@ import { conflict, invalid, notFound, refuseFor, type Actor, type Context, type 
 import { bolderThan } from './bolder.ts';
 import { command, type Run } from './command.ts';
 import { endFor, endTrouble } from './end-exercise.ts';
-import { delegated } from './delegated.ts';
+import { delegated, NOT_DELEGATED } from './delegated.ts';
 import { heldBy } from '../record/held-by.ts';
 import { advancesToday, fears, racksOf, stepsOn, treatsBack } from '../record/facts-of.ts';
 import { fitContextOf, standingFactsOf } from '../record/fit-of.ts';
@@ -118,8 +118,7 @@ export async function prescribeIn(run: Run, p: NewPrescription): Promise<Outcome
 	if (r.head.setting.usual[p.region] === undefined)
 		return invalid('region', `${p.region} is not under treatment for this client.`);
 	// What is delegated is what the exercise is, not what the form calls it.
-	if (!delegated(ctx.actor, r, existing?.family ?? family.id, ctx.today))
-		return refuseFor('Prescribing for this client is not delegated to you; ask a licensed user.');
+	if (!delegated(ctx.actor, r, existing?.family ?? family.id, ctx.today)) return refuseFor(NOT_DELEGATED);
 	const held = heldBy(r, p.region);
 	if (held !== undefined) return invalid('step', held);
 	const load = loadsItself(step.equipment) ? undefined : loadRefusal(r, p);

@@ -1,3 +1,4 @@
+import { delegated, NOT_DELEGATED } from '#lib/server/usecase/delegated.ts';
 import { z } from 'zod';
 import { findStep } from '#lib/catalogue/families.ts';
 import { text, uuid } from '#lib/contract/basics.ts';
@@ -34,6 +35,7 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 		const [id, exerciseId, endId] = formIds(ctx, 3) as [string, string, string];
 		return {
 			...view,
+			notMine: delegated(ctx.actor, r, family, ctx.today) ? null : NOT_DELEGATED,
 			nowBy: view.now,
 			family,
 			wanted: url.searchParams.get('step'),

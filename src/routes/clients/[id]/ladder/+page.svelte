@@ -244,7 +244,7 @@
 						bind:reps
 						bind:loadKg
 						{closed}
-						holds={data.holds[sore] ?? null}
+						holds={data.holds[sore] ?? data.notMine}
 						licensed={data.head.licensed}
 						{trying}
 					/>{/snippet}
