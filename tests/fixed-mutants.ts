@@ -65,7 +65,12 @@ export const FIXED_MUTANTS: readonly FixedMutant[] = [
 	core('decision/advance', 'standing?.retry !== true', 'standing?.retry === false', 'decision/boundaries'),
 	core('decision/advance', 'e.gateOpen && OPEN', 'OPEN', 'decision/decide'),
 	core('decision/advance', '(kg ?? 0) > exercise.dose.loadKg', '(kg ?? 0) > 1000', 'decision/boundaries'),
-	core('decision/regress', 'frontOfKneeSore === true || !onWedge', '!onWedge', 'decision/ways'),
+	core(
+		'decision/regress',
+		'frontOfKneeSore === true && higherWedge',
+		'frontOfKneeSore === undefined && higherWedge',
+		'decision/ways'
+	),
 	// Gates, limits, phases, doses.
 	core('fit/gate', 'met: done >= sets', 'met: done > sets', 'fit/fit'),
 	core(

@@ -275,6 +275,8 @@ test('a practice’s own step: begun from one that is there, refused with its me
 	const id = await openClient(page, 'Tamsin', 'ladders');
 	await page.getByTestId('family-own-pontoon-step-ladder').click();
 	await expect(card(page).getByTestId('solved')).toHaveText('14 cm');
+	// How far this body could go is worked out aside, and the card grows by a line when it is in.
+	await expect(card(page)).toContainText('highest for this body');
 	await card(page)
 		.getByRole('button', { name: /^Prescribe/ })
 		.click();

@@ -186,7 +186,7 @@ test('what is chosen inside a step is drawn, given and named; a course gives its
 	page
 }) => {
 	await signIn(page);
-	const id = await openClient(page, 'Saskia', 'ladder?family=squat&step=counter-squat');
+	const id = await openClient(page, 'Nerys', 'ladder?family=squat&step=counter-squat');
 	const card = page.getByTestId('setup-card');
 	const before = await card.getByTestId('solved').textContent();
 	await card.getByText('25° out', { exact: true }).click();

@@ -245,9 +245,9 @@ function shallower(f: Facts): ProposedChange | null {
 
 /** Of a heel that lifts; where the front of the knee is sore, other ways are taken. */
 function wedge(f: Facts): ProposedChange | null {
-	const { frontOfKneeSore, gentler = [] } = f.input.exercise;
-	const onWedge = gentler.some((o) => o.setup?.heelWedgeCm !== undefined);
-	return frontOfKneeSore === true || !onWedge ? null : notch(f, 'surface', 'dial');
+	const now = prescribedNow(f).setup;
+	const higher = f.input.exercise.gentler?.some((o) => higherWedge(o, now)) === true;
+	return higher ? notch(f, 'surface', 'dial') : null;
 }
 
 const TRY: Readonly<Record<Way, (f: Facts, cause: Cause) => ProposedChange | null>> = {
