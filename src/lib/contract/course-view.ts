@@ -29,6 +29,8 @@ export interface CourseView {
 			readonly shown: string;
 			/** Gates of its own that still close it; empty where none do. */
 			readonly waits: string;
+			/** Missing in the plan, and nothing of its own closes it. */
+			readonly toGive: boolean;
 			/** It stands in the plan. */
 			readonly given: boolean;
 		}[];

@@ -41,8 +41,9 @@ function tickedRows<S extends z.ZodObject>(form: FormData, row: S, nothing: stri
 	return rows.length === 0 ? unparsed([{ field: '', message: nothing }]) : { ok: true, rows };
 }
 
-export interface Picked extends z.infer<typeof step> {
+export interface Picked extends Omit<z.infer<typeof step>, 'rounds'> {
 	readonly region: string;
+	readonly rounds?: true;
 }
 export type SeveralForm =
 	{ readonly ok: true; readonly id: string; readonly picked: readonly Picked[] } | Unparsed;
@@ -54,7 +55,13 @@ export function parseSeveral(form: FormData): SeveralForm {
 		return unparsed(first.error.issues.map((i) => ({ field: i.path.join('.'), message: i.message })));
 	const { id, region } = first.data;
 	const found = tickedRows(form, step, 'Tick at least one exercise.');
-	return found.ok ? { ok: true, id, picked: found.rows.map((r) => ({ ...r, region })) } : found;
+	if (!found.ok) return found;
+	const picked = found.rows.map(({ rounds, ...row }): Picked => ({
+		...row,
+		region,
+		...(rounds === 'on' ? { rounds: true } : {})
+	}));
+	return { ok: true, id, picked };
 }
 
 export type SlipsForm =

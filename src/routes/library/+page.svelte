@@ -5,7 +5,7 @@
 	import { COURSES } from '#lib/catalogue/courses.ts';
 	import CourseList from '#lib/ui/library/CourseList.svelte';
 	import Filters from '#lib/ui/library/Filters.svelte';
-	import { suits } from '#lib/ui/library/suits.ts';
+	import { suits } from '#lib/core/exercise/suits.ts';
 	import { search, searchIndex } from '#lib/core/exercise/search.ts';
 	import { nobody } from '#lib/core/fit/stands.ts';
 	import FigureView from '#lib/ui/FigureView.svelte';

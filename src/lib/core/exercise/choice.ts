@@ -34,12 +34,27 @@ export function turned(step: Step, c: Choice, by: 1 | -1): Chosen | undefined {
 	return to === undefined ? undefined : { ...step.chosen, [c.id]: to.id };
 }
 
+/** The first ranked choice that stands harder than it does elsewhere, with its place; undefined where none does. */
+export const fartherChoice = (
+	step: Step,
+	own: Chosen | undefined,
+	other: Chosen | undefined
+): readonly [Choice, Place] | undefined => {
+	const c = step.choices?.find(
+		(x) => x.ranked && x.of.indexOf(placeOf(x, own)) > x.of.indexOf(placeOf(x, other))
+	);
+	return c === undefined ? undefined : [c, placeOf(c, own)];
+};
+
 /** Was what was done at least as hard as what is asked: each ranked choice as far, each free one that changes the posture the same? */
 export function asHardChosen(step: Step, done: Chosen | undefined, asked: Chosen | undefined): boolean {
-	return (step.choices ?? []).every((c) => {
-		const [d, a] = [placeOf(c, done), placeOf(c, asked)];
-		return c.ranked ? c.of.indexOf(d) >= c.of.indexOf(a) : a.id === c.usual || d.id === a.id;
-	});
+	return (
+		fartherChoice(step, asked, done) === undefined &&
+		(step.choices ?? []).every((c) => {
+			const at = placeOf(c, asked).id;
+			return c.ranked || at === c.usual || placeOf(c, done).id === at;
+		})
+	);
 }
 
 const NO_PATCH = {} as const;

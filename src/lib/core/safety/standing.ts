@@ -11,7 +11,7 @@
  */
 import type { Day } from '../base/calendar-day.ts';
 import type { Axis, Side } from '../body/axis.ts';
-import { asChosen, asHardChosen, asWritten } from '../exercise/choice.ts';
+import { asChosen, asHardChosen, asWritten, fartherChoice } from '../exercise/choice.ts';
 import type { Clearance, ExerciseFamily, Position, Step, Tag } from '../exercise/family.ts';
 import { lengthIn, type FitContext, type SolvedSetup } from '../movement/context.ts';
 import { fitStep, shortAt, type StepFit } from '../fit/fit.ts';
@@ -215,8 +215,10 @@ export function mendOf(given: Prescribed, facts: StandingFacts): Mend | null {
 		facts.ctx.highestLoadKg !== undefined && p.loadKg > facts.ctx.highestLoadKg
 			? { loadKg: facts.ctx.highestLoadKg }
 			: {};
-	// As it is chosen, else as it is usually given: what breaks may be only a place of a choice.
-	for (const step of new Set([p.step, asWritten(p.step)])) {
+	// As it is chosen, else as it is usually given where that is no harder: what breaks may be only a place of a choice.
+	const usual = asWritten(p.step);
+	const ways = fartherChoice(usual, undefined, p.step.chosen) === undefined ? [p.step, usual] : [p.step];
+	for (const step of new Set(ways)) {
 		const same = fitStep(step, facts.ctx);
 		const anew = setupFor(step, same, facts.ctx.body);
 		const kept = step === p.step ? p.setup : unchosen(p.setup);
@@ -238,8 +240,9 @@ export function mendOf(given: Prescribed, facts: StandingFacts): Mend | null {
 		: { kind: 'substitute', family: other.family, step: other.step.id, setup: givenIn(other) };
 }
 
+/** The set-up without what was chosen, its wedge included: the step's own stands then. */
 function unchosen(setup: SolvedSetup | null): SolvedSetup | null {
-	const { chosen: _, ...rest } = setup ?? {};
+	const { chosen: _, heelWedgeCm: __, ...rest } = setup ?? {};
 	return setup === null ? null : rest;
 }
 

@@ -22,7 +22,7 @@ export interface OnCourse {
 }
 
 /** Steps that are stopped or set aside by their slip, and those that were gone back from and not reached again. */
-function hurting(r: ClientRecord): ReadonlySet<string> {
+export function hurting(r: ClientRecord): ReadonlySet<string> {
 	const out = new Set<string>();
 	for (const e of r.exercises) {
 		const { head, changes } = effectiveChain(e.prescriptions);

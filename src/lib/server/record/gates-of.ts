@@ -2,14 +2,15 @@
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import { loadsItself, startLoad } from '#lib/core/dose/racks.ts';
 import type { NextStep } from '#lib/core/decision/input.ts';
-import { type Step, stepOf } from '#lib/core/exercise/family.ts';
+import { type ExerciseFamily, type Step, stepOf } from '#lib/core/exercise/family.ts';
 import type { FitContext } from '#lib/core/movement/context.ts';
 import { fitStep } from '#lib/core/fit/fit.ts';
 import { gateState, type GateState } from '#lib/core/fit/gate.ts';
 import { setupFor } from '#lib/core/fit/gentler.ts';
+import { asksGates, type ClosedFacts, farthestOn } from '#lib/core/safety/closed.ts';
 import { gateText } from '#lib/wording/gates.ts';
 import { stageBefore } from './course-of.ts';
-import { racksOf } from './facts-of.ts';
+import { racksOf, stepsOn } from './facts-of.ts';
 import type { ClientRecord } from './load.ts';
 import { gateFactsOf, shownOf } from './shown-of.ts';
 
@@ -62,4 +63,18 @@ export function nextStepsOf(
 			}
 		];
 	});
+}
+
+/** Gates that are not met, of a step farther than what the region has reached on this ladder. */
+export function unmetGates(
+	r: ClientRecord,
+	family: ExerciseFamily,
+	step: Step,
+	region: string,
+	today: Day
+): ClosedFacts['unmet'] {
+	if (!asksGates(family, step.id, farthestOn(family, stepsOn(r, family.id, region)))) return [];
+	return gatesOf(r, step, today)
+		.filter((g) => !g.met)
+		.map((g) => ({ gate: g.gate, text: gateText(g) }));
 }

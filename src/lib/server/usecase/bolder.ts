@@ -1,8 +1,5 @@
 /** Is a prescription bolder than another? By step, by dose, by load, by the length it is set up to. */
-import { placeTitle } from '#lib/catalogue/choices.ts';
-import { findStep } from '#lib/catalogue/families.ts';
-import { placeOf } from '#lib/core/exercise/choice.ts';
-import type { Chosen } from '#lib/core/exercise/family.ts';
+import { fartherChoice } from '#lib/core/exercise/choice.ts';
 import type { Step } from '#lib/core/exercise/family.ts';
 import { doseVolume } from '#lib/core/dose/dose.ts';
 import { lengthIn } from '#lib/core/movement/context.ts';
@@ -10,23 +7,12 @@ import type { Prescribed } from '#lib/core/decision/trace.ts';
 import { setupText } from '#lib/wording/setup.ts';
 import { stepTitle } from '#lib/wording/steps.ts';
 
-/** A ranked choice that stands harder than another, by its place. */
-function fartherChoice(
-	step: Step,
-	own: Chosen | undefined,
-	proposed: Chosen | undefined
-): string | undefined {
-	const c = step.choices?.find(
-		(x) => x.ranked && x.of.indexOf(placeOf(x, own)) > x.of.indexOf(placeOf(x, proposed))
-	);
-	return c === undefined ? undefined : placeTitle(c.id, placeOf(c, own).id);
-}
-
-/** Why something is bolder than what was proposed; undefined when it is gentler or equal. */
+/** Why something is bolder than what was proposed; undefined when it is gentler or equal. `step` is the one that is wanted, as its ladder has it. */
 export function bolderThan(
 	p: Prescribed,
 	proposal: Prescribed,
-	steps: readonly string[]
+	steps: readonly string[],
+	step: Step
 ): string | undefined {
 	if (!steps.includes(p.step))
 		return `${stepTitle(p.step)} is another step; gentler stays with ${[...new Set(steps)].map(stepTitle).join(' or ')}.`;
@@ -34,10 +20,10 @@ export function bolderThan(
 		return `${p.dose.sets}×${p.dose.reps} is more than the proposed ${proposal.dose.sets}×${proposal.dose.reps}; gentler is less or equal. Bolder takes an override.`;
 	if (p.dose.loadKg > proposal.dose.loadKg)
 		return `${p.dose.loadKg} kg is more than the proposed ${proposal.dose.loadKg} kg.`;
-	const step = p.step === proposal.step ? findStep(p.step)?.step : undefined;
 	const farther =
-		step === undefined ? undefined : fartherChoice(step, p.setup?.chosen, proposal.setup?.chosen);
-	if (farther !== undefined) return `${farther} is harder than what is proposed.`;
+		p.step === proposal.step ? fartherChoice(step, p.setup?.chosen, proposal.setup?.chosen) : undefined;
+	if (farther !== undefined)
+		return `${farther.map((x) => x.title).join(' ')} is harder than what is proposed.`;
 	const [own, proposed] = [lengthIn(p.setup), lengthIn(proposal.setup)];
 	if (
 		p.step === proposal.step &&

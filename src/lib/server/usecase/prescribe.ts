@@ -23,8 +23,7 @@ import { techniqueFor } from '#lib/core/movement/squat/stand.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
 import { sideOf } from '#lib/core/body/region-side.ts';
 import { besideBinds } from '#lib/core/safety/beside.ts';
-import { asksGates, closedFor, farthestOn, type Closed, type ClosedFacts } from '#lib/core/safety/closed.ts';
-import { gateText } from '#lib/wording/gates.ts';
+import { closedFor, farthestOn, type Closed } from '#lib/core/safety/closed.ts';
 import { LENGTH_NAME } from '#lib/wording/setup.ts';
 import { besideText, closedText } from '#lib/wording/safety.ts';
 import { append } from '../db/append.ts';
@@ -38,7 +37,7 @@ import { delegated, NOT_DELEGATED } from './delegated.ts';
 import { heldBy } from '../record/held-by.ts';
 import { advancesToday, fears, racksOf, stepsOn, treatsBack } from '../record/facts-of.ts';
 import { fitContextOf, standingFactsOf } from '../record/fit-of.ts';
-import { gatesOf } from '../record/gates-of.ts';
+import { unmetGates } from '../record/gates-of.ts';
 import { loadRecords, type ClientRecord } from '../record/load.ts';
 import { slipOf } from '../record/slip-of.ts';
 import { setupGiven } from './setup-given.ts';
@@ -204,20 +203,6 @@ function closedOf(
 	return closedFor({ family, step, setup, loadKg: p.loadKg, since: today }, chosen, facts);
 }
 
-/** Gates that are not met, of a step farther than what the region has reached on this ladder. */
-export function unmetGates(
-	r: ClientRecord,
-	family: ExerciseFamily,
-	step: Step,
-	region: string,
-	today: Day
-): ClosedFacts['unmet'] {
-	if (!asksGates(family, step.id, farthestOn(family, stepsOn(r, family.id, region)))) return [];
-	return gatesOf(r, step, today)
-		.filter((g) => !g.met)
-		.map((g) => ({ gate: g.gate, text: gateText(g) }));
-}
-
 function closedRefusal(
 	actor: Actor,
 	closed: readonly Closed[],
@@ -278,7 +263,7 @@ function bolderThanSlip(
 		return `${step.title} is farther than the slip goes.`;
 	const dose = { ...proposed.dose, sets: p.sets, reps: p.reps, loadKg: p.loadKg };
 	return step.id === proposed.step
-		? bolderThan({ step: step.id, dose, setup }, proposed, [step.id])
+		? bolderThan({ step: step.id, dose, setup }, proposed, [step.id], step)
 		: undefined;
 }
 

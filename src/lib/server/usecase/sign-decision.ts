@@ -141,10 +141,8 @@ function nextOf(ctx: Context, r: ClientRecord, slip: Slip, a: Answer): Outcome<N
 				'answer',
 				'After a stop or a referral nothing gentler is prescribed here; a licensed user clears it first.'
 			);
-		const refused = bolderThan(prescribed, trace.change?.result ?? slip.input.exercise, [
-			now.step,
-			trace.change?.result.step ?? now.step
-		]);
+		const proposal = trace.change?.result ?? slip.input.exercise;
+		const refused = bolderThan(prescribed, proposal, [now.step, proposal.step], step);
 		return refused === undefined
 			? ok({ prescribed, kind: 'alter', state: 'active' })
 			: invalid('instead', refused);

@@ -3,7 +3,11 @@ import { randomUUID } from 'node:crypto';
 import { describe, expect, it } from 'vitest';
 import { client, demoForEach, reloaded, value } from '../../../../tests/database.ts';
 import { courseById } from '#lib/catalogue/courses.ts';
-import { courseOf } from '../record/course-of.ts';
+import { courseOf, hurting } from '../record/course-of.ts';
+import { effectiveChain } from '../record/effective-chain.ts';
+import { hashOf } from '../record/slip-of.ts';
+import { slipsByNeed } from '../view/slips-by-need.ts';
+import { signDecision } from './sign-decision.ts';
 import { gatesOf } from '../record/gates-of.ts';
 import type { ClientRecord } from '../record/load.ts';
 import { courseView } from '../view/course-view.ts';
@@ -35,9 +39,7 @@ async function on(who = 'Nerys', region = 'knee-left'): Promise<ClientRecord> {
 /** Prescribes what is missing of the stage that is worked on, as the plan's button does. */
 const giveStage = async (r: ClientRecord): Promise<number> => {
 	const view = courseView(r, TODAY)!;
-	const items = view.stages[view.now!]!.steps.filter(
-		(s) => s.step !== null && !s.given && !s.clean && s.waits === ''
-	).map((s) => ({
+	const items = view.stages[view.now!]!.steps.filter((s) => s.toGive).map((s) => ({
 		id: randomUUID(),
 		exerciseId: randomUUID(),
 		family: s.family!,
@@ -72,9 +74,7 @@ describe('a course', () => {
 	});
 	it('gives its stage in one go, in rounds where it says so, and shows what stands', async () => {
 		const r = await on('Tamsin', 'hip-left');
-		const missing = courseView(r, TODAY)!.stages[0]!.steps.filter(
-			(s) => s.step !== null && !s.given && !s.clean && s.waits === ''
-		);
+		const missing = courseView(r, TODAY)!.stages[0]!.steps.filter((s) => s.toGive);
 		const given = await giveStage(r);
 		expect(given).toBe(missing.length);
 		expect(given).toBeGreaterThan(0);
@@ -117,6 +117,27 @@ describe('a course', () => {
 				message: expect.stringContaining('every step of “Without a band” first') as string
 			}
 		});
+	});
+	it('a step that its slip stopped opens its stage again', async () => {
+		const r = await client(physio, 'Odile');
+		value(await startCourse(physio, begin(r, { course: 'heels-raised', region: 'knee-right' })));
+		const stands = effectiveChain(r.exercises[0]!.prescriptions).head.step;
+		const before = await reloaded(physio, r.head.id);
+		expect(hurting(before)).toEqual(new Set());
+		const [slip] = slipsByNeed(before, TODAY);
+		value(
+			await signDecision(physio, {
+				id: randomUUID(),
+				prescriptionId: randomUUID(),
+				clientId: r.head.id,
+				exerciseId: slip!.exercise.id,
+				hash: hashOf(slip!),
+				basedOn: slip!.chain.head.id,
+				answer: 'accepted'
+			})
+		);
+		const after = await reloaded(physio, r.head.id);
+		expect(hurting(after)).toEqual(new Set([stands]));
 	});
 	it('another takes its place; left, nothing waits for it; from an old page neither', async () => {
 		const r = await on();

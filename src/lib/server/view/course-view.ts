@@ -3,12 +3,9 @@ import type { Day } from '#lib/core/base/calendar-day.ts';
 import { inOrder, type CourseStep } from '#lib/core/fit/course.ts';
 import type { CourseView } from '#lib/contract/course-view.ts';
 import { stepOf } from '#lib/core/exercise/family.ts';
-import { asksGates, farthestOn } from '#lib/core/safety/closed.ts';
-import { gateText } from '#lib/wording/gates.ts';
 import { courseOf } from '../record/course-of.ts';
 import { effectiveChain } from '../record/effective-chain.ts';
-import { stepsOn } from '../record/facts-of.ts';
-import { gatesOf } from '../record/gates-of.ts';
+import { unmetGates } from '../record/gates-of.ts';
 import type { ClientRecord } from '../record/load.ts';
 
 /** The dose that its stage asks clean; of a hold the seconds on each side. */
@@ -22,10 +19,9 @@ function waitsOf(r: ClientRecord, s: CourseStep, region: string, today: Day): st
 	const family = s.family === undefined ? undefined : r.families[s.family];
 	const step = family === undefined || s.step === undefined ? undefined : stepOf(family, s.step);
 	if (family === undefined || step === undefined) return '';
-	if (!asksGates(family, step.id, farthestOn(family, stepsOn(r, family.id, region)))) return '';
-	return gatesOf(r, step, today)
-		.filter((g) => !g.met && g.gate.kind !== 'stage')
-		.map(gateText)
+	return unmetGates(r, family, step, region, today)
+		.filter((g) => g.gate.kind !== 'stage')
+		.map((g) => g.text)
 		.join('; ');
 }
 
@@ -38,19 +34,24 @@ export function courseView(r: ClientRecord, today: Day): CourseView | null {
 			.filter((h) => h.state === 'active')
 			.map((h) => h.step)
 	);
-	const seen = (s: CourseStep): CourseView['stages'][number]['steps'][number] => ({
-		asked: s.asked,
-		step: s.step ?? null,
-		family: s.family ?? null,
-		because: s.because ?? null,
-		rounds: s.rounds,
-		hurts: s.hurts,
-		clean: s.clean,
-		asks: asksOf(s),
-		shown: s.shown,
-		given: s.step !== undefined && given.has(s.step),
-		waits: waitsOf(r, s, on.region, today)
-	});
+	const seen = (s: CourseStep): CourseView['stages'][number]['steps'][number] => {
+		const waits = waitsOf(r, s, on.region, today);
+		const inPlan = s.step !== undefined && given.has(s.step);
+		return {
+			asked: s.asked,
+			step: s.step ?? null,
+			family: s.family ?? null,
+			because: s.because ?? null,
+			rounds: s.rounds,
+			hurts: s.hurts,
+			clean: s.clean,
+			asks: asksOf(s),
+			shown: s.shown,
+			given: inPlan,
+			waits,
+			toGive: s.step !== undefined && !inPlan && !s.clean && !s.hurts && waits === ''
+		};
+	};
 	return {
 		id: on.id,
 		title: on.course.title,

@@ -1,9 +1,10 @@
 <script lang="ts">
 	/** The library narrowed by position, by what is at hand, by what is spared, by course. */
+	import { EQUIPMENT } from '#lib/core/exercise/family.ts';
+	import { POSTURES, SPARED } from '#lib/core/exercise/suits.ts';
 	import type { Course } from '#lib/core/fit/course.ts';
 	import { EQUIPMENT_NAME } from '#lib/wording/names.ts';
 	import Choice from '../Choice.svelte';
-	import { KITS, POSTURES, SPARED } from './suits.ts';
 
 	interface Props {
 		position: string;
@@ -39,7 +40,7 @@
 		items={[
 			any('anything'),
 			{ value: 'none', name: 'nothing' },
-			...KITS.map((k) => ({ value: k, name: `only ${EQUIPMENT_NAME[k]}` }))
+			...EQUIPMENT.map((k) => ({ value: k, name: `only ${EQUIPMENT_NAME[k]}` }))
 		]}
 	/>
 	<Choice

@@ -26,11 +26,7 @@
 	}
 	let { clientId, course, ids, regions, licensed, wanted, wrong, say }: Props = $props();
 	const stage = $derived(course?.now == null ? undefined : course.stages[course.now]);
-	const missing = $derived(
-		(stage?.steps ?? []).flatMap((s) =>
-			s.step === null || s.given || s.clean || s.hurts || s.waits !== '' ? [] : [{ ...s, step: s.step }]
-		)
-	);
+	const missing = $derived(stage?.steps.filter((s) => s.toGive) ?? []);
 	const STATE = { done: 'done', now: 'now', ahead: 'later' } as const;
 </script>
 
@@ -97,7 +93,7 @@
 									<a class="underline" href="/clients/{clientId}/ladder?family={x.family}&step={x.step}"
 										>{stepTitle(x.step)}</a
 									>{#if x.because !== null}, for {stepTitle(x.asked)} ({BECAUSE_NAME[x.because]}){/if}
-									{#if x.hurts}<span class="text-stop">hurts: its stage is open again</span>
+									{#if x.hurts}<span class="text-stop">stopped or gone back on: its stage is open again</span>
 									{:else if x.clean}<span class="sr-only">clean</span>
 									{:else if s.state === 'now'}<span class="label"
 											>{x.asks}, so far {x.shown}{x.given

@@ -31,7 +31,7 @@ export const actions: Actions = {
 		const done = await prescribeSeveral(contextIn(locals), {
 			id: parsed.id,
 			clientId: params.id,
-			items: parsed.picked.map(({ rounds: _, ...item }) => item)
+			items: parsed.picked
 		});
 		return done.ok
 			? {

@@ -69,10 +69,7 @@ export const actions: Actions = {
 		const done = await prescribeSeveral(contextIn(locals), {
 			id: parsed.id,
 			clientId: params.id,
-			items: parsed.picked.map(({ rounds, ...item }) => ({
-				...item,
-				...(rounds === 'on' ? { rounds: true as const } : {})
-			}))
+			items: parsed.picked
 		});
 		return done.ok ? { done: `Prescribed ${done.value.length} of this stage.` } : refusal(form, done.refusal);
 	},

@@ -1,5 +1,5 @@
-/** What the library is narrowed to besides words: a position, what is at hand, a region spared. */
-import { EQUIPMENT, type Equipment, type Position, type Step, type Tag } from '#lib/core/exercise/family.ts';
+/** What steps are narrowed to besides words: a position, what is at hand, a region spared. */
+import type { Step, Tag } from './family.ts';
 
 /** A posture of the body that a step is done in, by its tags; standing and sitting are what carries none of them. */
 export const POSTURES = ['supine', 'prone', 'side-lying', 'kneeling', 'upright'] as const;
@@ -15,9 +15,6 @@ export const SPARED = {
 	'pelvic floor': ['impact', 'breath-holding', 'trunk-strain']
 } as const satisfies Readonly<Record<string, readonly Tag[]>>;
 
-/** What may be at hand: nothing, or one thing more. */
-export const KITS: readonly Equipment[] = EQUIPMENT;
-
 export interface Asked {
 	readonly position: string;
 	/** `none`: nothing is needed; else this is among what one can do it with. */
@@ -30,7 +27,7 @@ export function suits(step: Step, { position, kit, spares }: Asked): boolean {
 		position === '' ||
 		(position === 'upright'
 			? !step.tags.some((t) => LYING.includes(t))
-			: step.tags.includes(position as Position));
+			: (step.tags as readonly string[]).includes(position));
 	const needs = (step.equipment ?? []).map((e): readonly string[] => (typeof e === 'string' ? [e] : e));
 	const hand =
 		kit === '' ||
