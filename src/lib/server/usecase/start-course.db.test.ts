@@ -14,6 +14,7 @@ import { courseView } from '../view/course-view.ts';
 import { findStep } from '#lib/catalogue/families.ts';
 import type { Context } from './actor.ts';
 import { laddersView } from './ladders-view.ts';
+import { pauseExercise } from './pause-exercise.ts';
 import { prescribe } from './prescribe.ts';
 import { prescribeSeveral } from './prescribe-several.ts';
 import { leaveCourse, startCourse } from './start-course.ts';
@@ -138,6 +139,36 @@ describe('a course', () => {
 		);
 		const after = await reloaded(physio, r.head.id);
 		expect(hurting(after)).toEqual(new Set([stands]));
+	});
+	it('a step that was gone back from hurts until it stands again; one set aside by hand does not', async () => {
+		const r = await client(physio, 'Bertil');
+		const e = r.exercises[0]!;
+		const { head } = effectiveChain(e.prescriptions);
+		const next = (p: typeof head, step: string, kind: 'regress' | 'retry') => ({
+			...p,
+			id: randomUUID(),
+			step,
+			kind,
+			replaces: p.id
+		});
+		const back = next(head, 'raised-seat', 'regress');
+		const given = (...more: readonly (typeof head)[]): ClientRecord => ({
+			...r,
+			exercises: [{ ...e, prescriptions: [...e.prescriptions, ...more] }]
+		});
+		expect([...hurting(given(back))]).toContain(head.step);
+		expect([...hurting(given(back, next(back, head.step, 'retry')))]).not.toContain(head.step);
+		value(
+			await pauseExercise(physio, {
+				id: randomUUID(),
+				clientId: r.head.id,
+				exerciseId: e.id,
+				basedOn: head.id,
+				to: 'set-aside',
+				reason: 'away for two weeks'
+			})
+		);
+		expect([...hurting(await reloaded(physio, r.head.id))]).not.toContain(head.step);
 	});
 	it('another takes its place; left, nothing waits for it; from an old page neither', async () => {
 		const r = await on();
