@@ -189,6 +189,8 @@ test('what is chosen inside a step is drawn, given and named; a course gives its
 	const id = await openClient(page, 'Nerys', 'ladder?family=squat&step=counter-squat');
 	const card = page.getByTestId('setup-card');
 	const before = await card.getByTestId('solved').textContent();
+	// One line says how it stands; opened, it can be set.
+	await card.getByRole('button', { name: /^pause none · feet hip-wide/ }).click();
 	await card.getByText('25° out', { exact: true }).click();
 	await card.getByText('2 s', { exact: true }).click();
 	await expect(card.getByRole('img', { name: /^Feet hip-wide, toes 25° out/ })).toBeVisible();

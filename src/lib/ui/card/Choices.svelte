@@ -1,8 +1,9 @@
 <script lang="ts">
 	/** What can be set inside the step: one row a choice, gentle to hard where it is ranked; and how the feet stand, from above. */
-	import { placeOf } from '#lib/core/exercise/choice.ts';
+	import { placeOf, placesOf, unusual } from '#lib/core/exercise/choice.ts';
 	import type { Choice, Chosen } from '#lib/core/exercise/family.ts';
 	import type { Step } from '#lib/core/exercise/family.ts';
+	import Fold from '../Fold.svelte';
 	import FeetView from './FeetView.svelte';
 
 	interface Props {
@@ -10,15 +11,22 @@
 		readonly pick: (chosen: Chosen) => void;
 		/** Told apart where two cards stand on one page. */
 		readonly of?: string;
+		/** One line that says how it stands, to open; what is otherwise than usual stands open. */
+		readonly folded?: boolean;
 	}
-	let { step, pick, of = 'choice' }: Props = $props();
+	let { step, pick, of = 'choice', folded = false }: Props = $props();
 	const at = (c: Choice): string => placeOf(c, step.chosen).id;
+	const line = $derived(
+		placesOf(step)
+			.map(([c, p]) => `${c.title} ${p.title}`)
+			.join(' · ')
+	);
 </script>
 
-{#if step.choices}
+{#snippet rows()}
 	<div class="no-print my-2 flex flex-wrap items-start gap-x-5" data-testid="choices">
 		<div class="grid grow gap-y-0.5 text-sm">
-			{#each step.choices as c (c.id)}
+			{#each step.choices ?? [] as c (c.id)}
 				<div
 					role="radiogroup"
 					aria-label="{c.title}{c.ranked ? ', gentle to hard' : ''}"
@@ -47,4 +55,14 @@
 		</div>
 		{#if step.feet}<FeetView feet={step.feet} />{/if}
 	</div>
-{/if}
+{/snippet}
+
+{#if step.choices && folded}
+	{#key step.id}
+		<div class="no-print my-1">
+			<Fold title={line} open={unusual(step, step.chosen).length > 0} class="text-sm text-accent"
+				>{@render rows()}</Fold
+			>
+		</div>
+	{/key}
+{:else if step.choices}{@render rows()}{/if}

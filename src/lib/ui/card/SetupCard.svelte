@@ -83,7 +83,7 @@
 			frontOfKnee={p.frontOfKnee}
 			use={p.useWedge}
 		/>{/if}
-	<Choices {step} pick={p.pick} />
+	<Choices {step} pick={p.pick} folded />
 	{@render p.prescribe()}
 	<MovingFigure
 		{picture}
