@@ -246,6 +246,7 @@ export function clientOf(s: Spec): ClientRecord {
 			repeated: [],
 			leftOut: [],
 			planOrder: null,
+			week: null,
 			arrivals: [],
 			limits
 		},

@@ -38,6 +38,7 @@ export type WorkPlace =
 	| 'measure'
 	| 'envelope'
 	| 'plan'
+	| 'week'
 	| 'ladders'
 	| 'arrive'
 	| 'session'

@@ -13,10 +13,16 @@ export interface PracticeTransaction {
 
 export type InPractice = <T>(work: (t: PracticeTransaction) => Promise<T>) => Promise<T>;
 
-export function inPracticeOf(db: Kysely<Tables>, practiceId: string, memberId: string): InPractice {
+/** @param clientId of a client's own page: row security narrows to them, and lets them write what a client tells */
+export function inPracticeOf(
+	db: Kysely<Tables>,
+	practiceId: string,
+	memberId: string,
+	clientId = ''
+): InPractice {
 	return (work) =>
 		db.transaction().execute(async (trx) => {
-			await sql`select set_config('bolster.practice', ${practiceId}, true), set_config('bolster.member', ${memberId}, true)`.execute(
+			await sql`select set_config('bolster.practice', ${practiceId}, true), set_config('bolster.member', ${memberId}, true), set_config('bolster.client', ${clientId}, true)`.execute(
 				trx
 			);
 			return work({ trx, practiceId, memberId });

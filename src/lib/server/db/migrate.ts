@@ -17,6 +17,7 @@ import * as rights from './migrations/0010-rights.ts';
 import * as leftOut from './migrations/0011-left-out.ts';
 import * as passkeys from './migrations/0012-passkeys.ts';
 import * as courses from './migrations/0013-courses.ts';
+import * as weekAndLink from './migrations/0014-week-and-link.ts';
 
 const MIGRATIONS = [
 	foundation,
@@ -31,7 +32,8 @@ const MIGRATIONS = [
 	rights,
 	leftOut,
 	passkeys,
-	courses
+	courses,
+	weekAndLink
 ] as const;
 
 /** For tests: what belongs to a practice, and what of it is appended. */
@@ -40,7 +42,7 @@ export const APPENDED_TABLES = MIGRATIONS.flatMap((m) => m.TABLES)
 	.filter((t) => t.appended === true)
 	.map((t) => t.name);
 /** The newest one: a database without it is older than the program. */
-export const LAST_MIGRATION = courses.name;
+export const LAST_MIGRATION = weekAndLink.name;
 /** Every migration this program knows, oldest first. */
 export const KNOWN_MIGRATIONS: readonly string[] = MIGRATIONS.map((m) => m.name);
 const LOCK = 7_204_311;

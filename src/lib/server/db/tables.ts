@@ -342,6 +342,14 @@ export interface Tables {
 	own_family: Appended & { family: string; content: Json; local_day: Days };
 	receipt: Appended & { verb: string; client_id: string | null; outcome: Json };
 	access_log: Appended & { client_id: string; what: string };
+	client_week: Appended & { client_id: string; local_day: Days; content: Json };
+	client_link: Appended & { client_id: string; local_day: Days; token_hash: string; expires_at: Date };
+	client_device: Owned & {
+		client_id: string;
+		link_id: string;
+		token_hash: string;
+		opened_at: Generated<Date>;
+	};
 	client_course: Appended & { client_id: string; course: string; region: string; local_day: Days };
 	left_out: Appended & { client_id: string; step: string; because: string; local_day: Days };
 	erasure_request: Appended & { client_id: string; local_day: Days; because: string; why: string };

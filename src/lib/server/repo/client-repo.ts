@@ -9,6 +9,7 @@ import type { ScreenAnswers, Severity, Urgency } from '#lib/core/client/screenin
 import type { Sex } from '#lib/core/measure/range-kind.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { PlanOrder } from '#lib/core/exercise/plan-order.ts';
+import type { SignedWeek, WeekContent } from '#lib/core/plan/signed-week.ts';
 import type { Surgery as SurgeryShown } from '#lib/contract/view.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import type { Story } from '#lib/core/client/story.ts';
@@ -110,6 +111,8 @@ export interface ClientHead {
 		readonly region: string;
 		readonly day: Day;
 	} | null;
+	/** The week that was signed; null where none was. */
+	readonly week: SignedWeek | null;
 	/** How the plan was arranged by hand; null where nobody did. */
 	readonly planOrder: { readonly id: string; readonly groups: PlanOrder } | null;
 }
@@ -160,6 +163,7 @@ interface Row {
 	repeated: (Omit<Repeated, 'day'> & { local_day: Day })[];
 	known: KnownSymptom[];
 	left_out: { id: string; step: string; because: string }[];
+	week: { id: string; local_day: Day; content: WeekContent } | null;
 	arrivals: {
 		id: string;
 		local_day: string;
@@ -224,6 +228,7 @@ export async function clientHeads(
 			${every('story', columns('x', ['id', 'region', 'body']), sql`x.recorded_at`)} as stories,
 			${every('repeated_movement', columns('x', ['way', 'leg', 'repetitions', 'local_day']), sql`x.local_day, x.recorded_at`)} as repeated,
 			${newest('client_course', columns('x', ['id', 'course', 'region', 'local_day']), sql`x.recorded_at desc`)} as course,
+			${newest('client_week', columns('x', ['id', 'local_day', 'content']), sql`x.recorded_at desc`)} as week,
 			${every('left_out', columns('x', ['id', 'step', 'because']), sql`x.recorded_at`)} as left_out,
 			${every('known_symptom', columns('x', ['region', 'symptom', 'until']), sql`x.recorded_at`)} as known,
 			${every('protocol_limit', sql`to_jsonb(x)`, sql`x.axis, x.side`, sql` and not x.lifted`)} as limits
@@ -251,6 +256,7 @@ function headOf(r: Row): ClientHead {
 		flags: r.flags.map(flagOf),
 		surgery: r.surgery.map(surgeryOf),
 		planOrder: r.plan_order,
+		week: r.week === null ? null : { ...r.week.content, id: r.week.id, day: r.week.local_day },
 		stories: r.stories.map(({ id, region, body }) => ({ ...body, id, region })),
 		repeated: r.repeated.map(({ local_day: day, ...x }) => ({ ...x, day })),
 		known: r.known,

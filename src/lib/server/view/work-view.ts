@@ -4,6 +4,7 @@
  */
 import { SCREENING } from '#lib/catalogue/screening.ts';
 import { addDays, type Day } from '#lib/core/base/calendar-day.ts';
+import { changedSince } from '#lib/core/plan/signed-week.ts';
 import { screenDue, unanswered } from '#lib/core/client/screening.ts';
 import type { WorkEntry, WorkPlace, WorkView } from '#lib/contract/view.ts';
 import { ago, shortDay } from '#lib/wording/days.ts';
@@ -11,6 +12,7 @@ import { flagName } from '#lib/wording/screening.ts';
 import { answerOn, cardOn, lastSessionDay, regionsOf, staleRanges } from '../record/facts-of.ts';
 import type { ClientRecord } from '../record/load.ts';
 import { SCREEN_SOON_DAYS } from '../record/valid-until.ts';
+import { standingAs } from '../record/week-of.ts';
 import type { HeldWork } from './held-work.ts';
 import { waitsForAnswer, type NeededSlip } from './slips-by-need.ts';
 
@@ -62,6 +64,14 @@ function planState({ r, held }: Standing): State {
 	return r.exercises.length === 0 ? plain('') : plain(counted(r.exercises.length, 'exercise'));
 }
 
+function weekState({ r, today }: Standing): State {
+	const { week } = r.head;
+	const standing = standingAs(r, today);
+	if (Object.keys(standing).length === 0) return plain('');
+	if (week === null) return act('to sign');
+	return changedSince(week, standing).length > 0 ? due('plan changed') : plain(shortDay(week.day));
+}
+
 function arriveState({ r, today }: Standing): State {
 	const card = cardOn(r, today);
 	const binds = answerOn(r, today);
@@ -104,6 +114,7 @@ const PLACES = [
 	['measure', 'Measure', '3', 'know', measureState],
 	['envelope', 'Envelope', '4', 'know', () => plain('')],
 	['plan', 'Plan', 'h', 'plan', planState],
+	['week', 'Week', 'w', 'plan', weekState],
 	['ladders', 'Ladders', '5', 'plan', () => plain('')],
 	['arrive', 'Arrive', '6', 'do', arriveState],
 	['session', 'Session', 'v', 'do', () => plain('')],
