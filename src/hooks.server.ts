@@ -19,6 +19,7 @@ import { database, refusePowerfulRole } from '#lib/server/db/connect.ts';
 import { inPracticeOf } from '#lib/server/db/in-practice.ts';
 import { demoDay } from '#lib/server/http/demo-day.ts';
 import { log } from '#lib/server/http/log.ts';
+import { isMine, mineAt } from '#lib/server/http/mine.ts';
 import type { Actor, Context } from '#lib/server/usecase/actor.ts';
 import { isReady } from '#lib/server/usecase/is-ready.ts';
 import { noteRefusedLook } from '#lib/server/usecase/show-access.ts';
@@ -69,10 +70,15 @@ async function checked(pool: ReturnType<typeof database>['pool']): Promise<void>
 /** The cookie that keeps which of their practices somebody is in. */
 const PRACTICE_COOKIE = 'practice';
 
+/** The demo stands still at one day, everywhere. */
+const dayAt =
+	(now: Date) =>
+	(tz: string): Day =>
+		demoDay.today() ?? recordDay(tz, now);
+
 function contextOf(m: Membership): Context {
 	const now = new Date();
-	// The demo stands still at one day, everywhere.
-	const dayIn = (tz: string): Day => demoDay.today() ?? recordDay(tz, now);
+	const dayIn = dayAt(now);
 	// A licence ends at midnight, whatever the evening's work belongs to.
 	const licenceDay = demoDay.today() ?? calendarDay(m.tz, now);
 	const actor: Actor = {
@@ -119,6 +125,20 @@ async function whoIs(event: RequestEvent, headers: Headers): Promise<readonly st
 	}
 }
 
+/** A client's own page knows its device and nobody's session; a device that opens nothing is told so by the page. */
+async function whoseIs(event: RequestEvent): Promise<void> {
+	try {
+		const now = new Date();
+		const mine = await mineAt(event.cookies, now, dayAt(now));
+		if (mine === undefined) return;
+		event.locals.context = mine.context;
+		event.locals.house = mine.house;
+	} catch (e) {
+		if (!(await isReady())) error(503, SILENT_DATABASE);
+		throw e;
+	}
+}
+
 const NO_PRACTICE =
 	'You are signed in, and of no practice just now. Whoever owns the practice invites you, or your membership has ended.';
 
@@ -152,11 +172,14 @@ const answered: Handle = async ({ event, resolve }) => {
 	}
 	const headers = new Headers(request.headers);
 	headers.set(ADDRESS_HEADER, event.getClientAddress());
-	const open = OPEN.some((p) => url.pathname === p || (p.endsWith('/') && url.pathname.startsWith(p)));
+	const mine = isMine(url.pathname);
+	const open =
+		mine || OPEN.some((p) => url.pathname === p || (p.endsWith('/') && url.pathname.startsWith(p)));
 	let renewed: readonly string[] = [];
 	if (url.pathname !== '/healthz' && url.pathname !== '/readyz') {
 		if (!roleChecked) error(503, SILENT_DATABASE);
-		renewed = await whoIs(event, headers);
+		if (mine) await whoseIs(event);
+		else renewed = await whoIs(event, headers);
 	}
 	if (event.locals.context === undefined && !open && event.locals.userId !== undefined)
 		error(403, NO_PRACTICE);
@@ -170,7 +193,7 @@ const answered: Handle = async ({ event, resolve }) => {
 		preload: ({ type, path }) =>
 			type === 'js' || type === 'css' || (type === 'font' && path.includes('latin-wght'))
 	});
-	if (event.locals.context !== undefined) response.headers.set('cache-control', 'private, no-store');
+	if (event.locals.context !== undefined || mine) response.headers.set('cache-control', 'private, no-store');
 	// A session that is used goes on, in the browser too.
 	for (const cookie of renewed) response.headers.append('set-cookie', cookie);
 	return response;

@@ -4,7 +4,8 @@ import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = ({ locals }) => {
 	const { context } = locals;
-	if (context === undefined) return { me: null };
+	// A client’s own page has nothing of the practice’s head.
+	if (context?.actor === undefined || context.actor.client !== undefined) return { me: null };
 	return {
 		me: {
 			name: context.actor.name,

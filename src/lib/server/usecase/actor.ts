@@ -11,6 +11,8 @@ export interface Actor {
 	readonly licensed: boolean;
 	readonly trainer: boolean;
 	readonly owner: boolean;
+	/** Of a client's own page: the client, who is all that is seen. */
+	readonly client?: string;
 }
 
 export interface Context {
@@ -70,8 +72,10 @@ const MAY = {
 	'choose policy': ['licensed'],
 	'write own steps': ['licensed'],
 	prescribe: ['trainer', 'licensed'],
-	'log visit': ['trainer', 'licensed'],
-	'check in': ['trainer', 'licensed'],
+	'log visit': ['trainer', 'licensed', 'client'],
+	'check in': ['trainer', 'licensed', 'client'],
+	'show own page': ['client'],
+	'give a link': ['trainer', 'licensed'],
 	'put right': ['trainer', 'licensed'],
 	'end an episode': ['licensed'],
 	sign: ['trainer', 'licensed'],
@@ -86,14 +90,18 @@ const MAY = {
 	'manage people': ['owner'],
 	'change the rooms': ['owner'],
 	'change the practice': ['owner']
-} as const satisfies Record<string, readonly ('trainer' | 'licensed' | 'owner')[]>;
+} as const satisfies Record<string, readonly ('trainer' | 'licensed' | 'owner' | 'client')[]>;
 
 export type Verb = keyof typeof MAY;
 
+/** A client's own page is of its client and nobody else. */
+export const ofOthers = (actor: Actor, clientId: string | undefined): boolean =>
+	actor.client !== undefined && actor.client !== clientId;
+
 /** Refuses what the actor's roles do not hold. Owner is not licensed by being owner. */
 export function allow(actor: Actor, verb: Verb): Outcome<true> {
-	if ((MAY[verb] as readonly string[]).some((role) => actor[role as 'trainer'])) return ok(true);
-	const who = (MAY[verb] as readonly string[]).join(' or ');
+	if ((MAY[verb] as readonly string[]).some((role) => Boolean(actor[role as 'trainer']))) return ok(true);
+	const who = (MAY[verb] as readonly string[]).filter((role) => role !== 'client').join(' or ');
 	return refuse({
 		why: 'not-allowed',
 		message: `To ${verb} takes a ${who.replace('licensed', 'licensed user')}; you are signed in as ${roleText(actor)}.`
@@ -101,6 +109,11 @@ export function allow(actor: Actor, verb: Verb): Outcome<true> {
 }
 
 export const roleText = (a: Actor): string =>
-	[a.licensed ? 'licensed physiotherapist' : '', a.trainer ? 'trainer' : '', a.owner ? 'owner' : '']
+	[
+		a.client === undefined ? '' : 'the client',
+		a.licensed ? 'licensed physiotherapist' : '',
+		a.trainer ? 'trainer' : '',
+		a.owner ? 'owner' : ''
+	]
 		.filter((x) => x !== '')
 		.join(', ') || 'a member without a role';

@@ -19,6 +19,7 @@ import {
 	invalid,
 	inZone,
 	notFound,
+	ofOthers,
 	type Context,
 	type Outcome,
 	type Refused,
@@ -69,7 +70,7 @@ export function command<I, T>(c: Command<I, T>): Handler<I, T> {
 		const id = c.id(input);
 		const clientId = c.client?.(input);
 		if (!uuidv7.test(id)) return invalid('', 'The form has lost its ids; reload the page.');
-		if (clientId !== undefined && !uuidv7.test(clientId)) return notFound;
+		if ((clientId !== undefined && !uuidv7.test(clientId)) || ofOthers(ctx.actor, clientId)) return notFound;
 		return keptOrRolledBack<T>(() =>
 			ctx.inPractice((t) =>
 				inside(

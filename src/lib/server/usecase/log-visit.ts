@@ -53,7 +53,9 @@ export async function logIn(run: Run, log: NewLog): Promise<Outcome<LogAnswer>> 
 	const exercise = r?.everGiven.find((e) => e.id === log.exerciseId);
 	const given = exercise?.prescriptions.find((p) => p.id === log.prescriptionId);
 	if (r === undefined || exercise === undefined || given === undefined) return notFound;
-	const session = asKept(r, exercise, given, log.session);
+	// What a client tells of themselves nobody has seen.
+	const told = ctx.actor.client === undefined ? log.session : { ...log.session, observed: false };
+	const session = asKept(r, exercise, given, told);
 	const belongs = inForceOn(exercise, given, session.date);
 	if ((await write(run, { ...log, prescriptionId: belongs.id, session })) === 'conflict')
 		return conflict('This session was already logged with other values; reload to see it.');

@@ -3,7 +3,7 @@ import { uuidv7 } from '#lib/core/base/uuid.ts';
 import { ok, refuse } from '#lib/core/base/result.ts';
 import { append } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-import { allow, notFound, type Context, type Outcome, type Verb } from './actor.ts';
+import { allow, notFound, ofOthers, type Context, type Outcome, type Verb } from './actor.ts';
 import { standingOfClient } from '../repo/client-list-repo.ts';
 import { newId } from './new-id.ts';
 import { loadRecords, type ClientRecord } from '../record/load.ts';
@@ -36,7 +36,7 @@ export async function showClient<T>(
 ): Promise<Outcome<{ readonly record: ClientRecord; readonly more: T }>> {
 	const may = allow(ctx.actor, verb);
 	if (!may.ok) return may;
-	if (!isUuid(clientId)) return notFound;
+	if (!isUuid(clientId) || ofOthers(ctx.actor, clientId)) return notFound;
 	return ctx.inPractice(async (t) => {
 		const [record] = await loadRecords(t, clientId, ALSO_PUT_AWAY.has(verb));
 		if (record === undefined) return whereTheyAre(t, clientId);

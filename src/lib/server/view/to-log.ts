@@ -9,11 +9,14 @@ import { moreUprightDeg } from '#lib/core/fit/more-upright.ts';
 import { isOneSided } from '#lib/core/movement/of-step.ts';
 import { reasonText } from '#lib/wording/decision.ts';
 import { closedText } from '#lib/wording/intake.ts';
+import type { Standing } from '#lib/core/safety/standing.ts';
 import { standingSentence } from '#lib/wording/safety.ts';
+import { flagName } from '#lib/wording/screening.ts';
 import { particularsText } from '#lib/wording/plan.ts';
 import { uprightText } from '#lib/wording/setup.ts';
 import { advancesToday, boundOn, cardOn } from '../record/facts-of.ts';
 import { fitContextOf, standingOf } from '../record/fit-of.ts';
+import { redFlagOn } from '../record/held-by.ts';
 import type { ClientRecord } from '../record/load.ts';
 import { slipOf } from '../record/slip-of.ts';
 
@@ -30,6 +33,25 @@ const stillNeeded = (why: readonly Reason[], today: string): readonly string[] =
 	[
 		...new Set(why.filter((w) => !w.met && GIVEN_BY_A_SESSION.has(w.code)).map((w) => reasonText(w, today)))
 	].slice(0, 3);
+
+type Held = { readonly by: 'flag' | 'standing' | 'day'; readonly text: string } | null;
+
+/** What holds the work of a region now: an open red flag before anything, then a limit, then the day. */
+function heldNow(
+	r: ClientRecord,
+	region: string,
+	stands: Standing | null,
+	closed: Parameters<typeof closedText>[0]
+): Held {
+	const flag = redFlagOn(r, region);
+	if (flag !== undefined)
+		return {
+			by: 'flag',
+			text: `A flag is open: ${flagName(flag.code)}. Nothing goes on until a licensed user closes it.`
+		};
+	if (stands?.verdict === 'suspended') return { by: 'standing', text: standingSentence(stands) };
+	return closed.length > 0 ? { by: 'day', text: closedText(closed) } : null;
+}
 
 /** `ids` are for its forms: two for each exercise, of the log and of the visit. */
 export function toLog(r: ClientRecord, today: Day, ids: readonly string[]) {
@@ -53,12 +75,7 @@ export function toLog(r: ClientRecord, today: Day, ids: readonly string[]) {
 			known,
 			now: now ?? null,
 			needs: stillNeeded(needs?.why ?? [], today),
-			held:
-				stands?.verdict === 'suspended'
-					? { by: 'standing' as const, text: standingSentence(stands) }
-					: closed.length > 0
-						? { by: 'day' as const, text: closedText(closed) }
-						: null,
+			held: heldNow(r, e.region, stands, closed),
 			today: head === undefined ? null : lighterDose(head.dose, share),
 			lighter: share < 1,
 			upright:

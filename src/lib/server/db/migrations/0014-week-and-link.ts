@@ -34,7 +34,7 @@ const CLIENT = `(select nullif(current_setting('bolster.client', true), '')::uui
 /** What a client's page reads that is nobody's record: the practice, what stands in its rooms, its own ladders. */
 const COMMON = ['practice', 'equipment', 'own_family'];
 /** What a client tells, with what the telling leaves behind. */
-const TOLD = ['checkin', 'day_event', 'visit', 'exercise_log', 'flag', 'receipt', 'access_log'];
+const TOLD = ['checkin', 'day_event', 'arrival', 'visit', 'exercise_log', 'flag', 'receipt', 'access_log'];
 
 const quoted = (names: readonly string[]): string => names.map((n) => `'${n}'`).join(', ');
 

@@ -1,0 +1,190 @@
+/** A client's own page, from the record: today's work drawn at their own chair and step, what pain in it means, the week, goals and mornings. */
+import { addDays, dayNumber, type Day } from '#lib/core/base/calendar-day.ts';
+import { recordDay } from '#lib/core/base/zone-day.ts';
+import { sideOf } from '#lib/core/body/region-side.ts';
+import { lighterDose } from '#lib/core/decision/arrival.ts';
+import { closedToday } from '#lib/core/decision/closed-today.ts';
+import { whenItHurts, whenTooEasy } from '#lib/core/decision/on-the-spot.ts';
+import { doseText } from '#lib/core/dose/dose.ts';
+import { cuesFor } from '#lib/core/exercise/family.ts';
+import { pictureOf } from '#lib/core/fit/picture.ts';
+import { fitStep } from '#lib/core/fit/fit.ts';
+import { setupFor } from '#lib/core/fit/gentler.ts';
+import type { SolvedSetup } from '#lib/core/movement/context.ts';
+import { restSec, setSec } from '#lib/core/plan/seconds.ts';
+import { signedOn } from '#lib/core/plan/signed-week.ts';
+import { arrangedSec } from '#lib/core/plan/week.ts';
+import type { Work } from '#lib/core/plan/work.ts';
+import type { MineView, MineWork } from '#lib/contract/mine.ts';
+import { easyText, hurtsText } from '#lib/wording/on-the-spot.ts';
+import { particularsText } from '#lib/wording/plan.ts';
+import { setupText } from '#lib/wording/setup.ts';
+import { advancesToday, boundOn, cardOn, linesOf, reaches, regionsOf, usualNow } from '../record/facts-of.ts';
+import { effectiveChain } from '../record/effective-chain.ts';
+import { fitContextOf, standingOf } from '../record/fit-of.ts';
+import { redFlagOn } from '../record/held-by.ts';
+import type { ClientRecord } from '../record/load.ts';
+import { decideInputOf } from '../record/slip-of.ts';
+import { coolDownsOf, idOf, signedTurns, warmUpsOf, workIn } from '../record/week-of.ts';
+
+/** Moments of a moving figure that are drawn, the two ends among them. */
+const FRAMES = 7;
+const CUES = 3;
+const PAINS = Array.from({ length: 11 }, (_, n) => n);
+const MORNINGS_SHOWN = 7;
+
+interface Asked {
+	readonly r: ClientRecord;
+	readonly today: Day;
+}
+
+const framesOf = ({ r, today }: Asked, work: Work, setup: SolvedSetup | null): MineWork['frames'] => {
+	const picture = pictureOf(work.step, fitContextOf(r, today), setup);
+	return Array.from({ length: FRAMES }, (_, i) => picture.at(i / (FRAMES - 1)));
+};
+
+/** Of work alone, that nobody prescribed: it warms up or cools down. */
+function aloneOf(asked: Asked, work: Work): MineWork {
+	const { r, today } = asked;
+	const fit = fitStep(work.step, fitContextOf(r, today));
+	const setup = setupFor(work.step, fit, r.body);
+	const { sets, reps, unit = 'reps', loadKg } = work.dose;
+	return {
+		...{ exerciseId: null, prescriptionId: null, title: work.title, what: work.step.what },
+		...{ cues: [], cautions: [], how: [], note: null, region: null, mirror: false },
+		sides: work.sides === 'both-at-once' ? 1 : work.sides.length,
+		...{ sets, reps, unit, loadKg, doseText: doseText(work.dose), lighter: false, held: false },
+		tags: work.step.tags,
+		frames: framesOf(asked, work, setup),
+		tempo: work.step.tempo ?? [2, 0, 2],
+		setSec: setSec(work),
+		restSec: restSec(work),
+		...{ hurts: [], easy: '', loggedToday: false }
+	};
+}
+
+/** Of an exercise of the plan; undefined where its step is no longer known. */
+function exerciseOf(asked: Asked, exerciseId: string, work: Work | undefined): MineWork | undefined {
+	const { r, today } = asked;
+	const e = r.exercises.find((x) => x.id === exerciseId);
+	if (e === undefined || work === undefined) return undefined;
+	const { head } = effectiveChain(e.prescriptions);
+	const family = r.families[e.family];
+	const bound = boundOn(r, today);
+	const closed = closedToday(bound, { region: e.region, tags: work.step.tags }).length > 0;
+	const share = closed ? 1 : (bound?.setsShare ?? 1);
+	const dose = lighterDose(head.dose, share);
+	const { input } = decideInputOf(r, e, today, advancesToday(r, today));
+	const setup = setupText(head.setup);
+	return {
+		exerciseId: e.id,
+		prescriptionId: head.id,
+		title: head.snapshot.title,
+		what: head.snapshot.what,
+		cues: (head.snapshot.cues.length > 0
+			? head.snapshot.cues
+			: family === undefined
+				? []
+				: cuesFor(family, work.step, r.head.setting.technique ?? 'ordinary')
+		).slice(0, CUES),
+		cautions: head.snapshot.cautions,
+		how: [...(setup === '' ? [] : [setup]), ...particularsText(head.particulars)],
+		note: head.particulars.note ?? null,
+		region: e.region,
+		mirror: sideOf(e.region) === 'left',
+		sides: work.sides === 'both-at-once' ? 1 : work.sides.length,
+		sets: dose.sets,
+		reps: dose.reps,
+		unit: dose.unit ?? 'reps',
+		loadKg: dose.loadKg,
+		doseText: doseText(dose),
+		lighter: share < 1,
+		held: closed || redFlagOn(r, e.region) !== undefined || standingOf(r, e, today)?.verdict === 'suspended',
+		tags: work.step.tags,
+		frames: framesOf(asked, work, head.setup),
+		tempo: work.step.tempo ?? [2, 0, 2],
+		setSec: setSec(work),
+		restSec: restSec(work),
+		hurts: PAINS.map((pain) => {
+			const said = whenItHurts(input, { pain });
+			return { answer: said.answer, text: hurtsText(said, pain, today) };
+		}),
+		easy: easyText(whenTooEasy(input), today),
+		loggedToday: r.logs.some((l) => l.exerciseId === e.id && l.session.date === today)
+	};
+}
+
+const WEEK = [0, 1, 2, 3, 4, 5, 6];
+
+/** @param serverNow ms; the page holds its own clock against it */
+export function mineView(
+	r: ClientRecord,
+	goals: MineView['goals'],
+	at: {
+		readonly today: Day;
+		readonly now: Date;
+		readonly tz: string;
+		readonly practice: string;
+		readonly emergency: string;
+		readonly emergencyWords: string;
+		readonly weekStart: number;
+	}
+): MineView {
+	const { today } = at;
+	const asked = { r, today };
+	const planned = new Map(workIn(r, today).map((w) => [w.id, w]));
+	const alone = new Map([...warmUpsOf(r, today), ...coolDownsOf(r, today)].map((w) => [w.id, w]));
+	const { week } = r.head;
+	const turns = week === null ? null : signedOn(week, today);
+	const needed = [...planned.values()].filter((w) => w.particulars.asNeeded === true);
+	const seen = (id: string): MineWork | undefined => {
+		const single = alone.get(id);
+		return single === undefined ? exerciseOf(asked, id, planned.get(id)) : aloneOf(asked, single);
+	};
+	// Without a signed week all that stands is done; with one, what it says of this day, a day off included.
+	const ids =
+		week === null
+			? [...planned.keys()].filter((id) => !needed.some((w) => w.id === id))
+			: (turns ?? []).flat().map(idOf);
+	const lines = linesOf(r);
+	const ahead = WEEK.map((i) => addDays(today, i + 1));
+	const card = cardOn(r, today);
+	const red = r.head.flags.find(
+		(f) => f.open && f.severity === 'red' && regionsOf(r).every((region) => reaches(f, region))
+	);
+	return {
+		clientId: r.head.id,
+		firstName: r.head.name.split(' ')[0] ?? '',
+		practice: at.practice,
+		language: r.head.setting.language,
+		today,
+		tz: at.tz,
+		now: at.now.getTime(),
+		dayShift: dayNumber(today) - dayNumber(recordDay(at.tz, at.now)),
+		emergency: at.emergency,
+		emergencyWords: at.emergencyWords,
+		arrival: regionsOf(r).map((region) => ({ region, usual: usualNow(r, region, today), ...lines })),
+		arrived: card === undefined || card.openedBecause !== null || card.answer === 'ask' ? null : card.answer,
+		flag: red?.code ?? null,
+		work: ids.flatMap((id) => seen(id) ?? []),
+		dayOff: week !== null && turns === null,
+		nextDay: week === null ? null : (ahead.find((d) => signedOn(week, d) !== null) ?? null),
+		asNeeded: needed.flatMap((w) => seen(w.id) ?? []),
+		week:
+			week === null
+				? []
+				: WEEK.map((i) => (i + at.weekStart) % 7).map((day) => {
+						const own = signedTurns(week, new Map([...planned, ...alone])).find((d) => d.weekday === day);
+						return {
+							weekday: day,
+							titles: (own?.turns ?? []).flat().map((w) => w.title),
+							minutes: Math.round(arrangedSec(own?.turns ?? []) / 60)
+						};
+					}),
+		goals,
+		mornings: r.mornings
+			.filter((m) => m.date > addDays(today, -MORNINGS_SHOWN) && m.pain !== undefined)
+			.map((m) => ({ day: m.date, region: m.region, pain: m.pain ?? 0 })),
+		morningIn: regionsOf(r).every((region) => r.mornings.some((m) => m.region === region && m.date === today))
+	};
+}
