@@ -11,6 +11,8 @@ export default defineConfig({
 		tailwindcss(),
 		sveltekit({
 			adapter: adapter(),
+			// A client's own page registers it, for itself alone.
+			serviceWorker: { register: false },
 			csp: {
 				mode: 'nonce',
 				directives: {

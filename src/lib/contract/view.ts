@@ -39,6 +39,7 @@ export type WorkPlace =
 	| 'envelope'
 	| 'plan'
 	| 'week'
+	| 'hand'
 	| 'ladders'
 	| 'arrive'
 	| 'session'

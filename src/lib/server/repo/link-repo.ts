@@ -22,3 +22,13 @@ export async function linkOf(t: PracticeTransaction, clientId: string): Promise<
 		order by l.recorded_at desc limit 1`.execute(t.trx);
 	return rows[0] ?? null;
 }
+
+export async function nameOf(t: PracticeTransaction, clientId: string): Promise<string> {
+	const row = await t.trx
+		.selectFrom('person')
+		.select('name')
+		.where('practice_id', '=', t.practiceId)
+		.where('client_id', '=', clientId)
+		.executeTakeFirst();
+	return row?.name ?? '';
+}

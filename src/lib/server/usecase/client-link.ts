@@ -2,17 +2,17 @@
  * A client's own page: its link is given where the client agreed to it, ends on its day, is taken back, or gives way to another. What the link opens is read by
  * narrow doors, before any practice is known.
  */
+import type { LINK_DAYS } from '#lib/contract/link-form.ts';
 import { agreedTo } from '#lib/core/client/consent.ts';
 import { ok } from '#lib/core/base/result.ts';
 import { append } from '../db/append.ts';
 import { database } from '../db/connect.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { intakeOf } from '../repo/intake-repo.ts';
-import { linkOf, type Link } from '../repo/link-repo.ts';
+import { linkOf, nameOf, type Link } from '../repo/link-repo.ts';
 import { conflict, invalid } from './actor.ts';
 import { command } from './command.ts';
 
-export const LINK_DAYS = [7, 30, 90, 180] as const;
 const DAY_MS = 86_400_000;
 
 interface NewLink {
@@ -28,7 +28,7 @@ const CHANGED = 'Somebody changed the link meanwhile; reload to see it.';
 const NOT_AGREED =
 	'The client has not agreed to a page of their own. Write down that they do, under consent on Record; then give the link.';
 
-export const giveLink = command<NewLink, { readonly until: string }>({
+export const giveLink = command<NewLink, { readonly until: string; readonly name: string }>({
 	verb: 'give a link',
 	id: (l) => l.id,
 	client: (l) => l.clientId,
@@ -43,7 +43,7 @@ export const giveLink = command<NewLink, { readonly until: string }>({
 		};
 		return (await append(t, 'client_link', row, recordedAt)) === 'conflict'
 			? conflict(CHANGED)
-			: ok({ until: until.toISOString() });
+			: ok({ until: until.toISOString(), name: (await nameOf(t, clientId)).split(' ')[0] ?? '' });
 	}
 });
 
@@ -74,14 +74,6 @@ export interface LinkShown {
 export async function linkShown(t: PracticeTransaction, clientId: string): Promise<LinkShown> {
 	const { consents } = await intakeOf(t, clientId);
 	return { link: await linkOf(t, clientId), agreed: agreedTo(consents).has('phone-link') };
-}
-
-/** The practice a link is of, where it opens something. */
-export async function linkOpens(tokenHash: string): Promise<string | undefined> {
-	const { rows } = await database().pool.query<{ practice: string }>('select * from link_opens($1)', [
-		tokenHash
-	]);
-	return rows[0]?.practice;
 }
 
 /** A device of a link that is good; false where it is none. */

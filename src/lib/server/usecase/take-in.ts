@@ -9,6 +9,7 @@ import { day, region, typedWhole, uuid } from '#lib/contract/basics.ts';
 import { NOTHING_SAID, type Answered, type OutboxItem, type Sent } from '#lib/contract/mine.ts';
 import { parseMorning } from '#lib/contract/morning-form.ts';
 import { parseWholeSession } from '#lib/contract/whole-session-form.ts';
+import { ok } from '#lib/core/base/result.ts';
 import type { Raised } from '#lib/core/safety/alarm.ts';
 import { SYMPTOMS } from '#lib/core/session/record.ts';
 import { regionName } from '#lib/wording/names.ts';
@@ -17,9 +18,10 @@ import { regionsOf } from '../record/facts-of.ts';
 import { givenOn } from '../record/given-on.ts';
 import type { ClientRecord } from '../record/load.ts';
 import { arrive } from './arrive.ts';
-import type { Context, Outcome } from './actor.ts';
+import { inZone, notFound, type Context, type Outcome } from './actor.ts';
 import { checkIn } from './check-in.ts';
 import { logSession } from './log-session.ts';
+import { showClient } from './show-client.ts';
 import { tellSymptoms } from './tell-symptoms.ts';
 
 type Done = Outcome<Answered> | string;
@@ -91,7 +93,7 @@ async function arrival(ctx: Context, r: ClientRecord, form: FormData): Promise<D
 
 const BY_KIND = { session, morning, symptoms, arrival } as const;
 
-/** @param r the client's record, read once for all that is sent together: what is given on a day does not change by it */
+/** @param r the client's record as it stands now */
 export async function takeIn(ctx: Context, r: ClientRecord, item: OutboxItem): Promise<Sent> {
 	const { id, kind, fields, client } = item;
 	if (client !== r.head.id)
@@ -104,4 +106,20 @@ export async function takeIn(ctx: Context, r: ClientRecord, item: OutboxItem): P
 	return done.ok
 		? { id, state: 'kept', said: done.value }
 		: { id, state: 'parked', message: done.refusal.message };
+}
+
+/** All that a device sends together, one after another; the record is read anew for each, for the one before may have changed it. */
+export async function takeInAll(
+	ctx: Context,
+	items: readonly OutboxItem[]
+): Promise<Outcome<readonly Sent[]>> {
+	const { client } = ctx.actor;
+	if (client === undefined) return notFound;
+	const sent: Sent[] = [];
+	for (const item of items) {
+		const shown = await showClient(ctx, client, 'what was kept', (_, r) => r, 'check in');
+		if (!shown.ok) return shown;
+		sent.push(await takeIn(inZone(ctx, shown.value.record.head.tz), shown.value.record, item));
+	}
+	return ok(sent);
 }

@@ -67,10 +67,8 @@ $$ select not l.voided and l.expires_at > now()
 	and exists (select 1 from client c where c.practice_id = l.practice_id and c.id = l.client_id and c.status = 'active')
 	and coalesce((select k.given from consent k where k.practice_id = l.practice_id and k.client_id = l.client_id and k.purpose = 'phone-link' order by k.recorded_at desc limit 1), false) $$;`;
 
-/** The doors of the client's page: what a token opens, and a device made of it. Neither tells a wrong token from an old one. */
-const DOORS = `create function link_opens(h text) returns table (practice text) language sql stable security definer set search_path = public as
-$$ select p.name from client_link l join practice p on p.id = l.practice_id where l.token_hash = h and good_link(l) $$;
-create function open_device(h text, device text, new_id uuid) returns boolean language plpgsql security definer set search_path = public as $$
+/** The doors of the client's page: a device made of a link's token, and whose page a device shows. Neither tells a wrong token from an old one. */
+const DOORS = `create function open_device(h text, device text, new_id uuid) returns boolean language plpgsql security definer set search_path = public as $$
 declare l client_link;
 begin
 	select * into l from client_link x where x.token_hash = h and good_link(x);
@@ -108,7 +106,7 @@ begin
 	return new;
 end $$;`;
 
-const OPENED = ['link_opens(text)', 'open_device(text, text, uuid)', 'client_at(text)'];
+const OPENED = ['open_device(text, text, uuid)', 'client_at(text)'];
 
 export const up = [
 	...TABLES.map(createTable),

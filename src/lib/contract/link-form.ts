@@ -1,0 +1,21 @@
+/** The forms that give and end the link of a client's own page. */
+import { z } from 'zod';
+import { uuid } from './basics.ts';
+
+export const LINK_DAYS = [7, 30, 90, 180] as const;
+const days = LINK_DAYS.map(String) as [string, ...string[]];
+
+export const giveLinkForm = z.object({
+	id: uuid,
+	basedOn: z.union([z.literal(''), uuid]).default(''),
+	days: z
+		.enum(days, 'Choose for how long from the list.')
+		.transform((d) => Number(d) as (typeof LINK_DAYS)[number]),
+	email: z
+		.union([
+			z.literal(''),
+			z.email('This is no e-mail address; leave it empty to hand the link over here.').max(200)
+		])
+		.default('')
+});
+export const endLinkForm = z.object({ id: uuid, basedOn: uuid });

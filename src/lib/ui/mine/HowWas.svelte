@@ -1,0 +1,38 @@
+<script lang="ts">
+	/** How it was, at the end: worst pain and pain now, of each place that worked. */
+	import { regionIn } from '#lib/wording/mine/names.ts';
+	import Score from '../Score.svelte';
+	import { mineHere } from './context.ts';
+	import Tap from './Tap.svelte';
+
+	interface Props {
+		readonly regions: readonly string[];
+		readonly pains: Readonly<Record<string, string>>;
+		readonly change: (pains: Record<string, string>) => void;
+		readonly missing: boolean;
+		readonly keep: () => void;
+	}
+	let { regions, pains, change, missing, keep }: Props = $props();
+	const { say, language } = mineHere();
+	const ASKED = [
+		['before', 'painNow'],
+		['peak', 'worst'],
+		['after', 'afterwards']
+	] as const;
+</script>
+
+<section aria-label={say('after')}>
+	<h2>{say('after')}</h2>
+	{#each regions as region (region)}
+		{#each ASKED.filter(([when]) => when !== 'before' || !pains[`${region}.before`]) as [when, key] (when)}<Score
+				name="{region}.{when}"
+				label={say(key, { region: regionIn(language, region) })}
+				ends={say('painEnds').split('|') as [string, string]}
+				bind:value={
+					() => pains[`${region}.${when}`], (v) => change({ ...pains, [`${region}.${when}`]: v ?? '' })
+				}
+				wrong={missing && !pains[`${region}.${when}`] ? say('sayPain') : undefined}
+			/>{/each}
+	{/each}
+	<div class="pt-3"><Tap onclick={keep}>{say('keep')}</Tap></div>
+</section>

@@ -1,0 +1,187 @@
+<script lang="ts">
+	/** One exercise as it is done: drawn large and moving, one big button, the ways out of the ordinary under it. */
+	import type { MineWork } from '#lib/contract/mine.ts';
+	import Score from '../Score.svelte';
+	import { mineHere } from './context.ts';
+	import Countdown from './Countdown.svelte';
+	import MovingFrames from './MovingFrames.svelte';
+	import { doseOf, didOf, type Did, type Run } from './run.ts';
+	import Tap from './Tap.svelte';
+
+	interface Props {
+		readonly w: MineWork;
+		readonly run: Run;
+		readonly sound: boolean;
+		readonly moving: boolean;
+		readonly change: (more: Partial<Did>) => void;
+		readonly next: () => void;
+	}
+	let { w, run, sound, moving, change, next }: Props = $props();
+	const { say } = mineHere();
+	const did = $derived(didOf(run, w));
+	const dose = $derived(doseOf(run, w));
+	const logged = $derived(w.exerciseId !== null);
+	const finished = $derived(did.sets >= dose.sets || did.lastReps !== null);
+	let doing = $state<'set' | 'hold' | 'rest'>('set');
+	let out = $state<'' | 'different' | 'hurts'>('');
+	let flipped = $state(false);
+	let told = $state('');
+	let missing = $state(false);
+	const unit = $derived(w.unit === 'reps' ? '' : w.unit === 'sec' ? ' s' : ` ${w.unit}`);
+	const BECAUSE = ['pain', 'tired', 'form', 'time', 'other'] as const;
+	function setDone(): void {
+		change({ sets: Math.min(dose.sets, did.sets + 1) });
+		doing = did.sets + 1 < dose.sets && w.restSec > 0 ? 'rest' : 'set';
+	}
+	function hurts(pain: number): void {
+		const said = w.hurts[pain];
+		out = '';
+		if (said === undefined) return;
+		const word = { stop: say('stop'), gentler: say('gentler'), 'go-on': say('goOnHurts') }[said.answer];
+		told = `${word} ${said.answer === 'gentler' ? said.text : ''}`.trim();
+		change({
+			hurt: Math.max(pain, did.hurt ?? 0),
+			...(said.answer === 'stop' && !finished ? { lastReps: did.lastReps ?? 0, because: 'pain' } : {})
+		});
+		doing = 'set';
+	}
+	function goOn(): void {
+		missing = logged && did.sets + (did.lastReps ?? 0) > 0 && did.effort === '';
+		if (!missing) next();
+	}
+	function leave(): void {
+		change({ left: true });
+		next();
+	}
+</script>
+
+<section aria-label={w.title} data-testid="run-exercise">
+	<h2 class="text-2xl">{w.title}</h2>
+	<p class="text-xl font-bold" data-testid="dose">
+		{dose.sets} × {dose.reps}{unit}{w.loadKg > 0
+			? ` · ${w.loadKg} kg`
+			: ''}{#if run.lighter || w.lighter}<span class="text-base font-normal text-caution">
+				{say('lighter')}</span
+			>{/if}
+	</p>
+	{#if w.how.length > 0}<p>{w.how.join(' · ')}</p>{/if}
+	<div class="relative my-2 flex justify-center">
+		<MovingFrames
+			frames={w.frames}
+			tempo={w.tempo}
+			label="{w.title}: {w.what}"
+			mirror={w.mirror !== flipped}
+			{moving}
+			height={240}
+		/>
+		<button
+			type="button"
+			class="absolute top-0 right-0 min-h-12 px-2 text-accent underline"
+			onclick={() => (flipped = !flipped)}>{say('mirror')}</button
+		>
+	</div>
+	<ul class="list-disc pl-5">
+		{#each w.cues as cue (cue)}<li>{cue}</li>{/each}
+	</ul>
+	{#each w.cautions.slice(0, 2) as c (c)}<p class="border-l-4 border-caution pl-3 text-base">{c}</p>{/each}
+	{#if w.note}<p class="mt-1 border-l-4 border-accent pl-3"><strong>{say('notes')}:</strong> {w.note}</p>{/if}
+	{#if told}<p class="mt-2 border-l-4 border-stop pl-3 font-semibold" role="status" data-testid="told">
+			{told}
+		</p>{/if}
+
+	<div class="mt-3 grid gap-3">
+		{#if !finished}
+			{#if doing === 'rest'}
+				<p class="text-center">{say('rest', { sec: w.restSec })}</p>
+				<Countdown seconds={w.restSec} {sound} over={() => (doing = 'set')} />
+				<Tap onclick={() => (doing = 'set')}>{say('restOver')}</Tap>
+			{:else if doing === 'hold'}
+				<Countdown seconds={dose.reps * w.sides} {sound} over={setDone} />
+				<Tap onclick={setDone}>{say('setDone')}</Tap>
+			{:else}
+				{#if dose.sets > 1 || w.unit === 'sec'}
+					<p class="text-center font-semibold">{say('set', { at: did.sets + 1, all: dose.sets })}</p>
+					{#if w.unit === 'sec'}<Tap onclick={() => (doing = 'hold')}>{say('begun')}</Tap>{/if}
+					{#if w.unit !== 'sec'}<Tap onclick={setDone}>{say('setDone')}</Tap>{/if}
+				{/if}
+				<Tap
+					kind={dose.sets > 1 || w.unit === 'sec' ? 'quiet' : 'primary'}
+					onclick={() => change({ sets: dose.sets, lastReps: null })}>{say('doneAsGiven')}</Tap
+				>
+			{/if}
+		{:else}
+			{#if logged}<Score
+					name="effort"
+					label={say('effort')}
+					ends={say('effortEnds').split('|') as [string, string]}
+					bind:value={() => did.effort, (v) => change({ effort: v ?? '' })}
+					wrong={missing && did.effort === '' ? say('sayEffort') : undefined}
+				/>{/if}
+			<Tap onclick={goOn}>{say('next')}</Tap>
+		{/if}
+	</div>
+	{#if logged}
+		<div class="mt-3 flex flex-wrap gap-x-5">
+			<button type="button" class="min-h-12 font-semibold text-stop underline" onclick={() => (out = 'hurts')}
+				>{say('hurts')}</button
+			>
+			<button type="button" class="min-h-12 text-accent underline" onclick={() => (told = say('easyText'))}
+				>{say('easy')}</button
+			>
+			<button
+				type="button"
+				class="min-h-12 text-accent underline"
+				aria-expanded={out === 'different'}
+				onclick={() => (out = out === 'different' ? '' : 'different')}>{say('different')}</button
+			>
+			<button type="button" class="min-h-12 text-accent underline" onclick={leave}>{say('skip')}</button>
+		</div>
+	{:else}<button type="button" class="min-h-12 text-accent underline" onclick={leave}>{say('skip')}</button
+		>{/if}
+	{#if out === 'hurts'}
+		<fieldset>
+			<legend class="font-semibold">{say('hurtsHow')}</legend>
+			<div class="mt-1 grid grid-cols-11 gap-0.5">
+				{#each w.hurts as _, n (n)}<button
+						type="button"
+						class="grid min-h-12 place-items-center rounded-md border border-edge text-lg font-semibold"
+						aria-label="{say('hurts')} {n}"
+						onclick={() => hurts(n)}>{n}</button
+					>{/each}
+			</div>
+		</fieldset>
+	{:else if out === 'different'}
+		<div class="grid gap-2 border-l-3 border-edge pl-3">
+			<label class="flex items-center justify-between gap-3"
+				>{say('didSets')}<select
+					class="min-h-12 rounded-md border border-edge bg-sheet px-3"
+					value={String(did.sets)}
+					onchange={(e) => change({ sets: Number(e.currentTarget.value) })}
+					>{#each { length: dose.sets + 1 }, n (n)}<option value={String(n)}>{n}</option>{/each}</select
+				></label
+			>
+			{#if did.sets < dose.sets}<label class="flex items-center justify-between gap-3"
+					>{say('didReps', { reps: dose.reps })}<input
+						type="number"
+						inputmode="numeric"
+						min="0"
+						max={dose.reps}
+						class="min-h-12 w-20 rounded-md border border-edge bg-sheet px-3"
+						value={did.lastReps ?? ''}
+						onchange={(e) =>
+							change({
+								lastReps: Math.min(dose.reps, Math.max(0, Math.round(Number(e.currentTarget.value) || 0)))
+							})}
+					/></label
+				>
+				<label class="flex items-center justify-between gap-3"
+					>{say('because')}<select
+						class="min-h-12 rounded-md border border-edge bg-sheet px-3"
+						value={did.because || 'other'}
+						onchange={(e) => change({ because: e.currentTarget.value })}
+						>{#each BECAUSE as b (b)}<option value={b}>{say(b)}</option>{/each}</select
+					></label
+				>{/if}
+		</div>
+	{/if}
+</section>

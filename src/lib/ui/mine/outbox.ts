@@ -1,0 +1,92 @@
+/**
+ * What a client entered, kept on their device until the practice has it: nothing that said "kept" is lost, through a closed tab, a flat battery, no network, a link
+ * that is over. An item is written before anything says so; it goes when the server says it has it; what the server does not take is parked for its holder to see.
+ */
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { Answered, OutboxItem, Sent } from '#lib/contract/mine.ts';
+
+export interface Kept {
+	readonly item: OutboxItem;
+	/** Parked with why; null while it waits. */
+	readonly parked: string | null;
+}
+
+interface Box extends DBSchema {
+	items: { key: string; value: Kept };
+	drafts: { key: string; value: unknown };
+}
+
+const NAME = 'bolster-mine';
+let opened: Promise<IDBPDatabase<Box>> | undefined;
+const box = (): Promise<IDBPDatabase<Box>> =>
+	(opened ??= openDB<Box>(NAME, 1, {
+		upgrade(db) {
+			db.createObjectStore('items');
+			db.createObjectStore('drafts');
+		}
+	}));
+
+/** Keeps an item, durably. @throws where the device has no room: then nothing was kept */
+export async function keep(item: OutboxItem): Promise<void> {
+	const t = (await box()).transaction('items', 'readwrite', { durability: 'strict' });
+	await Promise.all([t.store.put({ item, parked: null }, item.id), t.done]);
+}
+
+export const all = async (): Promise<readonly Kept[]> => (await box()).getAll('items');
+export const drop = async (id: string): Promise<void> => (await box()).delete('items', id);
+
+export const draftOf = async <T>(key: string): Promise<T | undefined> =>
+	(await (await box()).get('drafts', key)) as T | undefined;
+export const keepDraft = async (key: string, draft: unknown): Promise<void> =>
+	void (await (await box()).put('drafts', draft, key));
+export const dropDraft = async (key: string): Promise<void> => (await box()).delete('drafts', key);
+
+export type Sending =
+	| { readonly state: 'sent'; readonly answers: ReadonlyMap<string, Answered> }
+	/** No answer: all of it waits. */
+	| { readonly state: 'no-network' }
+	/** The link is over: all of it waits for another. */
+	| { readonly state: 'not-open' };
+
+const MOST_AT_ONCE = 50;
+let sending: Promise<Sending> | undefined;
+
+/** Sends what waits, oldest first; asked twice at once it is sent once. */
+export const send = (client: string): Promise<Sending> =>
+	(sending ??= sendAll(client).finally(() => (sending = undefined)));
+
+async function sendAll(client: string): Promise<Sending> {
+	const answers = new Map<string, Answered>();
+	for (;;) {
+		const waiting = (await all()).filter((k) => k.parked === null && k.item.client === client);
+		if (waiting.length === 0) return { state: 'sent', answers };
+		const items = waiting.slice(0, MOST_AT_ONCE).map((k) => k.item);
+		const sent = await post(items);
+		if (typeof sent === 'string') return { state: sent };
+		for (const s of sent) {
+			const item = items.find((i) => i.id === s.id);
+			if (item === undefined) continue;
+			if (s.state === 'kept') {
+				answers.set(s.id, s.said);
+				await drop(s.id);
+			} else await (await box()).put('items', { item, parked: s.message }, s.id);
+		}
+	}
+}
+
+async function post(items: readonly OutboxItem[]): Promise<readonly Sent[] | 'no-network' | 'not-open'> {
+	try {
+		const r = await fetch('/mine/outbox', {
+			method: 'POST',
+			headers: { 'content-type': 'application/json' },
+			body: JSON.stringify({ items })
+		});
+		if (r.status === 401) return 'not-open';
+		// A server that is down, or in front of which something else answers, has taken nothing.
+		if (!r.ok) return 'no-network';
+		const answer = (await r.json()) as { readonly sent?: readonly Sent[] };
+		return answer.sent !== undefined && answer.sent.length === items.length ? answer.sent : 'no-network';
+	} catch {
+		return 'no-network';
+	}
+}

@@ -1,0 +1,117 @@
+/** A session on a client's own page, as far as it is done. Pure: kept as it stands after every tap, and turned into the fields of its form at the end. */
+import type { MineWork } from '#lib/contract/mine.ts';
+import { lighterDose, type Arrival } from '#lib/core/decision/arrival.ts';
+import { closedToday } from '#lib/core/decision/closed-today.ts';
+import type { Tag } from '#lib/core/exercise/family.ts';
+
+export interface Did {
+	readonly sets: number;
+	/** Of the last set, where it was not the whole of it. */
+	readonly lastReps: number | null;
+	readonly because: string;
+	readonly effort: string;
+	/** The worst that "that hurts" was said of it. */
+	readonly hurt: number | null;
+	readonly left: boolean;
+}
+export const NOTHING: Did = { sets: 0, lastReps: null, because: '', effort: '', hurt: null, left: false };
+
+export interface Run {
+	readonly id: string;
+	readonly visitId: string;
+	readonly day: string;
+	readonly phase: 'now' | 'work' | 'after';
+	/** Which exercise is on, from 0. */
+	readonly at: number;
+	readonly did: Readonly<Record<string, Did>>;
+	readonly logIds: Readonly<Record<string, string>>;
+	/** "knee-right.before" → "2". */
+	readonly pains: Readonly<Record<string, string>>;
+	/** What coming in closed, and whether the day is lighter. */
+	readonly closes: Arrival['closes'];
+	readonly lighter: boolean;
+}
+
+export const keyOf = (w: MineWork): string => w.exerciseId ?? `alone:${w.title}`;
+export const didOf = (run: Run, w: MineWork): Did => run.did[keyOf(w)] ?? NOTHING;
+
+export function begin(work: readonly MineWork[], day: string, freshId: () => string): Run {
+	return {
+		...{ id: freshId(), visitId: freshId(), day, phase: 'now', at: 0, did: {}, pains: {} },
+		logIds: Object.fromEntries(
+			work.flatMap((w) => (w.exerciseId === null ? [] : [[w.exerciseId, freshId()]]))
+		),
+		...{ closes: [], lighter: false }
+	};
+}
+
+/** Is it not for today: held when the page was made, or closed by how they came? */
+export const isClosed = (run: Run, w: MineWork): boolean =>
+	w.held ||
+	(w.region === null
+		? run.closes === 'day'
+		: closedToday(
+				{ closes: run.closes, reasons: [{ code: 'pain' }] },
+				{ region: w.region, tags: w.tags as Tag[] }
+			).length > 0);
+
+/** What is done of it today: less on a lighter day; what came lighter from the practice already is not lightened twice. */
+export const doseOf = (run: Run, { sets, reps, lighter }: MineWork): { sets: number; reps: number } =>
+	run.lighter && !lighter ? lighterDose({ sets, reps }) : { sets, reps };
+
+export const withDid = (run: Run, w: MineWork, more: Partial<Did>): Run => ({
+	...run,
+	did: { ...run.did, [keyOf(w)]: { ...didOf(run, w), ...more } }
+});
+
+/** The next exercise that is not closed, after one; past the last, how it was is asked. */
+export function onward(run: Run, work: readonly MineWork[], from = run.at): Run {
+	const next = work.findIndex((w, i) => i > from && !isClosed(run, w));
+	return next === -1 ? { ...run, phase: 'after' } : { ...run, phase: 'work', at: next };
+}
+
+/** What is logged: done at least in part, and said how hard it was. */
+export const toLog = (run: Run, work: readonly MineWork[]): readonly MineWork[] =>
+	work.filter((w) => w.exerciseId !== null && didOf(run, w).sets + (didOf(run, w).lastReps ?? 0) > 0);
+
+export const regionsOf = (run: Run, work: readonly MineWork[]): readonly string[] => [
+	...new Set(toLog(run, work).flatMap((w) => w.region ?? []))
+];
+
+/** The fields of its form; what is missing is named by the first that is. */
+export function fieldsOf(
+	run: Run,
+	work: readonly MineWork[]
+): { readonly fields: [string, string][] } | { readonly missing: 'effort' | 'pain' } {
+	const done = toLog(run, work);
+	if (done.some((w) => didOf(run, w).effort === '')) return { missing: 'effort' };
+	const fields: [string, string][] = [
+		['visitId', run.visitId],
+		['day', run.day]
+	];
+	for (const [i, w] of done.entries()) {
+		const did = didOf(run, w);
+		const put = (name: string, value: string): void => void fields.push([`e.${i}.${name}`, value]);
+		put('id', run.logIds[w.exerciseId as string] as string);
+		put('exerciseId', w.exerciseId as string);
+		put('prescriptionId', w.prescriptionId as string);
+		put('effort', did.effort);
+		const asked = doseOf(run, w).sets;
+		const less = did.sets < asked || did.lastReps !== null;
+		for (let s = 0; s < w.sets; s++) {
+			const whole = s < did.sets;
+			if (whole && did.sets > 0) continue;
+			put(`set.${s}.reps`, s === did.sets && did.lastReps !== null ? String(did.lastReps) : '0');
+		}
+		if (less) put('incompleteBecause', did.because === '' ? 'other' : did.because);
+		if (did.hurt !== null)
+			put('peak', String(Math.max(did.hurt, Number(run.pains[`${w.region}.peak`] ?? 0))));
+	}
+	for (const region of regionsOf(run, work))
+		for (const when of ['before', 'peak', 'after'] as const) {
+			const pain = run.pains[`${region}.${when}`] ?? '';
+			if (pain === '') return { missing: 'pain' };
+			fields.push([`pain.${region}.${when}`, pain]);
+		}
+	return { fields };
+}

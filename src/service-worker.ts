@@ -1,0 +1,74 @@
+/**
+ * A client's own page without a network: its pages and what they are made of are put aside on a visit, and come from there when nothing answers. It touches nothing
+ * else: every other page, and everything that is sent, goes its ordinary way.
+ */
+/// <reference types="@sveltejs/kit" />
+/// <reference no-default-lib="true"/>
+/// <reference lib="esnext" />
+/// <reference lib="webworker" />
+import { version } from '$service-worker';
+
+const worker = self as unknown as ServiceWorkerGlobalScope;
+const CACHE = `mine-${version}`;
+const PATIENCE_MS = 3000;
+
+const isPage = (url: URL): boolean =>
+	url.pathname === '/mine' || url.pathname === '/mine/do' || url.pathname === '/mine/morning';
+const isPart = (url: URL): boolean =>
+	url.pathname.startsWith('/_app/immutable/') || /\.(svg|webmanifest)$/.test(url.pathname);
+
+worker.addEventListener('install', () => void worker.skipWaiting());
+worker.addEventListener('activate', (e) => e.waitUntil(begin()));
+
+async function begin(): Promise<void> {
+	for (const key of await caches.keys())
+		if (key !== CACHE && key.startsWith('mine-')) await caches.delete(key);
+	await worker.clients.claim();
+}
+
+/** What a page says it needs: all of it anew, for the cache is as old as the last visit. */
+worker.addEventListener('message', (e) => {
+	const { pages = [], assets = [] } = (e.data ?? {}) as { pages?: string[]; assets?: string[] };
+	e.waitUntil(putAside(pages, assets));
+});
+
+async function putAside(pages: readonly string[], assets: readonly string[]): Promise<void> {
+	const cache = await caches.open(CACHE);
+	for (const path of pages) {
+		const r = await fetch(path).catch(() => undefined);
+		if (r !== undefined && r.ok && isPage(new URL(r.url))) await cache.put(path, r);
+	}
+	for (const asset of assets) {
+		const url = new URL(asset, worker.location.origin);
+		if (url.origin !== worker.location.origin || !isPart(url) || (await cache.match(url.href)) !== undefined)
+			continue;
+		const r = await fetch(url.href).catch(() => undefined);
+		if (r?.ok === true) await cache.put(url.href, r);
+	}
+}
+
+worker.addEventListener('fetch', (e) => {
+	const url = new URL(e.request.url);
+	if (e.request.method !== 'GET' || url.origin !== worker.location.origin) return;
+	if (isPart(url)) e.respondWith(part(e.request));
+	else if (e.request.mode === 'navigate' && isPage(url)) e.respondWith(page(e.request, url.pathname));
+});
+
+/** Parts carry their content in their name: what is here is what it was. */
+async function part(request: Request): Promise<Response> {
+	return (await caches.match(request.url)) ?? fetch(request);
+}
+
+/** A page from the practice where it answers in time, else as it was at the last visit. */
+async function page(request: Request, path: string): Promise<Response> {
+	const kept = await caches.match(path);
+	if (kept === undefined) return fetch(request);
+	try {
+		const late = new Promise<undefined>((r) => setTimeout(() => r(undefined), PATIENCE_MS));
+		const r = await Promise.race([fetch(request), late]);
+		// A server that is down answers too: what was put aside is better.
+		return r === undefined || r.status >= 500 ? kept : r;
+	} catch {
+		return kept;
+	}
+}
