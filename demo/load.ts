@@ -12,6 +12,7 @@ import { inPracticeOf } from '#lib/server/db/in-practice.ts';
 import type { Context } from '#lib/server/usecase/actor.ts';
 import { CLIENTS, EQUIPMENT, PRACTICE, STAFF } from './people.ts';
 import { Life } from './life.ts';
+import { signWeeks } from './weeks.ts';
 import { ROSTER, ROSTER_DAYS } from './roster.ts';
 
 export interface DemoOptions {
@@ -114,6 +115,13 @@ export async function loadDemo(o: DemoOptions): Promise<void> {
 		if (o.roster === true)
 			for (const client of ROSTER)
 				await new Life(client, { ...world, start: addDays(o.today, -ROSTER_DAYS) }).run();
+		if (o.roster === true)
+			await signWeeks(
+				(day) => as('physio', day),
+				o.today,
+				['Nerys', 'Bertil'],
+				idFrom(seeded(hash32('tidewater weeks')))
+			);
 	} finally {
 		await pool.end();
 	}

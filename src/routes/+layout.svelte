@@ -30,7 +30,7 @@
 		aria-label="Loading"
 	></div>{/if}
 <svelte:window ononline={() => (offline = false)} onoffline={() => (offline = true)} />
-{#if offline}<p role="status" class="border-b border-caution bg-sheet px-7 py-2 text-caution">
+{#if offline && data.me}<p role="status" class="border-b border-caution bg-sheet px-7 py-2 text-caution">
 		No network just now. What you type stays here; send it when the network is back.
 	</p>{/if}
 {#if data.me}

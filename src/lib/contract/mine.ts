@@ -65,6 +65,8 @@ export interface MineView {
 	/** By the signed week this is a day off; the next day with work. */
 	readonly dayOff: boolean;
 	readonly nextDay: Day | null;
+	/** On a day off after a day off, what comes next may be done today. */
+	readonly mayBring: boolean;
 	readonly asNeeded: readonly MineWork[];
 	readonly week: readonly {
 		readonly weekday: number;

@@ -39,6 +39,9 @@
 				{say('dayOff')}
 				{#if mine.nextDay}{say('nextDay', { day: named(mine.nextDay) })}{/if}
 			</p>
+			{#if mine.mayBring || begun}<p class="mt-1">
+					<a class="inline-block min-h-12 py-2" href="/mine/do">{begun ? say('goOn') : say('bring')}</a>
+				</p>{/if}
 		{:else if own.length === 0}<p>{say('nothing')}</p>
 		{:else}
 			<ul>
@@ -56,8 +59,8 @@
 							height={72}
 						/>
 						<div>
-							<strong>{w.title}</strong><br />{w.doseText}{#if w.how.length > 0}<span class="label">
-									· {w.how.join(' · ')}</span
+							<strong>{w.title}</strong><br />{w.doseText}{#if w.how.length > 0}<span class="label"
+									>{` · ${w.how.join(' · ')}`}</span
 								>{/if}
 							{#if w.held}<p class="text-stop">{say('notToday')}</p>{/if}
 						</div>

@@ -141,13 +141,15 @@ export function mineView(
 		const single = alone.get(id);
 		return single === undefined ? exerciseOf(asked, id, planned.get(id)) : aloneOf(asked, single);
 	};
-	// Without a signed week all that stands is done; with one, what it says of this day, a day off included.
+	const ahead = WEEK.map((i) => addDays(today, i + 1));
+	const next = week === null ? undefined : ahead.find((d) => signedOn(week, d) !== null);
+	// Without a signed week all that stands is done; with one, what it says of this day; of a day off, what comes next and may be brought forward.
 	const ids =
 		week === null
 			? [...planned.keys()].filter((id) => !needed.some((w) => w.id === id))
-			: (turns ?? []).flat().map(idOf);
+			: (turns ?? (next === undefined ? null : signedOn(week, next)) ?? []).flat().map(idOf);
+	const rested = !r.logs.some((l) => l.session.date === today || l.session.date === addDays(today, -1));
 	const lines = linesOf(r);
-	const ahead = WEEK.map((i) => addDays(today, i + 1));
 	const card = cardOn(r, today);
 	const red = r.head.flags.find(
 		(f) => f.open && f.severity === 'red' && regionsOf(r).every((region) => reaches(f, region))
@@ -168,7 +170,8 @@ export function mineView(
 		flag: red?.code ?? null,
 		work: ids.flatMap((id) => seen(id) ?? []),
 		dayOff: week !== null && turns === null,
-		nextDay: week === null ? null : (ahead.find((d) => signedOn(week, d) !== null) ?? null),
+		nextDay: next ?? null,
+		mayBring: week !== null && turns === null && next !== undefined && rested,
 		asNeeded: needed.flatMap((w) => seen(w.id) ?? []),
 		week:
 			week === null

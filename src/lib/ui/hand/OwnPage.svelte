@@ -56,7 +56,7 @@
 		<div class="mt-2 flex flex-wrap items-center gap-5 border-l-4 border-tolerated pl-4" data-testid="handed">
 			<img
 				class="w-44 bg-white"
-				alt="The address as a picture for a camera"
+				alt="The address, for a camera"
 				src="data:image/svg+xml,{encodeURIComponent(handed.picture)}"
 			/>
 			<div class="max-w-md">

@@ -24,7 +24,7 @@
 	let something = $state(false);
 	let said = $state<Record<string, string>>({});
 	let missing = $state(false);
-	let answer = $state<Arrival | null>(null);
+	let answer = $state.raw<Arrival | null>(null);
 	const FALL = [
 		'hipOrNoWeight',
 		'legShorterOrTurned',

@@ -72,7 +72,7 @@
 			label="{w.title}: {w.what}"
 			mirror={w.mirror !== flipped}
 			{moving}
-			height={240}
+			height={210}
 		/>
 		<button
 			type="button"
@@ -83,13 +83,12 @@
 	<ul class="list-disc pl-5">
 		{#each w.cues as cue (cue)}<li>{cue}</li>{/each}
 	</ul>
-	{#each w.cautions.slice(0, 2) as c (c)}<p class="border-l-4 border-caution pl-3 text-base">{c}</p>{/each}
 	{#if w.note}<p class="mt-1 border-l-4 border-accent pl-3"><strong>{say('notes')}:</strong> {w.note}</p>{/if}
 	{#if told}<p class="mt-2 border-l-4 border-stop pl-3 font-semibold" role="status" data-testid="told">
 			{told}
 		</p>{/if}
 
-	<div class="mt-3 grid gap-3">
+	<div class="sticky bottom-0 -mx-4 mt-3 grid gap-2 border-t bg-paper px-4 py-2">
 		{#if !finished}
 			{#if doing === 'rest'}
 				<p class="text-center">{say('rest', { sec: w.restSec })}</p>
@@ -184,4 +183,5 @@
 				>{/if}
 		</div>
 	{/if}
+	{#each w.cautions as c (c)}<p class="border-l-4 border-caution pl-3 text-base">{c}</p>{/each}
 </section>

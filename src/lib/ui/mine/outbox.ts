@@ -29,7 +29,8 @@ const box = (): Promise<IDBPDatabase<Box>> =>
 /** Keeps an item, durably. @throws where the device has no room: then nothing was kept */
 export async function keep(item: OutboxItem): Promise<void> {
 	const t = (await box()).transaction('items', 'readwrite', { durability: 'strict' });
-	await Promise.all([t.store.put({ item, parked: null }, item.id), t.done]);
+	const plain = JSON.parse(JSON.stringify(item)) as OutboxItem;
+	await Promise.all([t.store.put({ item: plain, parked: null }, item.id), t.done]);
 }
 
 export const all = async (): Promise<readonly Kept[]> => (await box()).getAll('items');
@@ -38,7 +39,8 @@ export const drop = async (id: string): Promise<void> => (await box()).delete('i
 export const draftOf = async <T>(key: string): Promise<T | undefined> =>
 	(await (await box()).get('drafts', key)) as T | undefined;
 export const keepDraft = async (key: string, draft: unknown): Promise<void> =>
-	void (await (await box()).put('drafts', draft, key));
+	// As plain data: what a page holds may be watched, and is not taken as it is.
+	void (await (await box()).put('drafts', JSON.parse(JSON.stringify(draft)) as unknown, key));
 export const dropDraft = async (key: string): Promise<void> => (await box()).delete('drafts', key);
 
 export type Sending =

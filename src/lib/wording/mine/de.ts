@@ -17,6 +17,7 @@ export const de: Readonly<Record<MineKey, string>> = {
 	today: 'Heute',
 	dayOff: 'Heute ist ein freier Tag.',
 	nextDay: 'Als Nächstes: {{day}}.',
+	bring: 'Heute schon machen',
 	nothing: 'Im Moment ist Ihnen nichts aufgegeben.',
 	begin: 'Anfangen',
 	goOn: 'Weitermachen, wo Sie waren',

@@ -14,6 +14,7 @@ export const en = {
 	today: 'Today',
 	dayOff: 'Today is a day off.',
 	nextDay: 'Next: {{day}}.',
+	bring: 'Do it today instead',
 	nothing: 'Nothing is given to you at the moment.',
 	begin: 'Begin',
 	goOn: 'Go on where you were',

@@ -8,10 +8,11 @@ import { endLink, giveLink, linkShown } from '#lib/server/usecase/client-link.ts
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, params }) =>
-	clientPage(locals, params.id, 'what is handed out', async (_, t, ctx) => {
+	clientPage(locals, params.id, 'what is handed out', async (r, t, ctx) => {
 		const { link, agreed } = await linkShown(t, params.id);
 		return {
 			agreed,
+			week: r.head.week?.day ?? null,
 			link:
 				link === null
 					? null

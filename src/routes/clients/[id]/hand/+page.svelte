@@ -4,6 +4,7 @@
 	import Said from '#lib/ui/Said.svelte';
 	import OwnPage from '#lib/ui/hand/OwnPage.svelte';
 	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
+	import { shortDay } from '#lib/wording/days.ts';
 
 	let { data, form } = $props();
 	let lost = $state('');
@@ -24,4 +25,13 @@
 		{wrong}
 		say={(text) => (lost = text)}
 	/>
+	<section aria-label="Calendar" class="rule mt-4 pt-3">
+		<h3>The week in their calendar</h3>
+		{#if data.week}<p>
+				<a href="/clients/{data.head.id}/hand/week.ics" data-sveltekit-reload download
+					>The week signed {shortDay(data.week)} as a file for any calendar</a
+				>. <span class="label">Whole days, so that no time zone moves them; a new week takes its place.</span>
+			</p>
+		{:else}<p>No week is signed yet: <a href="/clients/{data.head.id}/week">sign one</a>.</p>{/if}
+	</section>
 </main>

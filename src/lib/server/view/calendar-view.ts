@@ -1,0 +1,28 @@
+/** The signed week of a client as a calendar file; undefined where none is signed. */
+import type { Day } from '#lib/core/base/calendar-day.ts';
+import { arrangedSec } from '#lib/core/plan/week.ts';
+import { weekCalendar } from '#lib/exchange/week-calendar.ts';
+import { clockText } from '#lib/wording/week.ts';
+import type { ClientRecord } from '../record/load.ts';
+import { coolDownsOf, signedTurns, warmUpsOf, workIn } from '../record/week-of.ts';
+
+export function calendarOf(r: ClientRecord, today: Day, practice: string): string | undefined {
+	const { week } = r.head;
+	if (week === null) return undefined;
+	const work = new Map(
+		[...workIn(r, today), ...warmUpsOf(r, today), ...coolDownsOf(r, today)].map((w) => [w.id, w])
+	);
+	return weekCalendar({
+		id: r.head.id,
+		title: 'Exercises',
+		practice,
+		from: today,
+		days: signedTurns(week, work).map(({ weekday, turns }) => ({
+			weekday,
+			titles: turns.flat().map((w) => w.title),
+			minutes: Math.round(arrangedSec(turns) / 60)
+		})),
+		stamp: new Date(`${week.day}T12:00:00Z`),
+		minutesText: (minutes) => clockText(minutes * 60)
+	});
+}
