@@ -17,11 +17,11 @@ const chromium = [
  */
 const LANES: Readonly<Record<string, { readonly files: string; readonly port: number }>> = {
 	first: { files: '**/[1236]-*.e2e.ts', port: 4399 },
-	second: { files: '**/[4578]-*.e2e.ts', port: 4397 },
+	second: { files: '**/[4578]*-*.e2e.ts', port: 4397 },
 	own: { files: '**/9-*.e2e.ts', port: 4398 }
 };
 const lane = process.env.FLOWS ?? '';
-const { files, port } = LANES[lane] ?? { files: '**/[1-8]-*.e2e.ts', port: 4399 };
+const { files, port } = LANES[lane] ?? { files: '**/[1-8]*-*.e2e.ts', port: 4399 };
 process.env.FLOW_PORT ??= String(port);
 
 export default defineConfig({

@@ -5,7 +5,7 @@
 	import { mineHere } from './context.ts';
 	import Countdown from './Countdown.svelte';
 	import MovingFrames from './MovingFrames.svelte';
-	import { doseOf, didOf, type Did, type Run } from './run.ts';
+	import { doseOf, didOf, isBegun, type Did, type Run } from './run.ts';
 	import Tap from './Tap.svelte';
 
 	interface Props {
@@ -46,7 +46,7 @@
 		doing = 'set';
 	}
 	function goOn(): void {
-		missing = logged && did.sets + (did.lastReps ?? 0) > 0 && did.effort === '';
+		missing = logged && isBegun(did) && did.effort === '';
 		if (!missing) next();
 	}
 	function leave(): void {

@@ -73,6 +73,16 @@ describe('a run', () => {
 		expect(session.incompleteBecause).toBe('pain');
 		expect(session.pains[0]?.peak).toBe(5);
 	});
+	it('what hurt before a repetition was done of it is logged, with its pain and none done', () => {
+		const w = work();
+		const run = withDid({ ...begin([w], '2026-03-12', fresh), pains: PAINS }, w, {
+			...{ sets: 0, lastReps: 0, because: 'pain', effort: '6', hurt: 8 }
+		});
+		const parsed = sent(run, [w]);
+		if (!parsed.ok) throw new Error(JSON.stringify(parsed.issues));
+		expect(parsed.logs[0]?.session.sets.map((s) => s.reps)).toEqual([0, 0, 0]);
+		expect(parsed.logs[0]?.session).toMatchObject({ incompleteBecause: 'pain', pains: [{ peak: 8 }] });
+	});
 	it('asks what is missing: how hard it was, pain before, worst and after', () => {
 		const w = work();
 		const run = withDid(begin([w], '2026-03-12', fresh), w, { sets: 3 });

@@ -70,9 +70,13 @@ export function onward(run: Run, work: readonly MineWork[], from = run.at): Run 
 	return next === -1 ? { ...run, phase: 'after' } : { ...run, phase: 'work', at: next };
 }
 
-/** What is logged: done at least in part, and said how hard it was. */
+/** Begun: a repetition was done of it, or it hurt before one was. */
+export const isBegun = ({ sets, lastReps, hurt }: Did): boolean =>
+	sets + (lastReps ?? 0) > 0 || hurt !== null;
+
+/** What is logged. */
 export const toLog = (run: Run, work: readonly MineWork[]): readonly MineWork[] =>
-	work.filter((w) => w.exerciseId !== null && didOf(run, w).sets + (didOf(run, w).lastReps ?? 0) > 0);
+	work.filter((w) => w.exerciseId !== null && isBegun(didOf(run, w)));
 
 export const regionsOf = (run: Run, work: readonly MineWork[]): readonly string[] => [
 	...new Set(toLog(run, work).flatMap((w) => w.region ?? []))

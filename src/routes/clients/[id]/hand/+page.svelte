@@ -30,8 +30,9 @@
 		{#if data.week}<p>
 				<a href="/clients/{data.head.id}/hand/week.ics" data-sveltekit-reload download
 					>The week signed {shortDay(data.week)} as a file for any calendar</a
-				>. <span class="label">Whole days, so that no time zone moves them; a new week takes its place.</span>
+				>
 			</p>
+			<p class="label">Whole days, so that no time zone moves them; a new week takes its place.</p>
 		{:else}<p>No week is signed yet: <a href="/clients/{data.head.id}/week">sign one</a>.</p>{/if}
 	</section>
 </main>
