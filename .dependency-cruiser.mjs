@@ -11,7 +11,10 @@ export default {
 			name: 'no-unresolvable',
 			severity: 'error',
 			from: { pathNot: tests },
-			to: { couldNotResolve: true, pathNot: ['^\\$app/', '\\$types$', '\\?worker$', '\\?raw$', '^fhir/r4$'] }
+			to: {
+				couldNotResolve: true,
+				pathNot: ['^\\$app/', '^\\$service-worker$', '\\$types$', '\\?worker$', '\\?raw$', '^fhir/r4$']
+			}
 		},
 		{
 			// The shape of a row may be shared; what is read may not.

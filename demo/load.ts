@@ -12,6 +12,7 @@ import { inPracticeOf } from '#lib/server/db/in-practice.ts';
 import type { Context } from '#lib/server/usecase/actor.ts';
 import { CLIENTS, EQUIPMENT, PRACTICE, STAFF } from './people.ts';
 import { Life } from './life.ts';
+import type { World } from './world.ts';
 import { signWeeks } from './weeks.ts';
 import { ROSTER, ROSTER_DAYS } from './roster.ts';
 
@@ -110,22 +111,26 @@ export async function loadDemo(o: DemoOptions): Promise<void> {
 			today: o.today,
 			trainerId: members.get('trainer') as string
 		};
-		for (const client of CLIENTS)
-			if (o.only === undefined || o.only.includes(client.key)) await new Life(client, world).run();
-		if (o.roster === true)
-			for (const client of ROSTER)
-				await new Life(client, { ...world, start: addDays(o.today, -ROSTER_DAYS) }).run();
-		if (o.roster === true)
-			await signWeeks(
-				(day) => as('physio', day),
-				o.today,
-				['Nerys', 'Bertil'],
-				idFrom(seeded(hash32('tidewater weeks')))
-			);
+		await lives(o, world, (day) => as('physio', day), idFrom(seeded(hash32('tidewater weeks'))));
 	} finally {
 		await pool.end();
 	}
 	await analyse(o.ownerUrl);
+}
+
+/** The clients one after another, and with them the rest of the practice's list where it is wanted. */
+async function lives(
+	o: DemoOptions,
+	world: World,
+	physio: (day: Day) => Context,
+	weekId: (day: Day) => string
+): Promise<void> {
+	for (const client of CLIENTS)
+		if (o.only === undefined || o.only.includes(client.key)) await new Life(client, world).run();
+	if (o.roster !== true) return;
+	for (const client of ROSTER)
+		await new Life(client, { ...world, start: addDays(o.today, -ROSTER_DAYS) }).run();
+	await signWeeks(physio, o.today, ['Nerys', 'Bertil'], weekId);
 }
 
 /** Fresh tables have no statistics yet, and autovacuum comes too late for the first minute. */

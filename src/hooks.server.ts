@@ -22,6 +22,7 @@ import { log } from '#lib/server/http/log.ts';
 import { isMine, mineAt } from '#lib/server/http/mine.ts';
 import type { Actor, Context } from '#lib/server/usecase/actor.ts';
 import { isReady } from '#lib/server/usecase/is-ready.ts';
+import { sendNudges } from '#lib/server/usecase/nudge.ts';
 import { noteRefusedLook } from '#lib/server/usecase/show-access.ts';
 import { membershipsOf, type Membership } from '#lib/server/usecase/memberships.ts';
 
@@ -35,10 +36,29 @@ export const init: ServerInit = async () => {
 	const { pool } = database();
 	secretOrEnd();
 	void checked(pool);
+	const nudging = setInterval(() => void nudge(), NUDGE_EVERY_MS).unref();
 	process.on('sveltekit:shutdown', async () => {
+		clearInterval(nudging);
 		await Promise.allSettled([pool.end(), authService().pool.end()]);
 	});
 };
+
+const NUDGE_EVERY_MS = 300_000;
+
+/** Reminders leave by themselves; what goes wrong is logged and tried at the next turn. */
+async function nudge(): Promise<void> {
+	if (!roleChecked) return;
+	try {
+		const sent = await sendNudges({
+			now: new Date(),
+			fixed: demoDay.today(),
+			origin: process.env.ORIGIN ?? ''
+		});
+		if (sent > 0) log.info({ nudges: sent });
+	} catch (e) {
+		log.error({ nudges: (e as { code?: string }).code ?? 'failed' });
+	}
+}
 
 /** Without a secret of its own nothing is served: better no server than one that looks ready and signs nobody in. */
 function secretOrEnd(): void {

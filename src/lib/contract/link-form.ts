@@ -1,6 +1,6 @@
-/** The forms that give and end the link of a client's own page. */
+/** What is handed out: the forms that give and end the link of a client's own page, and the words of a letter. */
 import { z } from 'zod';
-import { uuid } from './basics.ts';
+import { text, uuid } from './basics.ts';
 
 export const LINK_DAYS = [7, 30, 90, 180] as const;
 const days = LINK_DAYS.map(String) as [string, ...string[]];
@@ -19,3 +19,6 @@ export const giveLinkForm = z.object({
 		.default('')
 });
 export const endLinkForm = z.object({ id: uuid, basedOn: uuid });
+
+/** The practitioner's own words of a letter. */
+export const letterForm = z.object({ words: text(1500).default('') });

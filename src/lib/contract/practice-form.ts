@@ -92,7 +92,17 @@ export const memberForm = z.object({
 const weeks = (what: string, least: number, most: number) =>
 	typedWhole(what, least, most, 'weeks').transform((v) => v ?? null);
 
+/** An hour on the wall. */
+const hour = (what: string) =>
+	typedWhole(what, 0, 23).transform((v, ctx) => {
+		if (v !== undefined) return v;
+		ctx.addIssue({ code: 'custom', message: `${what}: an hour, 0 to 23.` });
+		return z.NEVER;
+	});
+
 export const settingsForm = z.object({
+	quietFrom: hour('Quiet from'),
+	quietTo: hour('Quiet until'),
 	id: uuid,
 	name: text(80).min(2, 'What is the practice called?'),
 	tz: zone,

@@ -38,6 +38,8 @@ export interface Tables {
 		default_brace: Generated<string>;
 		trainer_signs: Generated<string>;
 		retention_years: Generated<number>;
+		quiet_from: Generated<number>;
+		quiet_to: Generated<number>;
 	};
 	invitation: Owned & {
 		email: string;
@@ -343,7 +345,14 @@ export interface Tables {
 	receipt: Appended & { verb: string; client_id: string | null; outcome: Json };
 	access_log: Appended & { client_id: string; what: string };
 	client_week: Appended & { client_id: string; local_day: Days; content: Json };
-	client_link: Appended & { client_id: string; local_day: Days; token_hash: string; expires_at: Date };
+	client_link: Appended & {
+		client_id: string;
+		local_day: Days;
+		token_hash: string;
+		expires_at: Date;
+		email?: string;
+	};
+	nudge: Owned & { client_id: string; local_day: Days; at: Generated<Date> };
 	client_device: Owned & {
 		client_id: string;
 		link_id: string;

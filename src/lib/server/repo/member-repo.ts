@@ -17,3 +17,14 @@ export async function licensedMembers(t: PracticeTransaction, today: Day): Promi
 			(m.ended_at === null || m.ended_at > today)
 	).length;
 }
+
+/** The licence number of whoever acts; null of one without. */
+export async function licenceOf(t: PracticeTransaction): Promise<string | null> {
+	const row = await t.trx
+		.selectFrom('member')
+		.select('licence_no')
+		.where('practice_id', '=', t.practiceId)
+		.where('id', '=', t.memberId)
+		.executeTakeFirst();
+	return row?.licence_no ?? null;
+}

@@ -23,6 +23,9 @@ export interface PracticeSettings {
 	readonly trainerSigns: string;
 	/** Years a record is kept after the last work on it, before it may be erased. */
 	readonly retentionYears: number;
+	/** Hours, 0 to 23, in which nothing leaves for a client by itself. */
+	readonly quietFrom: number;
+	readonly quietTo: number;
 }
 
 export async function practiceSettings(t: PracticeTransaction): Promise<PracticeSettings> {
@@ -45,7 +48,9 @@ export async function practiceSettings(t: PracticeTransaction): Promise<Practice
 		retestWeeks: p.retest_weeks,
 		brace: p.default_brace,
 		trainerSigns: p.trainer_signs,
-		retentionYears: p.retention_years
+		retentionYears: p.retention_years,
+		quietFrom: p.quiet_from,
+		quietTo: p.quiet_to
 	};
 }
 
@@ -66,7 +71,9 @@ export const setPractice = (t: PracticeTransaction, s: PracticeSettings) =>
 			retest_weeks: s.retestWeeks,
 			default_brace: s.brace,
 			trainer_signs: s.trainerSigns,
-			retention_years: s.retentionYears
+			retention_years: s.retentionYears,
+			quiet_from: s.quietFrom,
+			quiet_to: s.quietTo
 		})
 		.where('id', '=', t.practiceId)
 		.execute();

@@ -76,6 +76,7 @@ const MAY = {
 	'check in': ['trainer', 'licensed', 'client'],
 	'show own page': ['client'],
 	'give a link': ['trainer', 'licensed'],
+	'write a letter': ['licensed'],
 	'put right': ['trainer', 'licensed'],
 	'end an episode': ['licensed'],
 	sign: ['trainer', 'licensed'],

@@ -20,6 +20,8 @@ interface NewLink {
 	readonly clientId: string;
 	readonly tokenHash: string;
 	readonly days: (typeof LINK_DAYS)[number];
+	/** Where reminders go; empty, none are sent. */
+	readonly email?: string;
 	/** The link that the page showed, which ends; null where there was none. */
 	readonly basedOn: string | null;
 }
@@ -32,13 +34,13 @@ export const giveLink = command<NewLink, { readonly until: string; readonly name
 	verb: 'give a link',
 	id: (l) => l.id,
 	client: (l) => l.clientId,
-	run: async ({ id, clientId, tokenHash, days, basedOn }, { t, ctx, recordedAt }) => {
+	run: async ({ id, clientId, tokenHash, days, basedOn, email = '' }, { t, ctx, recordedAt }) => {
 		const { consents } = await intakeOf(t, clientId);
 		if (!agreedTo(consents).has('phone-link')) return invalid('', NOT_AGREED);
 		if (((await linkOf(t, clientId))?.id ?? null) !== basedOn) return conflict(CHANGED);
 		const until = new Date(ctx.now.getTime() + days * DAY_MS);
 		const row = {
-			...{ id, client_id: clientId, local_day: ctx.today, token_hash: tokenHash, expires_at: until },
+			...{ id, client_id: clientId, local_day: ctx.today, token_hash: tokenHash, expires_at: until, email },
 			...(basedOn === null ? {} : { replaces_id: basedOn, reason: 'another link' })
 		};
 		return (await append(t, 'client_link', row, recordedAt)) === 'conflict'

@@ -11,6 +11,7 @@ import { effectiveChain } from '../record/effective-chain.ts';
 import { regionsOf } from '../record/facts-of.ts';
 import type { ClientRecord } from '../record/load.ts';
 import { toLog } from '../view/to-log.ts';
+import type { Letter } from '../mail/mail.ts';
 import type { Context } from './actor.ts';
 import { checkIn } from './check-in.ts';
 import { endLink, giveLink, linkShown } from './client-link.ts';
@@ -18,6 +19,7 @@ import { prescribe } from './prescribe.ts';
 import { showClient } from './show-client.ts';
 import { showMine } from './show-mine.ts';
 import { signDecision } from './sign-decision.ts';
+import { sendNudges } from './nudge.ts';
 import { takeIn } from './take-in.ts';
 
 let d: TestDatabase;
@@ -303,5 +305,82 @@ describe('what the page kept', () => {
 		// The practitioner's session holds it too.
 		const held = toLog(after, physio.today, []).map((e) => e.held?.by);
 		expect(held.every((by) => by === 'flag')).toBe(true);
+	});
+});
+
+describe('a reminder of a missing morning', () => {
+	const at = (hour: number, day = physio.today) => ({
+		now: new Date(`2026-03-12T${String(hour).padStart(2, '0')}:30:00Z`),
+		fixed: day,
+		origin: 'https://rooms.example'
+	});
+	const letters: Letter[] = [];
+	const send = (l: Letter): Promise<boolean> => {
+		letters.push(l);
+		return Promise.resolve(true);
+	};
+	const nudged = async (hour: number, day?: string): Promise<readonly string[]> => {
+		letters.length = 0;
+		await sendNudges(at(hour, day), d.pool, send);
+		return letters.map((l) => l.to);
+	};
+	async function withAddress(name: string, email: string): Promise<ClientRecord> {
+		const { r, id } = await linked(name);
+		await d.owner.query('update client_link set email = $2 where id = $1', [id, email]);
+		return r;
+	}
+	const letter = (clientId: string, given: boolean) =>
+		physio.inPractice((t) =>
+			append(t, 'consent', {
+				...{ id: randomUUID(), client_id: clientId, purpose: 'letters', given, local_day: physio.today }
+			})
+		);
+	it('goes once, by day, to whom had a session yesterday and no morning; to nobody in quiet hours or who wants no letters', async () => {
+		const r = await withAddress('Odile', 'odile@harbour.example');
+		await letter(r.head.id, true);
+		const yesterday = addDays(physio.today, -1);
+		expect(r.logs.some((l) => l.session.date === yesterday)).toBe(true);
+		await d.owner.query(`delete from checkin where client_id = $1 and local_day = $2`, [
+			r.head.id,
+			physio.today
+		]);
+		expect(await nudged(8)).toEqual([]);
+		expect(await nudged(17)).toEqual([]);
+		await d.owner.query('update practice set quiet_from = 10, quiet_to = 13');
+		expect(await nudged(11)).toEqual([]);
+		await d.owner.query('update practice set quiet_from = 20, quiet_to = 9');
+		await letter(r.head.id, false);
+		expect(await nudged(11)).toEqual([]);
+		await letter(r.head.id, true);
+		// Two servers at once send one.
+		letters.length = 0;
+		await Promise.all([sendNudges(at(11), d.pool, send), sendNudges(at(11), d.pool, send)]);
+		expect(letters.map((l) => l.to)).toEqual(['odile@harbour.example']);
+		expect(letters[0]?.text).toContain('https://rooms.example/mine/morning');
+		// Of what is treated it says nothing.
+		expect(`${letters[0]?.subject}${letters[0]?.text}`).not.toMatch(/knee|hip|back|pain/i);
+		expect(await nudged(12)).toEqual([]);
+	});
+	it('goes to nobody whose morning is in, who had no session, or whose link is over', async () => {
+		const r = await withAddress('Odile', 'odile@harbour.example');
+		await d.owner.query('delete from nudge');
+		expect(await nudged(11)).toEqual(['odile@harbour.example']);
+		await d.owner.query('delete from nudge');
+		expect(await nudged(11, addDays(physio.today, 3))).toEqual([]);
+		const morning = { id: randomUUID(), region: regionsOf(r)[0]!, pain: 2, swelling: 'none' as const };
+		value(
+			await checkIn(physio, {
+				...{ id: randomUUID(), clientId: r.head.id, day: physio.today },
+				regions: [morning],
+				events: []
+			})
+		);
+		expect(await nudged(11)).toEqual([]);
+		await d.owner.query(`delete from checkin where client_id = $1 and local_day = $2`, [
+			r.head.id,
+			physio.today
+		]);
+		await d.owner.query(`update client_link set expires_at = now() where client_id = $1`, [r.head.id]);
+		expect(await nudged(11)).toEqual([]);
 	});
 });

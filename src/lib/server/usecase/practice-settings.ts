@@ -41,7 +41,9 @@ const LABEL: Readonly<Record<keyof PracticeSettings, string>> = {
 	retestWeeks: 'weeks a measured range holds',
 	brace: 'bracing of new clients',
 	trainerSigns: 'what trainers sign',
-	retentionYears: 'years a record is kept'
+	retentionYears: 'years a record is kept',
+	quietFrom: 'begin of the quiet hours',
+	quietTo: 'end of the quiet hours'
 };
 const FIELDS = Object.keys(LABEL) as readonly (keyof PracticeSettings)[];
 

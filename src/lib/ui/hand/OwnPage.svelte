@@ -85,7 +85,13 @@
 				value="90"
 				items={LINK_DAYS.map((d) => ({ value: String(d), name: FOR[d] ?? '' }))}
 			/>
-			<Field name="email" label="By letter to, or empty" type="email" width="w-64" wrong={wrong('email')} />
+			<Field
+				name="email"
+				label="Letter and reminders to, or empty"
+				type="email"
+				width="w-64"
+				wrong={wrong('email')}
+			/>
 			<Act kind={link ? 'quiet' : 'primary'} disabled={!agreed}
 				>{link ? 'Another link in its place' : 'Give the link'}</Act
 			>

@@ -35,7 +35,9 @@
 		retestWeeks: weeksOf(typed?.retestWeeks ?? data.settings.retestWeeks),
 		brace: typed?.brace ?? data.settings.brace,
 		trainerSigns: typed?.trainerSigns ?? data.settings.trainerSigns,
-		retentionYears: String(typed?.retentionYears ?? data.settings.retentionYears)
+		retentionYears: String(typed?.retentionYears ?? data.settings.retentionYears),
+		quietFrom: String(typed?.quietFrom ?? data.settings.quietFrom),
+		quietTo: String(typed?.quietTo ?? data.settings.quietTo)
 	});
 </script>
 
@@ -106,6 +108,32 @@
 			/>
 		</div>
 		<p class="label">Who is a client already keeps theirs; a licensed user changes it with them.</p>
+	</section>
+	<section class="grid gap-1" aria-label="Quiet hours">
+		<div class="flex flex-wrap items-end gap-4">
+			<Field
+				name="quietFrom"
+				label="Quiet from"
+				unit="h"
+				inputmode="numeric"
+				value={shown.quietFrom}
+				wrong={wrong('quietFrom')}
+				width="w-16"
+			/>
+			<Field
+				name="quietTo"
+				label="until"
+				unit="h"
+				inputmode="numeric"
+				value={shown.quietTo}
+				wrong={wrong('quietTo')}
+				width="w-16"
+			/>
+		</div>
+		<p class="label">
+			No reminder leaves for a client in these hours, on their own clock. A missing morning is asked for once,
+			between 10 and 16.
+		</p>
 	</section>
 	<section class="grid gap-1" aria-label="What holds for how long">
 		<div class="flex flex-wrap items-end gap-4">

@@ -14,8 +14,14 @@ export const TABLES: readonly Table[] = [
 	{
 		name: 'client_link',
 		appended: true,
+		columns: `client_id uuid not null, local_day date not null, token_hash text not null, expires_at timestamptz not null, email text not null default ''`,
+		keys: 'foreign key (practice_id, client_id) references client (practice_id, id)'
+	},
+	{
+		// One reminder a day, whoever sends it.
+		name: 'nudge',
 		columns:
-			'client_id uuid not null, local_day date not null, token_hash text not null, expires_at timestamptz not null',
+			'client_id uuid not null, local_day date not null, at timestamptz not null default now(), unique (practice_id, client_id, local_day)',
 		keys: 'foreign key (practice_id, client_id) references client (practice_id, id)'
 	},
 	{
@@ -106,12 +112,44 @@ begin
 	return new;
 end $$;`;
 
-const OPENED = ['open_device(text, text, uuid)', 'client_at(text)'];
+/** Hours in which nothing leaves for a client by itself. */
+const QUIET = `alter table practice
+	add column quiet_from smallint not null default 20 check (quiet_from between 0 and 23),
+	add column quiet_to smallint not null default 9 check (quiet_to between 0 and 23);
+grant update (quiet_from, quiet_to) on practice to bolster_app;`;
+
+/**
+ * Whose morning is missing after a session, over all practices: with a link that is good, an address, and letters agreed to; nobody was reminded today. Writing the
+ * reminder down comes first, so that two servers send one. In a demo the day stands still.
+ */
+const NUDGES = `create function nudges_due(fixed date) returns table (practice_id uuid, client_id uuid, email text, name text, practice text, tz text, language text,
+	quiet_from smallint, quiet_to smallint, local_day date)
+language sql stable security definer set search_path = public as
+$$ select x.practice_id, x.client_id, x.email, n.name, p.name, c.tz,
+	(select s.language from client_setting s where s.practice_id = x.practice_id and s.client_id = x.client_id order by s.recorded_at desc limit 1), p.quiet_from, p.quiet_to, d.day
+from client_link x join client c on c.practice_id = x.practice_id and c.id = x.client_id join practice p on p.id = x.practice_id
+join person n on n.practice_id = x.practice_id and n.client_id = x.client_id
+cross join lateral (select coalesce(fixed, ((now() at time zone c.tz) - interval '3 hours')::date) as day) d
+where x.email <> '' and good_link(x)
+	and coalesce((select k.given from consent k where k.practice_id = x.practice_id and k.client_id = x.client_id and k.purpose = 'letters' order by k.recorded_at desc limit 1), false)
+	and exists (select 1 from visit v where v.practice_id = x.practice_id and v.client_id = x.client_id and v.local_day = d.day - 1 and not v.voided)
+	and not exists (select 1 from checkin m where m.practice_id = x.practice_id and m.client_id = x.client_id and m.moment = 'morning' and m.local_day = d.day and not m.voided)
+	and not exists (select 1 from nudge g where g.practice_id = x.practice_id and g.client_id = x.client_id and g.local_day = d.day) $$;
+create function note_nudge(pid uuid, cid uuid, day date) returns boolean language sql security definer set search_path = public as
+$$ with written as (insert into nudge (practice_id, id, client_id, local_day) values (pid, gen_random_uuid(), cid, day) on conflict do nothing returning 1)
+select exists (select 1 from written) $$;`;
+
+const OPENED = [
+	'nudges_due(date)',
+	'note_nudge(uuid, uuid, date)',
+	'open_device(text, text, uuid)',
+	'client_at(text)'
+];
 
 export const up = [
 	...TABLES.map(createTable),
 	// A device is made and ended through its link alone.
-	`revoke insert, update on client_device from bolster_app;
+	`revoke insert, update on client_device, nudge from bolster_app;
 create index on client_week (practice_id, client_id);
 create index on client_link (practice_id, client_id);
 create unique index on client_link (token_hash) where not voided;`,
@@ -119,6 +157,8 @@ create unique index on client_link (token_hash) where not voided;`,
 		(t) => `create trigger as_written before insert on ${t} for each row execute function as_written();`
 	),
 	GOOD,
+	QUIET,
+	NUDGES,
 	WRITTEN,
 	DOORS,
 	NARROWED,

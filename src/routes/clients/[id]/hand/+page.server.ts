@@ -34,7 +34,7 @@ export const actions: Actions = {
 		const { id, days, email, basedOn } = parsed.data;
 		const token = linkTokenFor(id);
 		const done = await giveLink(ctx, {
-			...{ id, days, clientId: params.id, tokenHash: hashOf(token) },
+			...{ id, days, email, clientId: params.id, tokenHash: hashOf(token) },
 			basedOn: basedOn === '' ? null : basedOn
 		});
 		if (!done.ok) return refusal(form, done.refusal);

@@ -1,5 +1,7 @@
 <script lang="ts">
 	/** What a client takes along: their own page. */
+	import Textarea from 'flowbite-svelte/Textarea.svelte';
+	import Act from '#lib/ui/Act.svelte';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import Said from '#lib/ui/Said.svelte';
 	import OwnPage from '#lib/ui/hand/OwnPage.svelte';
@@ -25,6 +27,36 @@
 		{wrong}
 		say={(text) => (lost = text)}
 	/>
+	<section aria-label="Paper" class="rule mt-4 pt-3">
+		<h3>On paper</h3>
+		<p>
+			<a href="/clients/{data.head.id}/hand/handout.pdf" data-sveltekit-reload download
+				>Their exercises as a sheet to print</a
+			>
+		</p>
+		<p class="label">
+			Drawn at their own chair and step, with the week, and when to stop. What is held is not on it.
+		</p>
+		{#if data.head.licensed}
+			<form method="POST" action="/clients/{data.head.id}/hand/letter.pdf" class="mt-3" data-sveltekit-reload>
+				<label for="words" class="label block"
+					>To whoever referred: what you ask, points of Screen, in your own words</label
+				>
+				<Textarea
+					id="words"
+					name="words"
+					rows={3}
+					maxlength={1500}
+					class="w-full max-w-2xl border-edge bg-sheet text-base text-ink dark:bg-sheet dark:text-ink"
+				/>
+				<p class="label">
+					The rest is from the record: measurements with their change against error, open flags, pain, what is
+					given.
+				</p>
+				<Act kind="quiet">The letter as PDF</Act>
+			</form>
+		{:else}<p class="label mt-2">A letter to whoever referred is a licensed user’s.</p>{/if}
+	</section>
 	<section aria-label="Calendar" class="rule mt-4 pt-3">
 		<h3>The week in their calendar</h3>
 		{#if data.week}<p>
