@@ -27,15 +27,13 @@ const VIEWS = [
 	['measure', 'Wren', 'measure', 'desk'],
 	['envelope', 'Wren', 'envelope', 'desk'],
 	['plan', 'Nerys', 'plan', 'desk'],
+	['week', 'Nerys', 'week', 'desk'],
 	['ladders', 'Wren', 'ladders', 'desk'],
 	['ladder', 'Wren', 'ladder', 'desk'],
 	['library', '', '/library', 'desk'],
-	['own-steps', '', '/library/own', 'desk'],
 	['slip-hold', 'Wren', 'decide', 'desk'],
 	['trend', 'Nerys', 'trend', 'desk'],
 	['record', 'Nerys', 'record', 'desk'],
-	['clients', '', '/clients?status=all', 'desk'],
-	['arrive-phone', 'Wren', 'arrive', 'phone'],
 	['morning-phone', 'Saskia', 'morning', 'phone'],
 	['session-phone', 'Nerys', 'session', 'phone'],
 	['people', '', '/practice/people', 'owner'],
@@ -58,11 +56,6 @@ for (const kind of ['desk', 'phone', 'owner', 'dark']) {
 	for (const [name, client, view, of] of VIEWS.filter((v) => v[3] === kind)) {
 		await page.goto(`${base}/`);
 		if (view.startsWith('/')) await page.goto(`${base}${view}`);
-		if (name === 'own-steps') {
-			await page.getByLabel('Begin from').selectOption('step-down-tap');
-			await page.getByLabel('Called').fill('Pontoon edge tap');
-			await page.getByRole('button', { name: 'Into the form' }).click();
-		}
 		if (client) {
 			const href = await page.getAttribute(`a:has-text("${client}")`, 'href');
 			await page.goto(`${base}${href.replace(/[a-z]+$/, view)}`);
@@ -87,4 +80,35 @@ for (const kind of ['desk', 'phone', 'owner', 'dark']) {
 	}
 	await context.close();
 }
+/** The client's own page, on a phone of theirs: its link is given on the desk first. */
+const desk = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' });
+const given = await desk.newPage();
+await given.goto(`${base}/sign-in`);
+await given.fill('[name=email]', STAFF[0].email);
+await given.fill('[name=password]', STAFF[0].password);
+await given.click('button:has-text("Sign in")');
+await given.waitForURL(`${base}/`);
+const href = await given.getAttribute('a:has-text("Nerys")', 'href');
+await given.goto(`${base}${href.replace(/[a-z]+$/, 'hand')}`);
+await given.waitForSelector('html[data-ready]');
+await given.click('button:has-text("Give the link"), button:has-text("Another link")');
+const link = await given.getByTestId('link').textContent();
+const phone = await browser.newContext({
+	...{ viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true, locale: 'en-GB' }
+});
+const mine = await phone.newPage();
+await mine.goto(link);
+await mine.click('button:has-text("Open my page")');
+await mine.waitForURL(/mine$/);
+await mine.waitForTimeout(1500);
+await mine.screenshot({ path: join(root, 'docs/screenshots/own-page-phone.png') });
+await mine.click('a:has-text("Begin")');
+for (const group of await mine.locator('fieldset').all())
+	await group.locator('label:has(input[value="1"])').first().click();
+await mine.click('button:has-text("No, nothing of it")');
+await mine.getByTestId('run-exercise').waitFor();
+await mine.click('button:has-text("Leave it out")');
+await mine.waitForTimeout(1200);
+await mine.screenshot({ path: join(root, 'docs/screenshots/own-session-phone.png') });
+console.log('docs/screenshots/own-page-phone.png, own-session-phone.png');
 await browser.close();

@@ -235,7 +235,7 @@ test('the work stands in its order beside each name; after a save the next step 
 	await openClient(page, 'Wren', 'envelope');
 	const rail = page.getByRole('navigation', { name: 'Work on this client', exact: true });
 	await expect(rail.getByRole('heading')).toHaveText(['know', 'plan', 'do', 'judge']);
-	await expect(rail.getByRole('link')).toHaveCount(13);
+	await expect(rail.getByRole('link')).toHaveCount(15);
 	await expect(rail.locator('[aria-current=page]')).toContainText('Envelope');
 	// The keys of a screen: said at its foot, listed, off and on again.
 	await page.getByTestId('keys-hint').click();

@@ -37,7 +37,7 @@ const back = (
 	methods: ['inclinometer', 'device', 'by-eye'],
 	usual: [aaos(usual)]
 });
-const ANGLE: readonly MethodId[] = ['goniometer', 'inclinometer', 'device', 'by-eye'];
+const ANGLE: readonly MethodId[] = ['goniometer', 'inclinometer', 'device', 'phone', 'by-eye'];
 
 export const RANGES: Readonly<Record<RangeId, RangeKind>> = {
 	hipFlexion: {
@@ -237,6 +237,13 @@ export const METHODS: Readonly<Record<MethodId, Method>> = {
 		name: 'digital inclinometer',
 		errorDeg: 2,
 		realChangeDeg: 4,
+		source: 'common-practice'
+	},
+	phone: {
+		id: 'phone',
+		name: 'phone laid on the limb',
+		errorDeg: 4,
+		realChangeDeg: 6,
 		source: 'common-practice'
 	},
 	'by-eye': { id: 'by-eye', name: 'by eye', errorDeg: 10, realChangeDeg: 15, source: 'common-practice' }

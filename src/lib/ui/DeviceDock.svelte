@@ -1,8 +1,9 @@
 <script lang="ts">
 	/** A device beside the sheet: chosen, started, watched, stopped; what it measured is put into the field in focus. Files do the same. */
-	import { gather, type Quantity } from '#lib/contract/device.ts';
+	import { gather, type DeviceLine, type Quantity } from '#lib/contract/device.ts';
 	import type { Stream } from '#lib/core/measure/stream.ts';
 	import { cannotText, forceText, movementText } from '#lib/wording/measure.ts';
+	import { phoneLines } from './measure/phone.ts';
 	import type { StreamOutcome } from './stream-outcome.ts';
 
 	interface Props {
@@ -15,14 +16,15 @@
 			question: { quantity: 'angle' | 'force'; stream: Stream } | { csv: string }
 		) => Promise<StreamOutcome>;
 		readonly csvOf: (quantity: 'angle' | 'force', stream: Stream) => string;
-		readonly put: (outcome: StreamOutcome) => void;
+		readonly put: (outcome: StreamOutcome, phone: boolean) => void;
 		readonly putSeconds: (seconds: number) => void;
 	}
 	let { target, about, wants, seed, analyse, csvOf, put, putSeconds }: Props = $props();
 	const DEVICES = [
 		{ id: 'sim-inclinometer', quantity: 'angle', name: 'Inclinometer (simulated)' },
 		{ id: 'sim-gauge', quantity: 'force', name: 'Force gauge (simulated)' },
-		{ id: 'sim-pedal', quantity: 'press', name: 'Stopwatch pedal (simulated)' }
+		{ id: 'sim-pedal', quantity: 'press', name: 'Stopwatch pedal (simulated)' },
+		{ id: 'phone', quantity: 'angle', name: 'This phone, laid on the limb' }
 	] as const;
 	let chosen = $state('');
 	const device = $derived(
@@ -34,12 +36,24 @@
 	let outcome: StreamOutcome | undefined = $state.raw();
 	let stop: AbortController | undefined = $state.raw();
 	let trace = $state('');
+	/** What is shown was measured with the phone. */
+	let byPhone = $state(false);
 
 	async function start(): Promise<void> {
 		stop = new AbortController();
 		[said, outcome, trace, live] = ['', undefined, '', 'waiting for the device'];
 		const got = gather();
 		try {
+			if (device.id === 'phone') {
+				const line = (l: DeviceLine): void => {
+					said = got.take(JSON.stringify(l)) ?? said;
+					show(got.stream(), got.last());
+				};
+				await phoneLines(stop.signal, line, (text) => (live = text));
+				stop = undefined;
+				await finish(got.stream(), got.quantity());
+				return;
+			}
 			const answer = await fetch(
 				`/devices/${device.id}/stream?${new URLSearchParams({ about: String(Math.round(about)), seed: String(seed), pace })}`,
 				{ signal: stop.signal }
@@ -56,7 +70,8 @@
 				show(got.stream(), got.last());
 			}
 		} catch (e) {
-			if (!(e instanceof DOMException && e.name === 'AbortError'))
+			if (device.id === 'phone') said = (e as Error).message;
+			else if (!(e instanceof DOMException && e.name === 'AbortError'))
 				said = 'The device does not answer. What was measured so far is kept; start it again.';
 		}
 		stop = undefined;
@@ -87,6 +102,7 @@
 			return;
 		}
 		if (quantity === undefined || stream.samples.length === 0) return;
+		byPhone = device.id === 'phone';
 		outcome = await analyse({ quantity, stream });
 	}
 
@@ -131,7 +147,8 @@
 			class="max-w-full rounded-md border border-edge bg-sheet py-1 pr-7 pl-2 text-sm text-ink"
 		>
 			<option value="">{DEVICES.find((d) => d.quantity === wants)?.name}</option>
-			{#each DEVICES.filter((d) => d.quantity !== wants) as d (d.id)}<option value={d.id}>{d.name}</option
+			{#each DEVICES.filter((d) => d !== DEVICES.find((x) => x.quantity === wants)) as d (d.id)}<option
+					value={d.id}>{d.name}</option
 				>{/each}
 		</select>
 		<select
@@ -182,7 +199,7 @@
 			<div class="mt-1 flex flex-wrap gap-3">
 				{#if outcome.answer.kind !== 'cannot-tell'}<button
 						type="button"
-						onclick={() => outcome && put(outcome)}
+						onclick={() => outcome && put(outcome, byPhone)}
 						class="cursor-pointer text-sm font-semibold text-accent underline">Put into {target}</button
 					>{/if}
 				<button type="button" onclick={save} class="cursor-pointer text-sm text-accent underline"

@@ -36,7 +36,10 @@
 	let { kind, ids, body, age, sex, today, last, values, wrong, onfocus }: Props = $props();
 	const name = (side: Side, field: SheetField): string => `${kind.id}.${side}.${field}`;
 	const shownSides = $derived(sidesRead(kind));
-	let method = $derived<MethodId>(kind.methods[0] ?? 'goniometer');
+	/** As a device said, until another is chosen. */
+	let method = $derived<MethodId>(
+		kind.methods.find((m) => m === values[`${kind.id}.method`]) ?? kind.methods[0] ?? 'goniometer'
+	);
 	const usual = $derived(usualFor(kind, age, sex));
 	const span = $derived(usualSpan(usual));
 	const spanText = $derived(

@@ -48,7 +48,14 @@ export interface UsualValue {
 export const STOPS = ['stretch', 'pain', 'pinch', 'block', 'muscle', 'fear'] as const;
 export type Stop = (typeof STOPS)[number];
 
-export const METHOD_IDS = ['goniometer', 'inclinometer', 'knee-to-wall', 'device', 'by-eye'] as const;
+export const METHOD_IDS = [
+	'goniometer',
+	'inclinometer',
+	'knee-to-wall',
+	'device',
+	'phone',
+	'by-eye'
+] as const;
 export type MethodId = (typeof METHOD_IDS)[number];
 
 /** How a range is read off, with the error of one reading and the change that is more than error, degrees. */

@@ -1,4 +1,5 @@
 /** The work on a client in its order: what each place says of itself, and the one thing that is next. Common practice: what holds back comes first. */
+import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { SCREENING } from '#lib/catalogue/screening.ts';
 import { clientOf, PLAIN, TODAY } from '../../../../tests/clients.ts';
@@ -143,6 +144,15 @@ describe('one thing is next', () => {
 		const { entries } = view(whole());
 		expect(new Set(entries.map((e) => e.to)).size).toBe(15);
 		expect(new Set(entries.map((e) => e.key)).size).toBe(15);
+		// Nor is it a key of one of their own pages: it would lead away from it.
+		const pages = readdirSync('src/routes/clients/[id]', { recursive: true, encoding: 'utf8' }).filter((f) =>
+			f.endsWith('+page.svelte')
+		);
+		const own = pages.flatMap((f) =>
+			[...readFileSync(`src/routes/clients/[id]/${f}`, 'utf8').matchAll(/\['([a-z])', '/g)].map((m) => m[1])
+		);
+		expect(own).toContain('g');
+		expect(own.filter((key) => entries.some((e) => e.key === key))).toEqual([]);
 		expect([...new Set(entries.map((e) => e.group))]).toEqual(['know', 'plan', 'do', 'judge']);
 	});
 });

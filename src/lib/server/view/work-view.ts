@@ -116,7 +116,7 @@ const PLACES = [
 	['plan', 'Plan', 'h', 'plan', planState],
 	['ladders', 'Ladders', '5', 'plan', () => plain('')],
 	['week', 'Week', 'w', 'plan', weekState],
-	['hand', 'Hand out', 'g', 'plan', () => plain('')],
+	['hand', 'Hand out', 'x', 'plan', () => plain('')],
 	['arrive', 'Arrive', '6', 'do', arriveState],
 	['session', 'Session', 'v', 'do', () => plain('')],
 	['log', 'Log', '7', 'do', logState],

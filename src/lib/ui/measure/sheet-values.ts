@@ -58,7 +58,8 @@ export function putValue(values: SheetValues, focus: Focus, text: string): void 
 }
 
 /** What a device measured, in the fields it was measured for. */
-export function putOutcome(values: SheetValues, focus: Focus, o: StreamOutcome): void {
+/** @param phone it was measured with the phone laid on the limb, which has an error of its own */
+export function putOutcome(values: SheetValues, focus: Focus, o: StreamOutcome, phone = false): void {
 	if (o.kind === 'force' && o.answer.kind === 'force')
 		putValue(values, focus, String(Math.round(o.answer.peakN)));
 	if (o.kind !== 'angle' || o.answer.kind !== 'movement' || !('kind' in focus)) return;
@@ -67,5 +68,6 @@ export function putOutcome(values: SheetValues, focus: Focus, o: StreamOutcome):
 	const degrees = (n: number): string => `${RANGES[id].signed === true && n > 0 ? '+' : ''}${Math.round(n)}`;
 	const { peakDeg, onsetDeg } = o.answer.movement;
 	values[`${id}.${side}.end`] = degrees(peakDeg);
+	values[`${id}.method`] = phone ? 'phone' : 'device';
 	if (onsetDeg !== undefined) values[`${id}.${side}.onset`] = degrees(onsetDeg);
 }

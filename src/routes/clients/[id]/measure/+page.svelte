@@ -181,7 +181,7 @@
 			seed={hash32(`${data.head.id} ${target}`)}
 			{analyse}
 			csvOf={streamCsv}
-			put={(o) => putOutcome(values, focused, o)}
+			put={(o, phone) => putOutcome(values, focused, o, phone)}
 			putSeconds={(s) => putValue(values, focused, s.toFixed(1))}
 		/>
 	</aside>
