@@ -4,6 +4,7 @@ import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { ArrivalInput } from '#lib/core/decision/arrival.ts';
 import type { Figure } from '#lib/core/figure/shape.ts';
 import { uuid } from './basics.ts';
+import { KINDS, OUTBOX_CONTRACT, type Answered } from './mine-kept.ts';
 
 /** An exercise or a warm-up as it is done, drawn in this client's own proportions, at their chair and step. */
 export interface MineWork {
@@ -78,12 +79,6 @@ export interface MineView {
 	readonly morningIn: boolean;
 }
 
-export const KINDS = ['session', 'morning', 'symptoms', 'arrival'] as const;
-export type Kind = (typeof KINDS)[number];
-
-/** The contract of what is sent; older ones are still taken. */
-export const OUTBOX_CONTRACT = 1;
-
 const field = z.tuple([z.string().max(120), z.string().max(2000)]);
 const item = z.strictObject({
 	id: uuid,
@@ -101,13 +96,3 @@ export type OutboxItem = z.infer<typeof item>;
 export type Sent =
 	| { readonly id: string; readonly state: 'kept'; readonly said: Answered }
 	| { readonly id: string; readonly state: 'parked'; readonly message: string };
-
-/** What is answered at once. */
-export interface Answered {
-	readonly now: 'emergency' | 'stop-all' | 'stop-limb' | 'note' | null;
-	readonly alarms: readonly string[];
-	/** Regions that are closed today; `day` is all of it. */
-	readonly closes: readonly string[] | 'day';
-	readonly lighter: boolean;
-}
-export const NOTHING_SAID: Answered = { now: null, alarms: [], closes: [], lighter: false };

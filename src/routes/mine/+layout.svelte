@@ -3,8 +3,9 @@
 	import { onMount } from 'svelte';
 	import { preloadCode } from '$app/navigation';
 	import { page } from '$app/state';
-	import type { Answered, OutboxItem } from '#lib/contract/mine.ts';
-	import { OUTBOX_CONTRACT } from '#lib/contract/mine.ts';
+	import type { OutboxItem } from '#lib/contract/mine.ts';
+	import type { Answered } from '#lib/contract/mine-kept.ts';
+	import { OUTBOX_CONTRACT } from '#lib/contract/mine-kept.ts';
 	import { dayHere, freshId, measureClock } from '#lib/ui/mine/clock.ts';
 	import { setMine } from '#lib/ui/mine/context.ts';
 	import * as outbox from '#lib/ui/mine/outbox.ts';

@@ -33,6 +33,14 @@
 	{#if day !== '' && day !== mine.today}<p class="mt-2 border-l-4 border-caution pl-3">
 			{say('oldPage', { day: named(mine.today) })}
 		</p>{/if}
+	{#if mine.flag !== null}<div
+			role="alert"
+			class="mt-3 border-4 border-stop bg-sheet p-3 font-semibold"
+			data-testid="held-all"
+		>
+			<p class="text-stop">{say('callPractice', { practice: mine.practice })}</p>
+			<p>{say('noExercise')}</p>
+		</div>{/if}
 	<section aria-label={say('today')} class="mt-3">
 		<h2>{say('today')}, {named(mine.today)}</h2>
 		{#if mine.dayOff}<p>

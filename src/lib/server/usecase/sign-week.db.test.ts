@@ -71,6 +71,8 @@ describe('a week', () => {
 		expect(await why(sign(r, week))).toBe('conflict');
 		r = await reloaded(physio, r.head.id);
 		expect(r.head.week?.days.map((x) => x.weekday)).toEqual([2, 4]);
+		// The page says the days that were signed, not those of the client's record.
+		expect(seen(r).asked.days).toEqual([2, 4]);
 	});
 	it('sent twice is signed once', async () => {
 		const r = await client(physio, 'Wren');

@@ -6,7 +6,8 @@
 import { z } from 'zod';
 import { arrivalOf, arriveForm } from '#lib/contract/ask-form.ts';
 import { day, region, typedWhole, uuid } from '#lib/contract/basics.ts';
-import { NOTHING_SAID, type Answered, type OutboxItem, type Sent } from '#lib/contract/mine.ts';
+import { type OutboxItem, type Sent } from '#lib/contract/mine.ts';
+import { NOTHING_SAID, type Answered } from '#lib/contract/mine-kept.ts';
 import { parseMorning } from '#lib/contract/morning-form.ts';
 import { parseWholeSession } from '#lib/contract/whole-session-form.ts';
 import { ok } from '#lib/core/base/result.ts';

@@ -64,6 +64,7 @@ export function weekView(r: ClientRecord, today: Day, asked: WeekAskedFor, weekS
 			? asked
 			: {
 					...asked,
+					days: week.days.map((d) => d.weekday),
 					school: week.school,
 					inTurn: week.inTurn,
 					learning: week.learning,

@@ -1,7 +1,8 @@
 <script lang="ts">
 	/** What was answered to something a client told: an alarm first, in the practice's own number. */
 	import { page } from '$app/state';
-	import type { Answered, MineView } from '#lib/contract/mine.ts';
+	import type { MineView } from '#lib/contract/mine.ts';
+	import type { Answered } from '#lib/contract/mine-kept.ts';
 	import { regionIn } from '#lib/wording/mine/names.ts';
 	import { mineHere } from './context.ts';
 

@@ -1,7 +1,8 @@
 <script lang="ts">
 	/** How it is before beginning: pain of each place, and whether anything is new. Judged here by the practice's own rules, with or without a network. */
 	import { arrival, type Arrival, type ArrivalInput } from '#lib/core/decision/arrival.ts';
-	import { NOTHING_SAID, type MineView, type OutboxItem } from '#lib/contract/mine.ts';
+	import { type MineView, type OutboxItem } from '#lib/contract/mine.ts';
+	import { NOTHING_SAID } from '#lib/contract/mine-kept.ts';
 	import { regionIn } from '#lib/wording/mine/names.ts';
 	import Score from '../Score.svelte';
 	import AnswerBox from './AnswerBox.svelte';

@@ -3,7 +3,7 @@
 	import { ALARMS } from '#lib/core/safety/alarm.ts';
 	import { alarmsInSession } from '#lib/core/safety/alarm.ts';
 	import type { Symptom } from '#lib/core/session/record.ts';
-	import { NOTHING_SAID, type Answered } from '#lib/contract/mine.ts';
+	import { NOTHING_SAID, type Answered } from '#lib/contract/mine-kept.ts';
 	import { ASKED_SYMPTOMS, ASKS_SADDLE_IN, regionIn, SYMPTOM_IN } from '#lib/wording/mine/names.ts';
 	import AnswerBox from './AnswerBox.svelte';
 	import { mineHere } from './context.ts';

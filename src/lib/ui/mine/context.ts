@@ -1,6 +1,7 @@
 /** What all parts of a client's own page share: its words, what waits to be sent, which day it is here. */
 import { createContext } from 'svelte';
-import type { Answered, Kind, OutboxItem } from '#lib/contract/mine.ts';
+import type { OutboxItem } from '#lib/contract/mine.ts';
+import type { Answered, Kind } from '#lib/contract/mine-kept.ts';
 import type { Language } from '#lib/wording/mine/names.ts';
 import type { Say } from './say.ts';
 

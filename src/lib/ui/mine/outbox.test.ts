@@ -1,7 +1,8 @@
 /** What a device keeps: against a browser's store (package `fake-indexeddb`) and every kind of answer, and none. */
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { NOTHING_SAID, type OutboxItem, type Sent } from '#lib/contract/mine.ts';
+import { type OutboxItem, type Sent } from '#lib/contract/mine.ts';
+import { NOTHING_SAID } from '#lib/contract/mine-kept.ts';
 import { all, draftOf, drop, dropDraft, keep, keepDraft, send } from './outbox.ts';
 
 const CLIENT = 'c1';

@@ -3,7 +3,8 @@
  * that is over. An item is written before anything says so; it goes when the server says it has it; what the server does not take is parked for its holder to see.
  */
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { Answered, OutboxItem, Sent } from '#lib/contract/mine.ts';
+import type { OutboxItem, Sent } from '#lib/contract/mine.ts';
+import type { Answered } from '#lib/contract/mine-kept.ts';
 
 export interface Kept {
 	readonly item: OutboxItem;

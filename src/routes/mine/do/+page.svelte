@@ -1,7 +1,8 @@
 <script lang="ts">
 	/** The session: one exercise at a time. Kept on the device after every tap; what is finished waits for a network if there is none. */
 	import { onMount } from 'svelte';
-	import type { Answered, OutboxItem } from '#lib/contract/mine.ts';
+	import type { OutboxItem } from '#lib/contract/mine.ts';
+	import type { Answered } from '#lib/contract/mine-kept.ts';
 	import type { Arrival } from '#lib/core/decision/arrival.ts';
 	import AnswerBox from '#lib/ui/mine/AnswerBox.svelte';
 	import { freshId } from '#lib/ui/mine/clock.ts';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** The morning after, in half a minute: pain and swelling of each place, and what else there was. */
-	import type { Answered } from '#lib/contract/mine.ts';
+	import type { Answered } from '#lib/contract/mine-kept.ts';
 	import Score from '#lib/ui/Score.svelte';
 	import AnswerBox from '#lib/ui/mine/AnswerBox.svelte';
 	import { freshId } from '#lib/ui/mine/clock.ts';
