@@ -8,7 +8,12 @@ import { stillAt, turnedDeg, upOf, type Direction, type Held } from '#lib/core/m
 type Asks = { readonly requestPermission?: () => Promise<string> };
 
 export const hasOrientation = (): boolean => typeof DeviceOrientationEvent !== 'undefined';
-const HZ = 50;
+/** Slow enough that a busy page misses none, fast enough for a limb. */
+const HZ = 25;
+const BEAT_MS = 10;
+const BRIDGED_MS = 200;
+/** Three seconds of them: only the last one is asked. */
+const BEATS_KEPT = 300;
 /** A browser that has the interface and no sensor behind it sends one empty event, or none. */
 const SILENT_MS = 2000;
 
@@ -37,6 +42,7 @@ export async function phoneLines(
 		let start: Direction | undefined;
 		let began = 0;
 		let sent = -1;
+		let read: { readonly at: number; readonly deg: number } | undefined;
 		let up: Direction | undefined;
 		const silent = setTimeout(() => (up === undefined ? end(new Error(NO_SENSOR)) : undefined), SILENT_MS);
 		/** The page's own beat: a sensor that reports only changes is held at what it said last. */
@@ -45,6 +51,7 @@ export async function phoneLines(
 			const now = performance.now();
 			if (start === undefined) {
 				held.push({ tMs: now, up });
+				if (held.length > BEATS_KEPT) held.shift();
 				start = stillAt(held);
 				if (start !== undefined) {
 					began = now;
@@ -52,11 +59,20 @@ export async function phoneLines(
 				}
 				return;
 			}
-			const n = Math.floor(((now - began) / 1000) * HZ);
-			if (n <= sent) return;
-			sent = n;
-			take({ n, t: Math.round(now - began), v: Math.round(turnedDeg(start, up) * 10) / 10 });
-		}, 1000 / HZ);
+			const at = now - began;
+			const deg = turnedDeg(start, up);
+			const last = read ?? { at, deg };
+			read = { at, deg };
+			// A busy page reads unevenly: within a fifth of a second the limb moved evenly enough, past it the samples are lost.
+			for (let n = sent + 1; n <= Math.floor((at / 1000) * HZ); n++) {
+				const t = (n * 1000) / HZ;
+				sent = n;
+				if (at - last.at > BRIDGED_MS) continue;
+				const share = at === last.at ? 1 : (t - last.at) / (at - last.at);
+				const v = last.deg + (deg - last.deg) * Math.min(1, Math.max(0, share));
+				take({ n, t: Math.round(t), v: Math.round(v * 10) / 10 });
+			}
+		}, BEAT_MS);
 		const heard = (e: DeviceOrientationEvent): void => {
 			if (e.beta !== null && e.gamma !== null) up = upOf({ betaDeg: e.beta, gammaDeg: e.gamma });
 		};
