@@ -431,6 +431,8 @@ const OPEN = [
 	...['/sign-in', '/sign-in/second', '/sign-in/passkey', '/sign-out', '/healthz', '/readyz'],
 	...['/setup/[token]', '/join/[token]', '/reset', '/reset/[token]']
 ];
+/** A client's own page knows its device, and nobody who is signed in. */
+const MINE = routes.filter((p) => p === '/mine' || p.startsWith('/mine/'));
 const HEADERS = [
 	'x-content-type-options',
 	'x-frame-options',
@@ -464,6 +466,16 @@ test('every page by every role: a stranger goes to sign in, a foreign client is 
 		for (const r of [none, physio, own]) expect(r.status(), route).toBeLessThan(500);
 		for (const r of [physio, own])
 			if (r.status() !== 303) for (const h of HEADERS) expect(r.headers()[h], `${route} ${h}`).toBeTruthy();
+		if (MINE.includes(route)) {
+			// A page says that it is not open here; a file is not there; what is only sent to is not read.
+			for (const r of [none, physio, own]) {
+				expect([200, 404, 405], route).toContain(r.status());
+				if (r.status() === 200) expect(await r.text(), route).toMatch(/not open on this device|Open my page/);
+			}
+			const sent = await nobody.post(address, { data: { items: [] }, headers: { origin: ORIGIN } });
+			expect([401, 405, 415], route).toContain(sent.status());
+			continue;
+		}
 		if (!OPEN.includes(route))
 			expect([none.status(), none.headers().location ?? ''], route).toEqual([
 				303,
