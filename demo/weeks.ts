@@ -1,6 +1,7 @@
 /** Weeks that the physiotherapist signed: as they were proposed, for some clients of the demo. */
 import { addDays, weekday, type Day } from '#lib/core/base/calendar-day.ts';
 import { weekAsked } from '#lib/contract/week-form.ts';
+import { inTurnOf } from '#lib/core/plan/signed-week.ts';
 import { loadRecords } from '#lib/server/record/load.ts';
 import type { Context } from '#lib/server/usecase/actor.ts';
 import { signWeek } from '#lib/server/usecase/sign-week.ts';
@@ -26,12 +27,7 @@ export async function signWeeks(
 			.filter((d) => d.turns.length > 0)
 			.map(({ weekday: on, turns }) => ({
 				weekday: on,
-				turns: turns.map((turn) =>
-					turn.map((id) => {
-						const [family = '', step] = id.split('/');
-						return step === undefined ? { exerciseId: id } : { family, step };
-					})
-				)
+				turns: turns.map((turn) => turn.map(inTurnOf))
 			}));
 		if (days.length === 0) continue;
 		const { school, inTurn, learning, minutes } = asked;

@@ -176,12 +176,9 @@ test('what waits outlives its link: taken back, nothing is lost, and with anothe
 	await expect(mine.getByRole('heading')).toContainText('not open on this device');
 	await opened(await handedOver(page));
 	await expect(mine.getByTestId('waiting')).toHaveCount(0);
-	await expect(
-		mine.getByText('This morning is in.').or(mine.getByText('How was this morning?'))
-	).toBeVisible();
-	const id = await openClient(page, CLIENT, 'morning');
+	await expect(mine.getByText('This morning is in.')).toBeVisible();
+	await openClient(page, CLIENT, 'morning');
 	await expect(page.getByRole('table')).toContainText('4');
-	expect(id).not.toBe('');
 });
 
 test('the next morning, told without a network, is on Today; its slip is signed, and the next sheet differs', async ({
@@ -211,12 +208,9 @@ test('the next morning, told without a network, is on Today; its slip is signed,
 	// What hurt yesterday, and is sore this morning, is not gone on with: it is signed with one key.
 	await openClient(page, CLIENT, `decide?exercise=${hurtId}`);
 	await expect(page.getByTestId('sentence')).toContainText(/^(Stop|Regress|Hold|Wait)/);
-	const agree = page.locator('[data-accept] button');
-	if (await agree.isEnabled()) {
-		await page.keyboard.press('a');
-		await expect(page.getByTestId('done')).toBeVisible();
-		expect(await sheet()).not.toBe(before);
-	}
+	await page.keyboard.press('a');
+	await expect(page.getByTestId('done')).toBeVisible();
+	expect(await sheet()).not.toBe(before);
 });
 
 test('something wrong is an emergency at once, without a network too; the practice sees it when there is one', async ({

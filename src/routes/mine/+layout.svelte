@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** A client's own page: its words, what waits to be sent, and what makes it work without a network. */
 	import { onMount } from 'svelte';
-	import { preloadCode } from '$app/navigation';
+	import { invalidateAll, preloadCode } from '$app/navigation';
 	import { page } from '$app/state';
 	import type { OutboxItem } from '#lib/contract/mine.ts';
 	import type { Answered } from '#lib/contract/mine-kept.ts';
@@ -29,7 +29,10 @@
 		const done = await outbox.send(client);
 		offline = done.state === 'no-network';
 		await refresh();
-		return done.state === 'sent' ? done.answers : new Map<string, Answered>();
+		if (done.state !== 'sent') return new Map<string, Answered>();
+		// Its first page says what stands; a session that runs is not taken from under its holder.
+		if (done.answers.size > 0 && page.url.pathname === '/mine') await invalidateAll().catch(() => undefined);
+		return done.answers;
 	}
 	async function enter(
 		kind: OutboxItem['kind'],

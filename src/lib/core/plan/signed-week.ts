@@ -22,6 +22,17 @@ export interface SignedWeek extends WeekContent {
 	readonly day: Day;
 }
 
+/** Its id among the work of a client: the exercise's own, or ladder and step of what is done alone. */
+export const idOf = (x: InTurn): string => ('exerciseId' in x ? x.exerciseId : aloneId(x.family, x.step));
+export const aloneId = (family: string, step: string): string => `${family}/${step}`;
+/** Nobody prescribed it: it warms up or cools down. */
+export const isAlone = (id: string): boolean => id.includes('/');
+/** Back from an id. */
+export function inTurnOf(id: string): InTurn {
+	const [family = '', step] = id.split('/');
+	return step === undefined ? { exerciseId: id } : { family, step };
+}
+
 /** What of the signed week is done on a day, turn by turn; null on a day off. */
 export const signedOn = (w: WeekContent, day: Day): WeekContent['days'][number]['turns'] | null =>
 	w.days.find((d) => d.weekday === weekday(day))?.turns ?? null;

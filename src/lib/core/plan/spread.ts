@@ -74,3 +74,16 @@ export function daysOf(
 		})
 	);
 }
+
+/**
+ * Strength work that stands on two days running, by id: 48 hours are usual. The last day of a week that comes again is beside the first of the next; of a learning
+ * week it is not. @param days all seven, in their order
+ */
+export function tooClose(days: readonly (readonly Work[])[], learning: boolean): readonly Work[] {
+	const strength = days.map((work) => work.filter((w) => !isDaily(w)));
+	const close = strength.flatMap((work, i) => {
+		const next = i + 1 < strength.length ? strength[i + 1] : learning ? [] : strength[0];
+		return work.filter((w) => next?.some((x) => x.id === w.id));
+	});
+	return [...new Map(close.map((w) => [w.id, w])).values()];
+}

@@ -5,7 +5,7 @@ import type { Equipment, Tag } from '../exercise/family.ts';
 import { budgetOf, changePct, STRETCH_SEC } from './budget.ts';
 import { changeSec, gapSec, pairSec, restSec, setSec, soloSec, tempoSec } from './seconds.ts';
 import { ORDER_SCHOOLS, pairs, rankOf, sessionOrder } from './session-order.ts';
-import { daysOf, spread, timesOf } from './spread.ts';
+import { daysOf, spread, timesOf, tooClose } from './spread.ts';
 import { roleOf, share, type Muscle, type Role, type Work } from './work.ts';
 import { arrangedSec, coolDownFor, warmUpFor, weekOf, type WeekAsked } from './week.ts';
 
@@ -239,6 +239,18 @@ describe('days', () => {
 		expect(days.get(twice.id)).toHaveLength(2);
 		expect(days.get('thrice')).toEqual(expect.arrayContaining([...(days.get(twice.id) ?? [])]));
 		expect(days.has(needed.id)).toBe(false);
+	});
+});
+
+describe('days running', () => {
+	const [squat, stretch] = [work({ id: 'squat' }), work({ id: 'stretch', role: 'stretch' })];
+	const on = (...days: readonly number[]) =>
+		Array.from({ length: 7 }, (_, d) => (days.includes(d) ? [squat, stretch] : [stretch]));
+	it('are said of strength, once, and not of what is daily; over the turn of the week only where it comes again', () => {
+		expect(tooClose(on(0, 2, 4), false)).toEqual([]);
+		expect(tooClose(on(1, 2, 3), false)).toEqual([squat]);
+		expect(tooClose(on(0, 2, 4, 6), false)).toEqual([squat]);
+		expect(tooClose(on(0, 2, 4, 6), true)).toEqual([]);
 	});
 });
 

@@ -168,3 +168,7 @@ export const arrangedSec = (turns: readonly (readonly Work[])[]): number =>
 		const own = b === undefined ? soloSec(a) : pairSec(a, b);
 		return sum + own + (before === undefined ? 0 : gapSec(before, a));
 	}, 0);
+
+/** … in whole minutes. */
+export const arrangedMin = (turns: readonly (readonly Work[])[]): number =>
+	Math.round(arrangedSec(turns) / 60);

@@ -2,11 +2,10 @@
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import { mirrored } from '#lib/core/body/region-side.ts';
 import { lighterDose } from '#lib/core/decision/arrival.ts';
-import { closedToday } from '#lib/core/decision/closed-today.ts';
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
 import { stepAnywhere } from '#lib/core/exercise/family.ts';
-import { boundOn } from './facts-of.ts';
 import type { ClientRecord } from './load.ts';
+import { workOn } from './work-on.ts';
 
 export interface GivenOn extends PrescribedDose {
 	readonly region: string;
@@ -19,9 +18,8 @@ export function givenOn(r: ClientRecord, prescriptionId: string, day: Day): Give
 	const given = exercise?.prescriptions.find((p) => p.id === prescriptionId);
 	if (exercise === undefined || given === undefined) return undefined;
 	const { region } = exercise;
-	const bound = boundOn(r, day);
 	const tags = stepAnywhere(r.families, given.step)?.tags ?? [];
-	const share = closedToday(bound, { region, tags }).length > 0 ? 1 : (bound?.setsShare ?? 1);
+	const { share } = workOn(r, { region, tags }, day);
 	const perSide = given.particulars.painPerSide === true && mirrored(region) !== undefined;
 	return { ...lighterDose(given.dose, share), region, perSide };
 }

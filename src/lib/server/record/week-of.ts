@@ -8,7 +8,7 @@ import { fitStep } from '#lib/core/fit/fit.ts';
 import { setupFor } from '#lib/core/fit/gentler.ts';
 import { askedBy } from '#lib/core/movement/of-step.ts';
 import { budgetOf, type Load } from '#lib/core/plan/budget.ts';
-import type { InTurn, SignedWeek } from '#lib/core/plan/signed-week.ts';
+import { aloneId, idOf, type SignedWeek } from '#lib/core/plan/signed-week.ts';
 import { workOf } from '#lib/core/plan/work-of.ts';
 import type { Work } from '#lib/core/plan/work.ts';
 import { closedFor } from '#lib/core/safety/closed.ts';
@@ -81,7 +81,7 @@ function aloneOf(r: ClientRecord, id: string, seconds: number | undefined, today
 	const amount = { sets: 1, reps: seconds ?? step.usualDose.start.reps };
 	return workOf(
 		{
-			...{ id: `${family.id}/${step.id}`, title: step.title, family, step, side: null, particulars: {} },
+			...{ id: aloneId(family.id, step.id), title: step.title, family, step, side: null, particulars: {} },
 			purpose: servesOf(family, step)[0] ?? family.id,
 			dose: { school: 'sets-first', ...amount, loadKg: 0, target: amount, ...counted },
 			moments: {}
@@ -124,8 +124,6 @@ export function lastWeekLoad(r: ClientRecord, today: Day): Load {
 /** What each exercise that is done stands as: by its prescription. */
 export const standingAs = (r: ClientRecord, today: Day): Readonly<Record<string, string>> =>
 	Object.fromEntries(doneNow(r, today).map((e) => [e.id, effectiveChain(e.prescriptions).head.id]));
-
-export const idOf = (x: InTurn): string => ('exerciseId' in x ? x.exerciseId : `${x.family}/${x.step}`);
 
 /** The signed week as work: what has gone from the plan, or is no longer open, is passed over. */
 export function signedTurns(

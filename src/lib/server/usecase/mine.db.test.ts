@@ -2,7 +2,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { as, client, cloneOf, reloaded, value, type TestDatabase } from '../../../../tests/database.ts';
-import { addDays } from '#lib/core/base/calendar-day.ts';
+import { addDays, weekday } from '#lib/core/base/calendar-day.ts';
 import type { OutboxItem } from '#lib/contract/mine.ts';
 import { PRACTICE_TABLES } from '../db/migrate.ts';
 import { append } from '../db/append.ts';
@@ -20,6 +20,7 @@ import { showClient } from './show-client.ts';
 import { showMine } from './show-mine.ts';
 import { signDecision } from './sign-decision.ts';
 import { sendNudges } from './nudge.ts';
+import { signWeek } from './sign-week.ts';
 import { takeIn } from './take-in.ts';
 
 let d: TestDatabase;
@@ -116,6 +117,20 @@ describe('a link', () => {
 		expect([await at(`${device}2`), await opened(two.token)]).toEqual([undefined, undefined]);
 		expect(await endLink(physio, { ...end, id: randomUUID() })).toMatchObject({ ok: false });
 		expect((await physio.inPractice((t) => linkShown(t, one.r.head.id))).link).toBeNull();
+	});
+	it('takes the place of the one the page showed; of an old page it is refused', async () => {
+		const { r, token } = await linked('Tamsin');
+		const stale = {
+			id: randomUUID(),
+			clientId: r.head.id,
+			tokenHash: 'other',
+			days: 30 as const,
+			basedOn: null
+		};
+		expect(await giveLink({ ...physio, now: new Date() }, stale)).toMatchObject({
+			refusal: { why: 'conflict' }
+		});
+		expect(await opened(token)).toBeDefined();
 	});
 	it('ends with the record put away', async () => {
 		const { token, r } = await linked('Saskia');
@@ -218,6 +233,29 @@ describe('the page', () => {
 	});
 });
 
+describe('a day off', () => {
+	it('lets what comes next be brought forward only after a day off', async () => {
+		const { ctx, r } = await own('Bertil');
+		const next = {
+			weekday: weekday(addDays(physio.today, 2)),
+			turns: [[{ exerciseId: r.exercises[0]!.id }]]
+		};
+		const plan = { school: 'usual', inTurn: true, learning: false, minutes: null, days: [next] } as const;
+		value(await signWeek(physio, { id: randomUUID(), clientId: r.head.id, basedOn: null, week: plan }));
+		const on = async (today: string) => value(await showMine({ ...ctx, today }, HOUSE));
+		const last = r.logs
+			.map((l) => l.session.date)
+			.sort()
+			.at(-1)!;
+		const later = [1, 2, 3, 4, 5, 6, 7, 8]
+			.map((n) => addDays(last, n))
+			.find((d) => d > addDays(last, 1) && weekday(d) !== next.weekday)!;
+		expect(await on(later)).toMatchObject({ dayOff: true, mayBring: true });
+		const day = [last, addDays(last, 1)].find((d) => weekday(d) !== next.weekday)!;
+		expect(await on(day)).toMatchObject({ dayOff: true, mayBring: false });
+	});
+});
+
 const item = (
 	r: ClientRecord,
 	kind: OutboxItem['kind'],
@@ -288,6 +326,16 @@ describe('what the page kept', () => {
 		expect(await why(one)).toBe('kept');
 		const other = one.fields.map(([k, v]) => (k === 'e.0.effort' ? [k, '9'] : [k, v])) as [string, string][];
 		expect(await why({ ...one, fields: other })).toContain('sent before with other content');
+	});
+	it('of symptoms on a day to come, or of a place that is not treated, is parked and opens nothing', async () => {
+		const { ctx, r } = await own('Tamsin');
+		const told = (day: string, region: string) =>
+			takeIn(ctx, r, item(r, 'symptoms', { day, region, symptoms: 'chest-pain' }));
+		expect(await told(addDays(physio.today, 1), regionsOf(r)[0]!)).toMatchObject({ state: 'parked' });
+		expect(await told(physio.today, 'ankle-left')).toMatchObject({ state: 'parked' });
+		expect(
+			(await reloaded(physio, r.head.id)).head.flags.some((f) => f.code === 'emergency-chest-pain')
+		).toBe(false);
 	});
 	it('that alarms is answered at once, and opens its flag for the practice', async () => {
 		const { ctx, r } = await own('Wren');

@@ -4,10 +4,10 @@
  */
 import { ok } from '#lib/core/base/result.ts';
 import type { WeekSigned } from '#lib/contract/week-form.ts';
-import type { InTurn } from '#lib/core/plan/signed-week.ts';
+import { idOf, type InTurn } from '#lib/core/plan/signed-week.ts';
 import { append } from '../db/append.ts';
 import { loadRecords } from '../record/load.ts';
-import { coolDownsOf, idOf, standingAs, warmUpsOf } from '../record/week-of.ts';
+import { coolDownsOf, standingAs, warmUpsOf } from '../record/week-of.ts';
 import { conflict, invalid, notFound } from './actor.ts';
 import { command } from './command.ts';
 

@@ -1,6 +1,6 @@
 /** The signed week of a client as a calendar file; undefined where none is signed. */
 import type { Day } from '#lib/core/base/calendar-day.ts';
-import { arrangedSec } from '#lib/core/plan/week.ts';
+import { arrangedMin } from '#lib/core/plan/week.ts';
 import { weekCalendar } from '#lib/exchange/week-calendar.ts';
 import { clockText } from '#lib/wording/week.ts';
 import type { ClientRecord } from '../record/load.ts';
@@ -20,7 +20,7 @@ export function calendarOf(r: ClientRecord, today: Day, practice: string): strin
 		days: signedTurns(week, work).map(({ weekday, turns }) => ({
 			weekday,
 			titles: turns.flat().map((w) => w.title),
-			minutes: Math.round(arrangedSec(turns) / 60)
+			minutes: arrangedMin(turns)
 		})),
 		stamp: new Date(`${week.day}T12:00:00Z`),
 		minutesText: (minutes) => clockText(minutes * 60)

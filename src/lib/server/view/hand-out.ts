@@ -5,7 +5,7 @@ import { AXES, SIDES, type Axis, type Side } from '#lib/core/body/axis.ts';
 import { doseText } from '#lib/core/dose/dose.ts';
 import { cuesFor } from '#lib/core/exercise/family.ts';
 import { pictureOf } from '#lib/core/fit/picture.ts';
-import { arrangedSec } from '#lib/core/plan/week.ts';
+import { arrangedMin } from '#lib/core/plan/week.ts';
 import type { Handout } from '#lib/exchange/pdf/handout.ts';
 import type { Letter } from '#lib/exchange/pdf/letter.ts';
 import { shortDay } from '#lib/wording/days.ts';
@@ -74,7 +74,7 @@ export function handoutOf(r: ClientRecord, today: Day, practice: string): Handou
 						title: words.week,
 						rows: signedTurns(week, work).map(({ weekday, turns }) => [
 							weekdayIn(language, weekday),
-							`${words.minutes.replace('{{n}}', String(Math.round(arrangedSec(turns) / 60)))}: ${turns
+							`${words.minutes.replace('{{n}}', String(arrangedMin(turns)))}: ${turns
 								.flat()
 								.map((w) => w.title)
 								.join(', ')}`

@@ -3,7 +3,6 @@ import { addDays, dayNumber, type Day } from '#lib/core/base/calendar-day.ts';
 import { recordDay } from '#lib/core/base/zone-day.ts';
 import { sideOf } from '#lib/core/body/region-side.ts';
 import { lighterDose } from '#lib/core/decision/arrival.ts';
-import { closedToday } from '#lib/core/decision/closed-today.ts';
 import { whenItHurts, whenTooEasy } from '#lib/core/decision/on-the-spot.ts';
 import { doseText } from '#lib/core/dose/dose.ts';
 import { cuesFor } from '#lib/core/exercise/family.ts';
@@ -12,20 +11,21 @@ import { fitStep } from '#lib/core/fit/fit.ts';
 import { setupFor } from '#lib/core/fit/gentler.ts';
 import type { SolvedSetup } from '#lib/core/movement/context.ts';
 import { restSec, setSec } from '#lib/core/plan/seconds.ts';
-import { signedOn } from '#lib/core/plan/signed-week.ts';
-import { arrangedSec } from '#lib/core/plan/week.ts';
+import { idOf, signedOn } from '#lib/core/plan/signed-week.ts';
+import { arrangedMin } from '#lib/core/plan/week.ts';
 import type { Work } from '#lib/core/plan/work.ts';
 import type { MineView, MineWork } from '#lib/contract/mine.ts';
 import { easyText, hurtsText } from '#lib/wording/on-the-spot.ts';
 import { particularsText } from '#lib/wording/plan.ts';
 import { setupText } from '#lib/wording/setup.ts';
-import { advancesToday, boundOn, cardOn, linesOf, reaches, regionsOf, usualNow } from '../record/facts-of.ts';
+import { advancesToday, cardOn, linesOf, reaches, regionsOf, usualNow } from '../record/facts-of.ts';
 import { effectiveChain } from '../record/effective-chain.ts';
 import { fitContextOf, standingOf } from '../record/fit-of.ts';
-import { redFlagOn } from '../record/held-by.ts';
 import type { ClientRecord } from '../record/load.ts';
 import { decideInputOf } from '../record/slip-of.ts';
-import { coolDownsOf, idOf, signedTurns, warmUpsOf, workIn } from '../record/week-of.ts';
+import { coolDownsOf, signedTurns, warmUpsOf, workIn } from '../record/week-of.ts';
+import { workOn } from '../record/work-on.ts';
+import { heldNow } from './held-now.ts';
 
 /** Moments of a moving figure that are drawn, the two ends among them. */
 const FRAMES = 7;
@@ -70,10 +70,8 @@ function exerciseOf(asked: Asked, exerciseId: string, work: Work | undefined): M
 	if (e === undefined || work === undefined) return undefined;
 	const { head } = effectiveChain(e.prescriptions);
 	const family = r.families[e.family];
-	const bound = boundOn(r, today);
-	const closed = closedToday(bound, { region: e.region, tags: work.step.tags }).length > 0;
-	const share = closed ? 1 : (bound?.setsShare ?? 1);
-	const dose = lighterDose(head.dose, share);
+	const day = workOn(r, { region: e.region, tags: work.step.tags }, today);
+	const dose = lighterDose(head.dose, day.share);
 	const { input } = decideInputOf(r, e, today, advancesToday(r, today));
 	const setup = setupText(head.setup);
 	return {
@@ -98,8 +96,8 @@ function exerciseOf(asked: Asked, exerciseId: string, work: Work | undefined): M
 		unit: dose.unit ?? 'reps',
 		loadKg: dose.loadKg,
 		doseText: doseText(dose),
-		lighter: share < 1,
-		held: closed || redFlagOn(r, e.region) !== undefined || standingOf(r, e, today)?.verdict === 'suspended',
+		lighter: day.share < 1,
+		held: heldNow(r, e.region, standingOf(r, e, today), day) !== null,
 		tags: work.step.tags,
 		frames: framesOf(asked, work, head.setup),
 		tempo: work.step.tempo ?? [2, 0, 2],
@@ -181,7 +179,7 @@ export function mineView(
 						return {
 							weekday: day,
 							titles: (own?.turns ?? []).flat().map((w) => w.title),
-							minutes: Math.round(arrangedSec(own?.turns ?? []) / 60)
+							minutes: arrangedMin(own?.turns ?? [])
 						};
 					}),
 		goals,

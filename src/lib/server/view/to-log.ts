@@ -2,23 +2,19 @@
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import { legsOf } from '#lib/core/body/axis.ts';
 import { lighterDose } from '#lib/core/decision/arrival.ts';
-import { closedToday } from '#lib/core/decision/closed-today.ts';
 import type { Reason } from '#lib/core/decision/trace.ts';
 import { byView, stepAnywhere } from '#lib/core/exercise/family.ts';
 import { moreUprightDeg } from '#lib/core/fit/more-upright.ts';
 import { isOneSided } from '#lib/core/movement/of-step.ts';
 import { reasonText } from '#lib/wording/decision.ts';
-import { closedText } from '#lib/wording/intake.ts';
-import type { Standing } from '#lib/core/safety/standing.ts';
-import { standingSentence } from '#lib/wording/safety.ts';
-import { flagName } from '#lib/wording/screening.ts';
 import { particularsText } from '#lib/wording/plan.ts';
 import { uprightText } from '#lib/wording/setup.ts';
-import { advancesToday, boundOn, cardOn } from '../record/facts-of.ts';
+import { advancesToday, cardOn } from '../record/facts-of.ts';
 import { fitContextOf, standingOf } from '../record/fit-of.ts';
-import { redFlagOn } from '../record/held-by.ts';
 import type { ClientRecord } from '../record/load.ts';
 import { slipOf } from '../record/slip-of.ts';
+import { workOn } from '../record/work-on.ts';
+import { heldNow } from './held-now.ts';
 
 /** What an advance still needs, said before logging: what this session can still give. */
 const GIVEN_BY_A_SESSION = new Set([
@@ -34,28 +30,8 @@ const stillNeeded = (why: readonly Reason[], today: string): readonly string[] =
 		...new Set(why.filter((w) => !w.met && GIVEN_BY_A_SESSION.has(w.code)).map((w) => reasonText(w, today)))
 	].slice(0, 3);
 
-type Held = { readonly by: 'flag' | 'standing' | 'day'; readonly text: string } | null;
-
-/** What holds the work of a region now: an open red flag before anything, then a limit, then the day. */
-function heldNow(
-	r: ClientRecord,
-	region: string,
-	stands: Standing | null,
-	closed: Parameters<typeof closedText>[0]
-): Held {
-	const flag = redFlagOn(r, region);
-	if (flag !== undefined)
-		return {
-			by: 'flag',
-			text: `A flag is open: ${flagName(flag.code)}. Nothing goes on until a licensed user closes it.`
-		};
-	if (stands?.verdict === 'suspended') return { by: 'standing', text: standingSentence(stands) };
-	return closed.length > 0 ? { by: 'day', text: closedText(closed) } : null;
-}
-
 /** `ids` are for its forms: two for each exercise, of the log and of the visit. */
 export function toLog(r: ClientRecord, today: Day, ids: readonly string[]) {
-	const bound = boundOn(r, today);
 	const card = cardOn(r, today);
 	return r.exercises.map((e, at) => {
 		const head = e.prescriptions[e.prescriptions.length - 1];
@@ -64,8 +40,7 @@ export function toLog(r: ClientRecord, today: Day, ids: readonly string[]) {
 		// Where one leg works at a time the other is logged beside it: gates compare the two.
 		const legs = step === undefined || !isOneSided(step.posture) ? null : legsOf(e.side);
 		const stands = standingOf(r, e, today);
-		const closed = closedToday(bound, { region: e.region, tags: step?.tags ?? [] });
-		const share = closed.length === 0 ? (bound?.setsShare ?? 1) : 1;
+		const day = workOn(r, { region: e.region, tags: step?.tags ?? [] }, today);
 		const needs = slipOf(r, e, today, advancesToday(r, today)).trace.considered.find(
 			(c) => c.rule === 'advance'
 		);
@@ -75,9 +50,9 @@ export function toLog(r: ClientRecord, today: Day, ids: readonly string[]) {
 			known,
 			now: now ?? null,
 			needs: stillNeeded(needs?.why ?? [], today),
-			held: heldNow(r, e.region, stands, closed),
-			today: head === undefined ? null : lighterDose(head.dose, share),
-			lighter: share < 1,
+			held: heldNow(r, e.region, stands, day),
+			today: head === undefined ? null : lighterDose(head.dose, day.share),
+			lighter: day.share < 1,
 			upright:
 				step === undefined || head === undefined
 					? ''

@@ -1,7 +1,7 @@
 /** A week as it is arranged on the page: days with turns of work, moved by hand. Pure. */
 import { budgetOfDays, arrangedSec } from '#lib/core/plan/week.ts';
 import type { Budget } from '#lib/core/plan/budget.ts';
-import { isDaily } from '#lib/core/plan/spread.ts';
+import { inTurnOf } from '#lib/core/plan/signed-week.ts';
 import type { Work } from '#lib/core/plan/work.ts';
 import type { WeekSigned } from '#lib/contract/week-form.ts';
 import type { WeekDayView } from '#lib/contract/week-view.ts';
@@ -31,33 +31,14 @@ export const secondsOf = (day: ArrangedDay, work: ReadonlyMap<string, Work>): nu
 export const budgetOfWeek = (days: readonly ArrangedDay[], work: ReadonlyMap<string, Work>): Budget =>
 	budgetOfDays(days.map((d) => ({ turns: turnsOf(d, work) })));
 
-/** Days on which the same strength work stands beside the day before it: 48 hours are usual. */
-export function tooClose(days: readonly ArrangedDay[], work: ReadonlyMap<string, Work>): readonly string[] {
-	const strength = (d: ArrangedDay | undefined): readonly string[] =>
-		(d?.turns ?? [])
-			.flatMap((t) => t.ids)
-			.filter((id) => id.includes('/') === false && work.has(id) && !isDaily(work.get(id) as Work));
-	const close = new Set<string>();
-	for (const [i, d] of days.entries()) {
-		const next = days[(i + 1) % days.length];
-		for (const id of strength(d)) if (strength(next).includes(id)) close.add(work.get(id)?.title ?? id);
-	}
-	return [...close];
-}
-
 /** A day holds an exercise once. */
 export const holdsTwice = (day: Pick<ArrangedDay, 'turns'>): boolean => {
 	const ids = day.turns.flatMap((t) => t.ids);
 	return new Set(ids).size !== ids.length;
 };
 
-const inTurn = (id: string): WeekSigned['days'][number]['turns'][number][number] => {
-	const [family, step] = id.split('/');
-	return step === undefined ? { exerciseId: id } : { family: family as string, step };
-};
-
 /** As the form sends it; a day off is left out. */
 export const signedDays = (days: readonly ArrangedDay[]): WeekSigned['days'] =>
 	days
 		.filter((d) => d.turns.length > 0)
-		.map(({ weekday, turns }) => ({ weekday, turns: turns.map((t) => t.ids.map(inTurn)) }));
+		.map(({ weekday, turns }) => ({ weekday, turns: turns.map((t) => t.ids.map(inTurnOf)) }));

@@ -12,13 +12,15 @@
 		budgetOfWeek,
 		holdsTwice,
 		signedDays,
-		tooClose,
+		turnsOf,
 		type ArrangedDay,
 		type Turn
 	} from '#lib/ui/week/arrangement.ts';
 	import WeekBudget from '#lib/ui/week/WeekBudget.svelte';
 	import WeekDay from '#lib/ui/week/WeekDay.svelte';
 	import { refusedText } from '#lib/ui/wrong.ts';
+	import { isAlone } from '#lib/core/plan/signed-week.ts';
+	import { tooClose } from '#lib/core/plan/spread.ts';
 	import { doseText } from '#lib/core/dose/dose.ts';
 	import { shortDay } from '#lib/wording/days.ts';
 	import { gaveWayText } from '#lib/wording/week.ts';
@@ -33,12 +35,17 @@
 	});
 	const work = $derived(new Map(data.week.work.map((w) => [w.id, w])));
 	const budget = $derived(budgetOfWeek(days, work));
-	const close = $derived(tooClose(days, work));
+	const close = $derived(
+		tooClose(
+			days.map((d) => turnsOf(d, work).flat()),
+			data.week.asked.learning
+		)
+	);
 	const twice = $derived(days.some(holdsTwice));
 	const inWeek = $derived(new Set(days.flatMap((d) => d.turns.flatMap((t) => t.ids))));
 	/** Prescribed, and on no day. */
 	const missing = $derived(
-		data.week.work.filter((w) => !w.id.includes('/') && !inWeek.has(w.id) && w.particulars.asNeeded !== true)
+		data.week.work.filter((w) => !isAlone(w.id) && !inWeek.has(w.id) && w.particulars.asNeeded !== true)
 	);
 	const asNeeded = $derived(data.week.work.filter((w) => w.particulars.asNeeded === true));
 	const { asked, signed } = $derived(data.week);
@@ -92,7 +99,7 @@
 					>{/if}
 			</form>{/if}
 	</div>
-	{#if data.week.work.every((w) => w.id.includes('/'))}
+	{#if data.week.work.every((w) => isAlone(w.id))}
 		<p class="rule mt-2 py-3">
 			Nothing that is in use can be put into a week. What fits this client stands on <a
 				href="/clients/{data.head.id}/ladders">every ladder</a
@@ -122,7 +129,7 @@
 					Strength finds no day: it wants a day between.
 				</p>{/if}
 			{#if close.length > 0}<p class="text-caution">
-					On two days running, where 48 hours between are usual: {close.join(', ')}.
+					On two days running, where 48 hours between are usual: {close.map((w) => w.title).join(', ')}.
 				</p>{/if}
 			{#if twice}<p class="text-stop">An exercise stands in one day twice; take one of them out.</p>{/if}
 			{#each missing as w (w.id)}<p>
