@@ -184,6 +184,7 @@ export function clientOf(s: Spec): ClientRecord {
 			id: ID(1),
 			tz: 'UTC',
 			course: null,
+			link: null,
 			openedOn: START,
 			name: 'Random Client',
 			born: '1970-01-01',

@@ -4,6 +4,7 @@
 	import { todayAddress } from '#lib/contract/today-form.ts';
 	import Stroke from '#lib/ui/Stroke.svelte';
 	import TodayChoice from '#lib/ui/TodayChoice.svelte';
+	import TodayDue from '#lib/ui/TodayDue.svelte';
 	import { onKeys } from '#lib/ui/keys.ts';
 	import { ago } from '#lib/wording/days.ts';
 	import { DECISION_WORD } from '#lib/wording/names.ts';
@@ -35,8 +36,8 @@
 	});
 	const last = $derived(Math.max(1, Math.ceil(data.found / data.pages)));
 	const pageLink = (page: number): string =>
-		todayAddress({ search: data.search, show: data.show, part: data.part, order: data.order, page });
-	const chosen = $derived(data.search !== '' || data.show !== '' || data.part !== '');
+		todayAddress({ search: data.search, show: data.show, part: data.part, due: data.due, order: data.order, page });
+	const chosen = $derived(data.search !== '' || data.show !== '' || data.part !== '' || data.due !== '');
 	const word = (d: (typeof data.rows)[number]['decision']): string =>
 		d === 'quiet' ? 'Start' : DECISION_WORD[d];
 	const rest = (sentence: string): string =>
@@ -58,9 +59,14 @@
 			{data.all} clients by need; {data.waiting}
 			{data.waiting === 1 ? 'waits' : 'wait'} for an answer
 		</p>
-		<TodayChoice search={data.search} show={data.show} part={data.part} order={data.order} />
+		<TodayChoice search={data.search} show={data.show} part={data.part} due={data.due} order={data.order} />
 		<a href="/clients/new">Register a client</a>
 	</div>
+	<TodayDue
+		counts={data.dueNow}
+		chosen={data.due}
+		link={(due) => todayAddress({ search: data.search, show: data.show, part: data.part, due, order: data.order, page: 1 })}
+	/>
 	{#if data.judging > 0}<p
 			class="mb-2 border-l-4 border-edge bg-sheet px-3 py-1.5"
 			role="status"
@@ -73,7 +79,7 @@
 		<p class="rule py-6">No clients yet. <a href="/clients/new">Register the first one.</a></p>
 	{:else if data.found === 0}
 		<p class="rule py-6">
-			{data.show === '' && data.part === '' ? `Nobody here is called “${data.search}”.` : 'Nobody here now.'}
+			{data.show === '' && data.part === '' && data.due === '' ? `Nobody here is called “${data.search}”.` : 'Nobody here now.'}
 			<a href="/">All clients</a>
 		</p>
 	{/if}

@@ -8,9 +8,10 @@
 		readonly search: string;
 		readonly show: string;
 		readonly part: string;
+		readonly due: string;
 		readonly order: string;
 	}
-	let { search, show, part, order }: Props = $props();
+	let { search, show, part, due, order }: Props = $props();
 	let form = $state<HTMLFormElement>();
 	const again = (): void => form?.requestSubmit();
 	const SHOW_WORD: Readonly<Record<string, string>> = {
@@ -52,6 +53,7 @@
 		onchange={again}
 		items={ORDERS.map((o) => ({ value: o, name: ORDER_WORD[o] }))}
 	/>
+	{#if due !== ''}<input type="hidden" name="due" value={due} />{/if}
 	<label class="label" for="name">Find a client</label>
 	<input
 		id="name"

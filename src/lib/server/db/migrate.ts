@@ -18,6 +18,7 @@ import * as leftOut from './migrations/0011-left-out.ts';
 import * as passkeys from './migrations/0012-passkeys.ts';
 import * as courses from './migrations/0013-courses.ts';
 import * as weekAndLink from './migrations/0014-week-and-link.ts';
+import * as heardBack from './migrations/0015-heard-back.ts';
 
 const MIGRATIONS = [
 	foundation,
@@ -33,7 +34,8 @@ const MIGRATIONS = [
 	leftOut,
 	passkeys,
 	courses,
-	weekAndLink
+	weekAndLink,
+	heardBack
 ] as const;
 
 /** For tests: what belongs to a practice, and what of it is appended. */
@@ -42,7 +44,7 @@ export const APPENDED_TABLES = MIGRATIONS.flatMap((m) => m.TABLES)
 	.filter((t) => t.appended === true)
 	.map((t) => t.name);
 /** The newest one: a database without it is older than the program. */
-export const LAST_MIGRATION = weekAndLink.name;
+export const LAST_MIGRATION = heardBack.name;
 /** Every migration this program knows, oldest first. */
 export const KNOWN_MIGRATIONS: readonly string[] = MIGRATIONS.map((m) => m.name);
 const LOCK = 7_204_311;

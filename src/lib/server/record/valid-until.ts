@@ -3,6 +3,7 @@
  * may say something else tomorrow; older days only where a rule counts that long, ranges, screenings and the weeks of a protocol.
  */
 import { addDays, isDay, type Day } from '#lib/core/base/calendar-day.ts';
+import { LINK_SOON_DAYS } from '#lib/core/client/due.ts';
 import type { ClientRecord } from './load.ts';
 
 /** No rule but the named ones counts further back. Held by a test that moves the day. @source practice-setting */
@@ -38,6 +39,7 @@ export function validUntil(r: ClientRecord, today: Day): Day {
 	if (r.head.screening !== null)
 		for (const by of [-SCREEN_SOON_DAYS, 1 - SCREEN_SOON_DAYS, 0, 1])
 			may(addDays(r.head.screening.date, r.policy.screeningDays + by));
+	if (r.head.link !== null) may(addDays(r.head.link.until, 1 - LINK_SOON_DAYS));
 	for (const s of r.head.surgery)
 		for (const { fromWeek, toWeek } of s.protocol?.phases ?? [])
 			for (const week of [fromWeek, toWeek ?? fromWeek])

@@ -10,6 +10,7 @@ import type { Sex } from '#lib/core/measure/range-kind.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { PlanOrder } from '#lib/core/exercise/plan-order.ts';
 import type { SignedWeek, WeekContent } from '#lib/core/plan/signed-week.ts';
+import type { LinkKept } from '#lib/core/client/due.ts';
 import type { Surgery as SurgeryShown } from '#lib/contract/view.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import type { Story } from '#lib/core/client/story.ts';
@@ -113,6 +114,8 @@ export interface ClientHead {
 	} | null;
 	/** The week that was signed; null where none was. */
 	readonly week: SignedWeek | null;
+	/** The link of the client's own page that stands; null where none was given, or it was taken back. */
+	readonly link: LinkKept | null;
 	/** How the plan was arranged by hand; null where nobody did. */
 	readonly planOrder: { readonly id: string; readonly groups: PlanOrder } | null;
 }
@@ -164,6 +167,7 @@ interface Row {
 	known: KnownSymptom[];
 	left_out: { id: string; step: string; because: string }[];
 	week: { id: string; local_day: Day; content: WeekContent } | null;
+	link: LinkKept | null;
 	arrivals: {
 		id: string;
 		local_day: string;
@@ -202,6 +206,10 @@ const newest = (table: string, what: Sql, order: Sql): Sql =>
 const WITH_CLOSING: Sql = sql`to_jsonb(x) || jsonb_build_object('closing',
 	(select to_jsonb(k) from flag_closing k where k.practice_id = x.practice_id and k.flag_id = x.id))`;
 
+/** A link's last day, where the client lives; its end taken back again is no link. */
+const LINK: Sql = sql`jsonb_build_object('day', x.local_day, 'until', (x.expires_at at time zone c.tz)::date,
+	'opened', exists (select 1 from client_device d where d.practice_id = x.practice_id and d.link_id = x.id))`;
+
 /** Operations that stand, each with the protocol of its first entry: a corrected one keeps it. */
 const OPERATIONS: Sql = sql`coalesce((with recursive chain as (
 	select s.id, s.id as root from surgery s where s.practice_id = c.practice_id and s.client_id = c.id and s.replaces_id is null
@@ -229,6 +237,7 @@ export async function clientHeads(
 			${every('repeated_movement', columns('x', ['way', 'leg', 'repetitions', 'local_day']), sql`x.local_day, x.recorded_at`)} as repeated,
 			${newest('client_course', columns('x', ['id', 'course', 'region', 'local_day']), sql`x.recorded_at desc`)} as course,
 			${newest('client_week', columns('x', ['id', 'local_day', 'content']), sql`x.recorded_at desc`)} as week,
+			${newest('client_link', LINK, sql`x.recorded_at desc`)} as link,
 			${every('left_out', columns('x', ['id', 'step', 'because']), sql`x.recorded_at`)} as left_out,
 			${every('known_symptom', columns('x', ['region', 'symptom', 'until']), sql`x.recorded_at`)} as known,
 			${every('protocol_limit', sql`to_jsonb(x)`, sql`x.axis, x.side`, sql` and not x.lifted`)} as limits
@@ -257,6 +266,7 @@ function headOf(r: Row): ClientHead {
 		surgery: r.surgery.map(surgeryOf),
 		planOrder: r.plan_order,
 		week: r.week === null ? null : { ...r.week.content, id: r.week.id, day: r.week.local_day },
+		link: r.link,
 		stories: r.stories.map(({ id, region, body }) => ({ ...body, id, region })),
 		repeated: r.repeated.map(({ local_day: day, ...x }) => ({ ...x, day })),
 		known: r.known,

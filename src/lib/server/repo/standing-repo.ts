@@ -76,6 +76,10 @@ export interface Chosen {
 	readonly show: string;
 	/** A part of the body, as the row says it. */
 	readonly part: string;
+	/** What is due with them. */
+	readonly due: string;
+	/** Whose last session was before this day is silent. */
+	readonly silentBefore: Day;
 }
 
 export interface Asked extends Chosen {
@@ -117,8 +121,23 @@ export async function counted(
 	return rows[0] ?? { all: 0, found: 0, waiting: 0 };
 }
 
+/** What is due, and with how many clients. */
+export async function dueCounts(
+	t: PracticeTransaction,
+	silentBefore: Day
+): Promise<readonly { readonly what: string; readonly clients: number }[]> {
+	const { rows } = await sql<{ what: string; clients: number }>`
+		select w.what, count(*) as clients from standing s join client c on c.practice_id = s.practice_id and c.id = s.id
+		cross join lateral (select jsonb_array_elements_text(s.today_row->'due') as what union all select 'silent' where ${silent(silentBefore)}) w
+		where c.status = 'active' group by w.what`.execute(t.trx);
+	return rows;
+}
+
+const silent = (before: Day) => sql<boolean>`s.today_row->>'lastSession' < ${before}::text`;
+
 /** Parts of what a row says, as they were chosen: nothing of them is a pattern. */
-const among = ({ search, show, part }: Chosen) => sql<boolean>`(
+const among = ({ search, show, part, due, silentBefore }: Chosen) => sql<boolean>`(
 	(${search}::text = '' or position(lower(${search}) in lower(p.name)) > 0)
 	and (${show}::text = '' or (${show} = 'waiting' and s.waiting) or s.today_row->>'decision' = ${show})
+	and (${due}::text = '' or (${due} = 'silent' and ${silent(silentBefore)}) or jsonb_exists(s.today_row->'due', ${due}))
 	and (${part}::text = '' or position(${part} in s.today_row->>'regions') > 0))`;

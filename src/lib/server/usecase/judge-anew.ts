@@ -8,7 +8,7 @@ import { keepJudged, type Unjudged } from '../repo/standing-repo.ts';
 import { judgedRow } from '../view/today-row.ts';
 
 /** How rows are made; another shape of the row counts up. */
-const ROW = 2;
+const ROW = 3;
 /** Rows of another engine, catalogue or shape are judged anew. */
 export const JUDGED_BY = `${ENGINE_VERSION}|${CATALOGUE_VERSION}|${ROW}`;
 

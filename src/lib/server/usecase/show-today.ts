@@ -1,8 +1,11 @@
 /** Today: the practice's clients by need, each with its reason in words. Read from what is kept; what is old is judged anew first. */
+import { addDays } from '#lib/core/base/calendar-day.ts';
+import { DUE, type Due } from '#lib/core/client/due.ts';
 import { ok } from '#lib/core/base/result.ts';
 import type { Order } from '#lib/contract/today-form.ts';
-import { type Chosen, counted, keptRows, unjudged } from '../repo/standing-repo.ts';
+import { type Chosen, counted, dueCounts, keptRows, unjudged } from '../repo/standing-repo.ts';
 import { readRow, type TodayRow } from '../view/today-row.ts';
+import { SILENT_DAYS } from '../view/slips-by-need.ts';
 import { allow, type Context, type Outcome } from './actor.ts';
 import { judgeAnew, JUDGED_BY } from './judge-anew.ts';
 import { judgeAside } from './judge-aside.ts';
@@ -19,6 +22,8 @@ export interface Today {
 	readonly all: number;
 	readonly found: number;
 	readonly waiting: number;
+	/** What is due, with how many clients, in one order. */
+	readonly dueNow: readonly { readonly what: Due; readonly clients: number }[];
 	/** Clients that are being judged while this is read; the list is asked for again soon. */
 	readonly judging: number;
 }
@@ -30,12 +35,12 @@ const WHILE_WAITING = 12;
 
 export async function showToday(
 	ctx: Context,
-	asked: Partial<Chosen> & { readonly order?: Order; readonly from?: number } = {}
+	asked: Partial<Omit<Chosen, 'silentBefore'>> & { readonly order?: Order; readonly from?: number } = {}
 ): Promise<Outcome<Today>> {
 	const may = allow(ctx.actor, 'show today');
 	if (!may.ok) return may;
-	const { search = '', show = '', part = '', order = 'need', from = 0 } = asked;
-	const chosen: Chosen = { search, show, part };
+	const { search = '', show = '', part = '', due = '', order = 'need', from = 0 } = asked;
+	const chosen: Chosen = { search, show, part, due, silentBefore: addDays(ctx.today, -SILENT_DAYS) };
 	const old = await ctx.inPractice((t) => unjudged(t, ctx.today, JUDGED_BY));
 	const aside = old.length > WHILE_WAITING && judgeAside(ctx.actor.practiceId, ctx.actor.memberId, ctx.today);
 	if (!aside) await judgeAnew(ctx.inPractice, old, ctx.today);
@@ -54,6 +59,11 @@ export async function showToday(
 			name,
 			old: stale
 		}));
-		return ok({ rows, ...(await counted(t, chosen)), judging: aside ? old.length : 0 });
+		const counts = new Map((await dueCounts(t, chosen.silentBefore)).map((c) => [c.what, c.clients]));
+		const dueNow = DUE.flatMap((what) => {
+			const clients = counts.get(what) ?? 0;
+			return clients === 0 ? [] : [{ what, clients }];
+		});
+		return ok({ rows, dueNow, ...(await counted(t, chosen)), judging: aside ? old.length : 0 });
 	});
 }

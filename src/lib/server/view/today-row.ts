@@ -3,16 +3,16 @@
  * it when it is read.
  */
 import { addDays, daysBetween, type Day } from '#lib/core/base/calendar-day.ts';
-import { screenDue } from '#lib/core/client/screening.ts';
+import type { Due } from '#lib/core/client/due.ts';
 import type { Decision } from '#lib/core/decision/trace.ts';
-import { shortDay } from '#lib/wording/days.ts';
 import { decisionSentence } from '#lib/wording/decision.ts';
 import { regionName } from '#lib/wording/names.ts';
 import { flagAction, flagName } from '#lib/wording/screening.ts';
-import { answerOn, lastSessionDay, regionsOf, staleRanges } from '../record/facts-of.ts';
+import { answerOn, lastSessionDay, regionsOf } from '../record/facts-of.ts';
 import type { ClientRecord } from '../record/load.ts';
-import { SCREEN_SOON_DAYS, validUntil } from '../record/valid-until.ts';
+import { validUntil } from '../record/valid-until.ts';
 import type { Judged } from '../repo/standing-repo.ts';
+import { dueOf } from './due-of.ts';
 import { SILENT_DAYS, slipsByNeed, waitsForAnswer } from './slips-by-need.ts';
 
 export interface TodayRow {
@@ -26,6 +26,8 @@ export interface TodayRow {
 	readonly answered: boolean;
 	/** What is due besides; how long a client has been silent is said from the last session when it is read. */
 	readonly notes: readonly string[];
+	/** What it is that is due, to be counted and chosen by; a silence is counted when it is read. */
+	readonly due: readonly Due[];
 	readonly lastSession: Day | null;
 	/** From when the days are counted that the sentence leaves open; null where it counts none. */
 	readonly awayFrom: Day | null;
@@ -67,11 +69,12 @@ export function judgedRow(r: ClientRecord, today: Day): Judged {
 
 export function todayRow(r: ClientRecord, today: Day): RankedRow {
 	const arrived = answerOn(r, today);
+	const due = dueOf(r, today);
 	const notes = [
 		...(arrived === 'not-today' ? ['not today'] : arrived === 'lighter' ? ['lighter today'] : []),
-		...notesOf(r, today)
+		...due.map((d) => d.text)
 	];
-	const base = { lastSession: lastSessionDay(r) ?? null, notes };
+	const base = { lastSession: lastSessionDay(r) ?? null, notes, due: [...new Set(due.map((d) => d.what))] };
 	const [first, ...others] = slipsByNeed(r, today);
 	if (first === undefined) {
 		const red = r.head.flags.some((f) => f.open && f.severity === 'red');
@@ -127,17 +130,4 @@ function startOf(r: ClientRecord): { readonly sentence: string; readonly to: str
 	return r.measurements.length === 0
 		? { sentence: 'Nothing prescribed yet: measure, then choose a step.', to: 'measure' }
 		: { sentence: 'Measured; choose a step.', to: 'ladder' };
-}
-
-function notesOf(r: ClientRecord, today: Day): string[] {
-	const out: string[] = [];
-	if (staleRanges(r, today).length > 0) out.push('retest due');
-	if (
-		r.head.screening !== null &&
-		screenDue(r.head.screening.date, r.policy.screeningDays) < addDays(today, SCREEN_SOON_DAYS)
-	)
-		out.push(`screening due ${shortDay(screenDue(r.head.screening.date, r.policy.screeningDays))}`);
-	for (const l of r.head.limits)
-		if (l.reviewOn !== null && l.reviewOn <= today) out.push('protocol limit up for review');
-	return [...new Set(out)];
 }
