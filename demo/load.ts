@@ -11,6 +11,7 @@ import { open } from '#lib/server/db/connect.ts';
 import { inPracticeOf } from '#lib/server/db/in-practice.ts';
 import type { Context } from '#lib/server/usecase/actor.ts';
 import { CLIENTS, EQUIPMENT, PRACTICE, STAFF } from './people.ts';
+import { hearBack } from './heard-back.ts';
 import { Life } from './life.ts';
 import type { World } from './world.ts';
 import { signWeeks } from './weeks.ts';
@@ -131,6 +132,7 @@ async function lives(
 	for (const client of ROSTER)
 		await new Life(client, { ...world, start: addDays(o.today, -ROSTER_DAYS) }).run();
 	await signWeeks(physio, o.today, ['Nerys', 'Bertil'], weekId);
+	await hearBack(physio, o.today, weekId);
 }
 
 /** Fresh tables have no statistics yet, and autovacuum comes too late for the first minute. */

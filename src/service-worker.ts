@@ -7,13 +7,13 @@
 /// <reference lib="esnext" />
 /// <reference lib="webworker" />
 import { version } from '$service-worker';
+import { PAGES } from '#lib/ui/mine/pages.ts';
 
 const worker = self as unknown as ServiceWorkerGlobalScope;
 const CACHE = `mine-${version}`;
 const PATIENCE_MS = 3000;
 
-const isPage = (url: URL): boolean =>
-	url.pathname === '/mine' || url.pathname === '/mine/do' || url.pathname === '/mine/morning';
+const isPage = (url: URL): boolean => PAGES.includes(url.pathname);
 const isPart = (url: URL): boolean =>
 	url.pathname.startsWith('/_app/immutable/') || /\.(svg|webmanifest)$/.test(url.pathname);
 

@@ -258,6 +258,7 @@ export function clientOf(s: Spec): ClientRecord {
 		everGiven: [],
 		logs: [],
 		tests: [],
+		told: [],
 		mornings: Array.from({ length: 14 }, (_, i) => ({
 			date: addDays(TODAY, i - 13),
 			region,

@@ -118,6 +118,7 @@ const arbitrarySession = (date: Day): fc.Arbitrary<Session> =>
 			before: score,
 			peak: maybe(fc.integer({ min: 0, max: 9 })),
 			after: maybe(fc.integer({ min: 0, max: 7 })),
+			evening: fc.option(fc.integer({ min: 0, max: 8 }), { nil: undefined, freq: 1 }),
 			soreness: maybe(score),
 			confidence: maybe(score),
 			symptoms: fc.oneof(
@@ -127,13 +128,13 @@ const arbitrarySession = (date: Day): fc.Arbitrary<Session> =>
 			fault: fc.option(fc.constantFrom('heel-lifts', 'knee-drifts-in'), { nil: undefined, freq: 3 }),
 			elsewhere: fc.option(fc.integer({ min: 0, max: 6 }), { nil: undefined, freq: 2 })
 		})
-		.map(({ before, peak, after, fault, elsewhere, soreness, confidence, ...s }) =>
+		.map(({ before, peak, after, evening, fault, elsewhere, soreness, confidence, ...s }) =>
 			clean({
 				...s,
 				date,
 				prescribed: { sets: 2, reps: 10, loadKg: 0 },
 				pains: [
-					clean({ region: KNEE, before, peak, after }),
+					clean({ region: KNEE, before, peak, after, evening }),
 					...(elsewhere === undefined ? [] : [{ region: 'hip-left', peak: elsewhere, after: elsewhere }])
 				],
 				faults: fault === undefined ? {} : { [fault]: 0.5 },

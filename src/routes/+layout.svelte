@@ -41,6 +41,7 @@
 		<a href="/" class="text-lg font-bold text-ink no-underline">Bolster</a>
 		{#if data.me.clinical}<a href="/">Today</a>
 			<a href="/clients">Clients</a>
+			<a href="/floor">Floor</a>
 			<a href="/library">Library</a>{/if}
 		<a href="/practice" class="max-md:hidden">{data.me.practice}</a>
 		<a href="/practice" class="md:hidden">Practice</a>

@@ -36,7 +36,14 @@
 	});
 	const last = $derived(Math.max(1, Math.ceil(data.found / data.pages)));
 	const pageLink = (page: number): string =>
-		todayAddress({ search: data.search, show: data.show, part: data.part, due: data.due, order: data.order, page });
+		todayAddress({
+			search: data.search,
+			show: data.show,
+			part: data.part,
+			due: data.due,
+			order: data.order,
+			page
+		});
 	const chosen = $derived(data.search !== '' || data.show !== '' || data.part !== '' || data.due !== '');
 	const word = (d: (typeof data.rows)[number]['decision']): string =>
 		d === 'quiet' ? 'Start' : DECISION_WORD[d];
@@ -65,7 +72,15 @@
 	<TodayDue
 		counts={data.dueNow}
 		chosen={data.due}
-		link={(due) => todayAddress({ search: data.search, show: data.show, part: data.part, due, order: data.order, page: 1 })}
+		link={(due) =>
+			todayAddress({
+				search: data.search,
+				show: data.show,
+				part: data.part,
+				due,
+				order: data.order,
+				page: 1
+			})}
 	/>
 	{#if data.judging > 0}<p
 			class="mb-2 border-l-4 border-edge bg-sheet px-3 py-1.5"
@@ -79,7 +94,9 @@
 		<p class="rule py-6">No clients yet. <a href="/clients/new">Register the first one.</a></p>
 	{:else if data.found === 0}
 		<p class="rule py-6">
-			{data.show === '' && data.part === '' && data.due === '' ? `Nobody here is called “${data.search}”.` : 'Nobody here now.'}
+			{data.show === '' && data.part === '' && data.due === ''
+				? `Nobody here is called “${data.search}”.`
+				: 'Nobody here now.'}
 			<a href="/">All clients</a>
 		</p>
 	{/if}

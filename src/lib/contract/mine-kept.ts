@@ -1,5 +1,5 @@
 /** What a client's page keeps and is answered, without what reads it: a phone does not need the readers. */
-export const KINDS = ['session', 'morning', 'symptoms', 'arrival'] as const;
+export const KINDS = ['session', 'morning', 'evening', 'symptoms', 'arrival'] as const;
 export type Kind = (typeof KINDS)[number];
 
 /** The contract of what is sent; older ones are still taken. */

@@ -20,6 +20,8 @@ export interface MineWork {
 	/** The practitioner's own words. */
 	readonly note: string | null;
 	readonly region: string | null;
+	/** Both legs work at once and pain is asked of each: the other one. */
+	readonly other: string | null;
 	readonly mirror: boolean;
 	readonly sides: number;
 	readonly sets: number;
@@ -77,6 +79,7 @@ export interface MineView {
 	readonly goals: readonly { readonly label: string; readonly score: number; readonly distance: string }[];
 	readonly mornings: readonly { readonly day: Day; readonly region: string; readonly pain: number }[];
 	readonly morningIn: boolean;
+	readonly eveningIn: boolean;
 }
 
 const field = z.tuple([z.string().max(120), z.string().max(2000)]);

@@ -1,12 +1,14 @@
 /** Next-morning check-in as a form: one block a region under treatment. */
 import { z } from 'zod';
 import { EVENTS, SWELLING, type DayEvent, type Swelling } from '#lib/core/session/record.ts';
-import { day, typed, unparsed, uuid, type FieldIssue, type Unparsed } from './basics.ts';
+import { day, typed, typedWhole, unparsed, uuid, type FieldIssue, type Unparsed } from './basics.ts';
 
 export interface MorningInput {
 	readonly id: string;
 	readonly day: string;
 	readonly fever: boolean;
+	/** Of the muscles, 0–10, after what was done the day before. */
+	readonly soreness?: number;
 	readonly regions: readonly {
 		readonly id: string;
 		readonly region: string;
@@ -83,6 +85,8 @@ export function parseMorning(
 	const known = kind === undefined ? undefined : z.enum(EVENTS).safeParse(kind);
 	if (known !== undefined && (!known.success || !eventId.success))
 		issues.push({ field: 'events', message: `${kind} is not on the list.` });
+	const soreness = typedWhole('Muscle soreness', 0, 10).safeParse(String(form.get('soreness') ?? ''));
+	if (!soreness.success) issues.push({ field: 'soreness', message: soreness.error.issues[0]?.message ?? '' });
 	if (issues.length > 0 || !when.success || !id.success) return unparsed(issues);
 	return {
 		ok: true,
@@ -90,6 +94,7 @@ export function parseMorning(
 			id: id.data,
 			day: when.data,
 			fever: form.get('fever') === 'on',
+			...(soreness.success && soreness.data !== undefined ? { soreness: soreness.data } : {}),
 			regions: blocks.filter(isBlock),
 			events: known?.success === true && eventId.success ? [{ id: eventId.data, kind: known.data }] : []
 		}

@@ -3,11 +3,10 @@
  * field is a row here, a key of the session, its column, and something in the demo.
  */
 import { z } from 'zod';
+import { JOINTS } from '#lib/core/session/joints.ts';
 import { INCOMPLETE, PAIN_AT, type Session } from '#lib/core/session/record.ts';
 import { present, typedWhole } from './basics.ts';
 
-/** Where work can be felt that should be felt in the muscle. */
-export const JOINTS = ['none', 'knee', 'hip', 'back', 'ankle', 'foot', 'other'] as const;
 const YES_NO = ['yes', 'no'] as const;
 
 export interface ScoreField {

@@ -21,6 +21,8 @@ export interface SlipSession {
 	readonly before: number | null;
 	readonly peak: number | null;
 	readonly after: number | null;
+	/** Told at home, on the evening of that day. */
+	readonly evening: number | null;
 	/** The next morning. */
 	readonly next: number | null;
 	readonly seen: boolean;

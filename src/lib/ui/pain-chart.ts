@@ -7,6 +7,7 @@ export interface ChartedSession {
 	readonly before: number | null;
 	readonly peak: number | null;
 	readonly after: number | null;
+	readonly evening: number | null;
 	readonly next: number | null;
 }
 export interface PolicyLines {
@@ -21,20 +22,23 @@ const SERIES = [
 	['before', 'before', '--edge', 'circle', 0],
 	['worst', 'peak', '--ink', 'triangle', 1.5],
 	['after', 'after', '--edge', 'rect', 0],
+	['evening', 'evening', '--caution', 'star', 0],
 	['next morning', 'next', '--accent', 'rectRot', 1.5]
 ] as const;
 
 const seriesOf = (sessions: readonly ChartedSession[], ink: Ink) =>
-	SERIES.map(([label, key, token, pointStyle, borderWidth]) => ({
-		label,
-		data: sessions.map((s) => s[key]),
-		borderColor: ink(token),
-		backgroundColor: ink(token),
-		pointStyle,
-		pointRadius: 4.5,
-		borderWidth,
-		spanGaps: true
-	}));
+	SERIES.filter(([, key]) => key !== 'evening' || sessions.some((s) => s.evening !== null)).map(
+		([label, key, token, pointStyle, borderWidth]) => ({
+			label,
+			data: sessions.map((s) => s[key]),
+			borderColor: ink(token),
+			backgroundColor: ink(token),
+			pointStyle,
+			pointRadius: 4.5,
+			borderWidth,
+			spanGaps: true
+		})
+	);
 
 function linesOf(sessions: readonly ChartedSession[], p: PolicyLines, usual: number, ink: Ink) {
 	const lines = [

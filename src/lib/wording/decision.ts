@@ -113,6 +113,10 @@ const SAY = {
 		r.met
 			? `${region(r)} was ${r.value}${day(r, t)}, over the acceptable ${r.threshold}`
 			: `worst pain ${r.value}, within the acceptable ${r.threshold}`,
+	'pain.evening': (r, t) =>
+		r.met
+			? `${region(r)} was ${r.value} on the evening${day(r, t)}, over the acceptable ${r.threshold}`
+			: `worst pain ${r.value}, that evening; within the acceptable ${r.threshold}`,
 	'region.settled': morning,
 	'region.up': morning,
 	'region.unsettled': morning,
@@ -255,6 +259,7 @@ const INPUT_NAME: Readonly<Record<string, string>> = {
 	morning: 'next morning',
 	peak: 'peak pain',
 	after: 'pain after',
+	evening: 'pain that evening',
 	effort: 'effort',
 	confidence: 'confidence',
 	soreness: 'soreness'

@@ -18,6 +18,7 @@ export const morningsMissing = (days: readonly Day[]): string =>
 
 /** What is counted, for one and for several. */
 export const DUE_COUNT: Readonly<Record<Due, readonly [one: string, many: string]>> = {
+	evening: ['sore evening', 'sore evenings'],
 	week: ['week to sign', 'weeks to sign'],
 	morning: ['morning missing', 'mornings missing'],
 	silent: ['silent', 'silent'],

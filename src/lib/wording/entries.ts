@@ -95,11 +95,12 @@ const TEXT: Readonly<Record<EntryKind, (r: Row) => string>> = {
 	},
 	morning: (r) =>
 		`${capital(regionName(text(r.region)))}: ${[
-			`pain ${text(r.pain) || '–'}`,
+			`${r.moment === 'evening' ? 'that evening, ' : ''}pain ${text(r.pain) || '–'}`,
 			...(r.swelling === null || r.swelling === 'none'
 				? []
 				: [`swelling ${text(r.swelling).replaceAll('-', ' ')}`]),
-			...(r.stiffness_min === null ? [] : [`stiff ${text(r.stiffness_min)} min`])
+			...(r.stiffness_min === null ? [] : [`stiff ${text(r.stiffness_min)} min`]),
+			...(r.soreness === null ? [] : [`muscles sore ${text(r.soreness)}`])
 		].join(', ')}`,
 	event: (r) => capital(text(r.kind).replaceAll('-', ' ')),
 	complaint: (r) =>

@@ -10,6 +10,7 @@
 	import { setMine } from '#lib/ui/mine/context.ts';
 	import * as outbox from '#lib/ui/mine/outbox.ts';
 	import OutboxBar from '#lib/ui/mine/OutboxBar.svelte';
+	import { PAGES } from '#lib/ui/mine/pages.ts';
 	import { sayIn } from '#lib/ui/mine/say.ts';
 	import { languageOf } from '#lib/wording/mine/names.ts';
 
@@ -47,7 +48,6 @@
 	const dayNow = (): string => (data.mine === null ? '' : dayHere(data.mine, behind, Date.now()));
 	setMine({ say, language, enter, dayNow });
 
-	const PAGES = ['/mine', '/mine/do', '/mine/morning'];
 	onMount(() => {
 		document.documentElement.lang = language;
 		if (data.mine === null) return;

@@ -96,6 +96,16 @@
 			>
 		</p>
 	</section>
+	<section aria-label={say('evening')} class="rule mt-4 pt-3">
+		<h2>{say('evening')}</h2>
+		{#if mine.eveningIn}<p>{say('eveningIn')}</p>{/if}
+		<p class="mt-2">
+			<a
+				class="block rounded-md border border-edge px-5 py-3 text-center text-lg font-semibold no-underline"
+				href="/mine/evening">{say('eveningAsk')}</a
+			>
+		</p>
+	</section>
 	<section aria-label={say('whenHurts')} class="rule mt-4 pt-3">
 		<h2>{say('whenHurts')}</h2>
 		<p>{say('whenHurtsText')}</p>

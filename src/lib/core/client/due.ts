@@ -1,7 +1,7 @@
 /** What is due with a client besides a slip: told by the calendar and by what nobody answered yet. */
 import { addDays, daysBetween, type Day } from '../base/calendar-day.ts';
 
-export const DUE = ['week', 'morning', 'silent', 'link', 'retest', 'screening', 'limit'] as const;
+export const DUE = ['evening', 'week', 'morning', 'silent', 'link', 'retest', 'screening', 'limit'] as const;
 export type Due = (typeof DUE)[number];
 
 /** Sessions so many days back are asked for their next morning. @source practice-setting */

@@ -99,7 +99,7 @@ function leversOf(input: DecideInput, last: Session): readonly Lever[] {
 	});
 	const own = last.pains.find((p) => p.region === region);
 	const morning = input.mornings.find((m) => m.date === addDays(last.date, 1) && m.region === region);
-	const pain = (key: 'peak' | 'after'): Lever => ({
+	const pain = (key: 'peak' | 'after' | 'evening'): Lever => ({
 		input: key,
 		now: own?.[key],
 		low: 0,
@@ -118,6 +118,7 @@ function leversOf(input: DecideInput, last: Session): readonly Lever[] {
 		},
 		pain('peak'),
 		pain('after'),
+		pain('evening'),
 		{
 			input: 'effort',
 			now: known && efforts.length > 0 ? Math.max(...(efforts as number[])) : undefined,

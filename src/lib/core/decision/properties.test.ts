@@ -64,7 +64,7 @@ describe('properties of the decision', () => {
 		fc.assert(
 			fc.property(
 				histories,
-				fc.constantFrom('peak', 'after', 'morning'),
+				fc.constantFrom('peak', 'after', 'evening', 'morning'),
 				fc.integer({ min: 1, max: 5 }),
 				(h, what, more) => {
 					const last = lastOf(h);

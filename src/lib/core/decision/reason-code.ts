@@ -31,6 +31,7 @@ export const OWN_CODES = [
 	'pain.new-region',
 	'pain.stop',
 	'pain.acceptable',
+	'pain.evening',
 	'pain.safe',
 	'pain.elsewhere',
 	'morning.hot-joint',

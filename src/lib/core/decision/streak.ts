@@ -5,6 +5,7 @@
  */
 import { dayNumber } from '../base/calendar-day.ts';
 import type { Session } from '../session/record.ts';
+import { worstOf } from '../session/told.ts';
 import { cleanShare, hardestEffort, painIn, shareDone } from '../session/work.ts';
 import { nextMorning, type Facts } from './facts.ts';
 import { zonesOf } from './pain-zones.ts';
@@ -46,8 +47,7 @@ const PER_SESSION: readonly Judge[] = [
 	(f, s) => {
 		const own = painIn(s, f.region);
 		const zones = zonesOf(f, f.region);
-		const peak =
-			own?.peak === undefined || own.after === undefined ? undefined : Math.max(own.peak, own.after);
+		const peak = own?.peak === undefined || own.after === undefined ? undefined : worstOf(own);
 		const met = peak !== undefined && peak <= zones.safe;
 		return {
 			code: 'pain.safe',
@@ -59,13 +59,11 @@ const PER_SESSION: readonly Judge[] = [
 		};
 	},
 	(f, s) => {
-		const over = s.pains.find(
-			(p) => p.region !== f.region && Math.max(p.peak ?? 0, p.after ?? 0) > zonesOf(f, p.region).safe
-		);
+		const over = s.pains.find((p) => p.region !== f.region && (worstOf(p) ?? 0) > zonesOf(f, p.region).safe);
 		return {
 			code: 'pain.elsewhere',
 			met: over === undefined,
-			value: over === undefined ? null : Math.max(over.peak ?? 0, over.after ?? 0),
+			value: over === undefined ? null : (worstOf(over) ?? 0),
 			threshold: over === undefined ? null : zonesOf(f, over.region).safe,
 			source: 'practice-setting',
 			...(over === undefined ? {} : { region: over.region })

@@ -46,6 +46,8 @@ export interface PainEntry {
 	readonly before?: number;
 	readonly peak?: number;
 	readonly after?: number;
+	/** Told at home, on the evening of that day. */
+	readonly evening?: number;
 }
 
 export interface SetEntry {

@@ -87,12 +87,14 @@ describe('pain around a session', () => {
 			before: 1,
 			peak: 3,
 			after: null,
+			evening: null,
 			next: 2
 		});
 		expect(painAround(session(), 'back', mornings)).toEqual({
 			before: null,
 			peak: null,
 			after: null,
+			evening: null,
 			next: null
 		});
 	});

@@ -78,6 +78,7 @@ export function painByDay(
 			before: worse(known.before, now.before),
 			peak: worse(known.peak, now.peak),
 			after: worse(known.after, now.after),
+			evening: worse(known.evening, now.evening),
 			next: worse(known.next, now.next)
 		});
 	}
@@ -92,9 +93,9 @@ export function worstByRegion(sessions: readonly Session[]): ReadonlyMap<Region,
 	return worst;
 }
 
-type PainAround = Readonly<Record<'before' | 'peak' | 'after' | 'next', number | null>>;
+type PainAround = Readonly<Record<'before' | 'peak' | 'after' | 'evening' | 'next', number | null>>;
 
-/** Pain of a region before, at its worst, after, and on the morning that followed; null where it was not said. */
+/** Pain of a region before, at its worst, after, that evening, and on the morning that followed; null where it was not said. */
 export function painAround(s: Session, region: Region, mornings: readonly Morning[]): PainAround {
 	const p = painIn(s, region);
 	const after = addDays(s.date, 1);
@@ -103,6 +104,7 @@ export function painAround(s: Session, region: Region, mornings: readonly Mornin
 		before: p?.before ?? null,
 		peak: p?.peak ?? null,
 		after: p?.after ?? null,
+		evening: p?.evening ?? null,
 		next: next?.pain ?? null
 	};
 }

@@ -264,6 +264,7 @@ export interface Tables {
 		pain: number | null;
 		stiffness_min: number | null;
 		swelling: string | null;
+		soreness?: number | null;
 		provocation: number | null;
 		recalled: boolean;
 		fever?: boolean | null;

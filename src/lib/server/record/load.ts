@@ -8,6 +8,7 @@ import { type Policy, policyHere } from '#lib/core/decision/policy.ts';
 import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
 import { laddersWithout } from '#lib/core/exercise/left-out.ts';
 import type { Morning, RecordedEvent } from '#lib/core/session/record.ts';
+import type { Told } from '#lib/core/session/told.ts';
 import { type Whose, withoutNulls } from '../db/heads.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { type ClientHead, clientHeads } from '../repo/client-repo.ts';
@@ -29,6 +30,8 @@ export interface ClientRecord {
 	readonly logs: readonly Logged[];
 	readonly tests: readonly TestResult[];
 	readonly mornings: readonly Morning[];
+	/** Evenings, and what mornings said of the session before. */
+	readonly told: readonly Told[];
 	readonly checkins: ReadonlyMap<string, string>;
 	readonly events: readonly RecordedEvent[];
 	readonly room: Room;
@@ -70,6 +73,7 @@ export async function loadRecords(
 			logs: logged(head.id),
 			tests: tests(head.id),
 			mornings: ownDays.flatMap((d) => (d.morning === null ? [] : [d.morning])),
+			told: ownDays.flatMap((d) => (d.told === null ? [] : [d.told])),
 			checkins: new Map(
 				ownDays.flatMap((d) =>
 					d.morning === null || d.checkinId === null

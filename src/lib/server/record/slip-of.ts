@@ -21,6 +21,7 @@ import {
 } from '#lib/core/fit/gentler.ts';
 import type { FitContext, SolvedSetup } from '#lib/core/movement/context.ts';
 import { flagReaches } from '#lib/core/safety/alarm.ts';
+import { withTold } from '#lib/core/session/told.ts';
 import { painAdded } from '#lib/core/session/work.ts';
 import type { Exercise } from '../repo/exercise-repo.ts';
 import type { Logged } from '../repo/log-repo.ts';
@@ -120,7 +121,7 @@ export function decideInputOf(
 		exercise: exerciseOf(r, exercise, chain, today),
 		changes: [...chain.changes, ...restartsOf(r, exercise.region)],
 		sessions: logsOf(r, exercise.id).map((l) => ({
-			...l.session,
+			...withTold(l.session, r.told),
 			sinceChange: chain.currentIds.has(l.prescriptionId) && inForce(exercise, l)
 		})),
 		mornings: morningsOf(r, exercise.region),

@@ -75,3 +75,26 @@ export const setStatus = (t: PracticeTransaction, clientId: string, status: 'act
 		.where('practice_id', '=', t.practiceId)
 		.where('id', '=', clientId)
 		.execute();
+
+/** Clients who come, by name: so many of them as a list takes. */
+export async function namesOfClients(
+	t: PracticeTransaction
+): Promise<readonly { readonly clientId: string; readonly name: string }[]> {
+	const { rows } = await sql<{ clientId: string; name: string }>`
+		select c.id as "clientId", p.name from client c join person p on p.practice_id = c.practice_id and p.client_id = c.id
+		where c.practice_id = ${t.practiceId} and c.status = 'active' order by p.name, c.id limit ${NAMES}`.execute(
+		t.trx
+	);
+	return rows;
+}
+const NAMES = 500;
+
+/** Who filled in an arrival card on a day, in the order they came. */
+export async function arrivedOn(t: PracticeTransaction, day: string): Promise<readonly string[]> {
+	const { rows } = await sql<{ id: string }>`
+		select a.client_id as id from arrival a join client c on c.practice_id = a.practice_id and c.id = a.client_id and c.status = 'active'
+		where a.practice_id = ${t.practiceId} and a.local_day = ${day} and ${isHead('arrival', 'a')} group by a.client_id order by min(a.recorded_at)`.execute(
+		t.trx
+	);
+	return rows.map((r) => r.id);
+}

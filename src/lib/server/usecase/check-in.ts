@@ -31,6 +31,8 @@ export interface NewCheckin {
 	readonly clientId: string;
 	readonly day: Day;
 	readonly fever?: boolean;
+	/** Of the muscles, 0–10. */
+	readonly soreness?: number;
 	readonly regions: readonly RegionMorning[];
 	readonly events: readonly { readonly id: string; readonly kind: DayEvent }[];
 }
@@ -115,6 +117,7 @@ const rowOf = (c: NewCheckin, m: RegionMorning, age: number) => ({
 	region: m.region,
 	pain: m.pain,
 	stiffness_min: m.stiffnessMin ?? null,
+	soreness: c.soreness ?? null,
 	swelling: m.swelling,
 	provocation: m.provocation ?? null,
 	recalled: age >= RECALLED_DAYS,

@@ -8,6 +8,7 @@ import { arrivalOf, arriveForm } from '#lib/contract/ask-form.ts';
 import { day, region, typedWhole, uuid } from '#lib/contract/basics.ts';
 import { type OutboxItem, type Sent } from '#lib/contract/mine.ts';
 import { NOTHING_SAID, type Answered } from '#lib/contract/mine-kept.ts';
+import { parseEvening } from '#lib/contract/evening-form.ts';
 import { parseMorning } from '#lib/contract/morning-form.ts';
 import { parseWholeSession } from '#lib/contract/whole-session-form.ts';
 import { ok } from '#lib/core/base/result.ts';
@@ -23,6 +24,7 @@ import { inZone, notFound, type Context, type Outcome } from './actor.ts';
 import { checkIn } from './check-in.ts';
 import { logSession } from './log-session.ts';
 import { showClient } from './show-client.ts';
+import { tellEvening } from './tell-evening.ts';
 import { tellSymptoms } from './tell-symptoms.ts';
 
 type Done = Outcome<Answered> | string;
@@ -50,6 +52,13 @@ async function morning(ctx: Context, r: ClientRecord, form: FormData): Promise<D
 	if (!done.ok) return done;
 	const { raised, closes, fever } = done.value;
 	return { ok: true, value: answered(raised, { closes: fever ? 'day' : closes }) };
+}
+
+async function evening(ctx: Context, r: ClientRecord, form: FormData): Promise<Done> {
+	const parsed = parseEvening(form, regionsOf(r), regionName);
+	if (!parsed.ok) return first(parsed.issues);
+	const done = await tellEvening(ctx, { clientId: r.head.id, ...parsed.value });
+	return done.ok ? { ok: true, value: answered([], { closes: done.value.closes }) } : done;
 }
 
 const symptomsForm = z.object({
@@ -92,7 +101,7 @@ async function arrival(ctx: Context, r: ClientRecord, form: FormData): Promise<D
 	return { ok: true, value: answered(raised, { closes, lighter: answer === 'lighter' }) };
 }
 
-const BY_KIND = { session, morning, symptoms, arrival } as const;
+const BY_KIND = { session, morning, evening, symptoms, arrival } as const;
 
 /** @param r the client's record as it stands now */
 export async function takeIn(ctx: Context, r: ClientRecord, item: OutboxItem): Promise<Sent> {

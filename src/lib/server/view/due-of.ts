@@ -1,11 +1,13 @@
 /** What is due with a client besides their slips, each in words. Pure; how long a client has been silent is said when it is read. */
 import { addDays, type Day } from '#lib/core/base/calendar-day.ts';
 import { linkDue, withoutMorning, type Due } from '#lib/core/client/due.ts';
+import { closesRegion } from '#lib/core/decision/pain-zones.ts';
 import { screenDue } from '#lib/core/client/screening.ts';
 import { changedSince } from '#lib/core/plan/signed-week.ts';
 import { shortDay } from '#lib/wording/days.ts';
+import { regionName } from '#lib/wording/names.ts';
 import { LINK_DUE, morningsMissing } from '#lib/wording/due.ts';
-import { staleRanges } from '../record/facts-of.ts';
+import { linesOf, staleRanges, usualNow } from '../record/facts-of.ts';
 import type { ClientRecord } from '../record/load.ts';
 import { SCREEN_SOON_DAYS } from '../record/valid-until.ts';
 import { standingAs } from '../record/week-of.ts';
@@ -41,6 +43,23 @@ function screeningDue(r: ClientRecord, today: Day): readonly DueNote[] {
 		: [];
 }
 
+/** An evening that would have closed its region, until somebody could have acted on it: the day after. */
+function eveningNotes(r: ClientRecord, today: Day): readonly DueNote[] {
+	const from = addDays(today, -1);
+	return r.told
+		.filter(
+			(x) =>
+				x.moment === 'evening' &&
+				x.date >= from &&
+				x.date <= today &&
+				closesRegion(x.pain, usualNow(r, x.region, x.date), linesOf(r))
+		)
+		.map((x) => ({
+			what: 'evening',
+			text: `${regionName(x.region)} ${x.pain} ${x.date === today ? 'this evening' : 'yesterday evening'}`
+		}));
+}
+
 export function dueOf(r: ClientRecord, today: Day): readonly DueNote[] {
 	const missing = withoutMorning(
 		r.logs.map((l) => l.session.date),
@@ -49,6 +68,7 @@ export function dueOf(r: ClientRecord, today: Day): readonly DueNote[] {
 	);
 	const review = r.head.limits.some((l) => l.reviewOn !== null && l.reviewOn <= today);
 	return [
+		...eveningNotes(r, today),
 		...weekDue(r, today),
 		...(missing.length === 0 ? [] : [{ what: 'morning' as const, text: morningsMissing(missing) }]),
 		...linkNote(r, today),

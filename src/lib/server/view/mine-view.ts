@@ -1,7 +1,7 @@
 /** A client's own page, from the record: today's work drawn at their own chair and step, what pain in it means, the week, goals and mornings. */
 import { addDays, dayNumber, type Day } from '#lib/core/base/calendar-day.ts';
 import { recordDay } from '#lib/core/base/zone-day.ts';
-import { sideOf } from '#lib/core/body/region-side.ts';
+import { mirrored, sideOf } from '#lib/core/body/region-side.ts';
 import { lighterDose } from '#lib/core/decision/arrival.ts';
 import { whenItHurts, whenTooEasy } from '#lib/core/decision/on-the-spot.ts';
 import { doseText } from '#lib/core/dose/dose.ts';
@@ -51,7 +51,7 @@ function aloneOf(asked: Asked, work: Work): MineWork {
 	const { sets, reps, unit = 'reps', loadKg } = work.dose;
 	return {
 		...{ exerciseId: null, prescriptionId: null, title: work.title, what: work.step.what },
-		...{ cues: [], cautions: [], how: [], note: null, region: null, mirror: false },
+		...{ cues: [], cautions: [], how: [], note: null, region: null, other: null, mirror: false },
 		sides: work.sides === 'both-at-once' ? 1 : work.sides.length,
 		...{ sets, reps, unit, loadKg, doseText: doseText(work.dose), lighter: false, held: false },
 		tags: work.step.tags,
@@ -89,6 +89,7 @@ function exerciseOf(asked: Asked, exerciseId: string, work: Work | undefined): M
 		how: [...(setup === '' ? [] : [setup]), ...particularsText(head.particulars)],
 		note: head.particulars.note ?? null,
 		region: e.region,
+		other: head.particulars.painPerSide === true ? (mirrored(e.region) ?? null) : null,
 		mirror: sideOf(e.region) === 'left',
 		sides: work.sides === 'both-at-once' ? 1 : work.sides.length,
 		sets: dose.sets,
@@ -186,6 +187,7 @@ export function mineView(
 		mornings: r.mornings
 			.filter((m) => m.date > addDays(today, -MORNINGS_SHOWN) && m.pain !== undefined)
 			.map((m) => ({ day: m.date, region: m.region, pain: m.pain ?? 0 })),
+		eveningIn: r.told.some((x) => x.moment === 'evening' && x.date === today),
 		morningIn: regionsOf(r).every((region) => r.mornings.some((m) => m.region === region && m.date === today))
 	};
 }

@@ -29,9 +29,9 @@
 			<tr class={s.counts ? '' : 'text-quiet'}
 				><td>{shortDay(s.date)}{s.counts ? '' : ' (before the change)'}</td><td>{s.work}</td><td
 					>{s.effort ?? '–'}</td
-				><td>{s.before ?? '–'}</td><td class="font-semibold">{s.peak ?? '–'}</td><td>{s.after ?? '–'}</td><td
-					class="font-semibold">{s.next ?? 'not in'}</td
-				><td>{s.seen ? 'seen' : 'alone'}</td></tr
+				><td>{s.before ?? '–'}</td><td class="font-semibold">{s.peak ?? '–'}</td><td
+					>{s.after ?? '–'}{s.evening === null ? '' : `, evening ${s.evening}`}</td
+				><td class="font-semibold">{s.next ?? 'not in'}</td><td>{s.seen ? 'seen' : 'alone'}</td></tr
 			>
 		{/each}
 	</Rows>

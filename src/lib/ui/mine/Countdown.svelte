@@ -4,18 +4,19 @@
 	import { endOfTime } from './signal.ts';
 
 	interface Props {
-		readonly seconds: number;
+		/** ms of the clock at which it is over. */
+		readonly until: number;
 		readonly sound: boolean;
 		readonly over: () => void;
 	}
-	let { seconds, sound, over }: Props = $props();
+	let { until, sound, over }: Props = $props();
 	let left = $state(0);
 	onMount(() => {
-		left = seconds;
 		// By the clock, not by counting ticks: a phone that slept wakes up where it is.
-		const end = Date.now() + seconds * 1000;
+		const now = (): number => Math.max(0, Math.ceil((until - Date.now()) / 1000));
+		left = now();
 		const timer = setInterval(() => {
-			left = Math.max(0, Math.ceil((end - Date.now()) / 1000));
+			left = now();
 			if (left > 0) return;
 			clearInterval(timer);
 			endOfTime(sound);

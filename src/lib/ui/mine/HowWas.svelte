@@ -9,11 +9,16 @@
 		readonly regions: readonly string[];
 		readonly pains: Readonly<Record<string, string>>;
 		readonly change: (pains: Record<string, string>) => void;
+		readonly sure: string | undefined;
+		readonly beSure: (sure: string) => void;
 		readonly missing: boolean;
 		readonly keep: () => void;
 	}
-	let { regions, pains, change, missing, keep }: Props = $props();
+	let { regions, pains, change, sure, beSure, missing, keep }: Props = $props();
 	const { say, language } = mineHere();
+	// Asked at the end only where it was not said on the way; what is being answered stays.
+	// svelte-ignore state_referenced_locally
+	const known = new Set(regions.filter((r) => (pains[`${r}.before`] ?? '') !== ''));
 	const ASKED = [
 		['before', 'painNow'],
 		['peak', 'worst'],
@@ -24,7 +29,7 @@
 <section aria-label={say('after')}>
 	<h2>{say('after')}</h2>
 	{#each regions as region (region)}
-		{#each ASKED.filter(([when]) => when !== 'before' || !pains[`${region}.before`]) as [when, key] (when)}<Score
+		{#each ASKED.filter(([when]) => when !== 'before' || !known.has(region)) as [when, key] (when)}<Score
 				name="{region}.{when}"
 				label={say(key, { region: regionIn(language, region) })}
 				ends={say('painEnds').split('|') as [string, string]}
@@ -34,5 +39,11 @@
 				wrong={missing && !pains[`${region}.${when}`] ? say('sayPain') : undefined}
 			/>{/each}
 	{/each}
+	<Score
+		name="sure"
+		label={say('sure')}
+		ends={say('sureEnds').split('|') as [string, string]}
+		bind:value={() => sure, (v) => beSure(v ?? '')}
+	/>
 	<div class="pt-3"><Tap onclick={keep}>{say('keep')}</Tap></div>
 </section>

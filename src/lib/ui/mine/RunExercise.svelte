@@ -3,9 +3,12 @@
 	import type { MineWork } from '#lib/contract/mine.ts';
 	import Score from '../Score.svelte';
 	import { mineHere } from './context.ts';
+	import Breaths from './Breaths.svelte';
 	import Countdown from './Countdown.svelte';
+	import FeltWhere from './FeltWhere.svelte';
+	import LessLoad from './LessLoad.svelte';
 	import MovingFrames from './MovingFrames.svelte';
-	import { doseOf, didOf, isBegun, type Did, type Run } from './run.ts';
+	import { doseOf, didOf, isBegun, restAfter, type Did, type Run } from './run.ts';
 	import Tap from './Tap.svelte';
 
 	interface Props {
@@ -14,24 +17,47 @@
 		readonly sound: boolean;
 		readonly moving: boolean;
 		readonly change: (more: Partial<Did>) => void;
+		/** Until when they rest, ms of the clock; null while they work. */
+		readonly restUntil: number | null;
+		readonly setRest: (until: number | null) => void;
+		/** The rest ran out; left out, the next set is on. */
+		readonly restOver?: () => void;
 		readonly next: () => void;
+		/** Height of the figure in px. */
+		readonly height?: number;
 	}
-	let { w, run, sound, moving, change, next }: Props = $props();
+	let {
+		w,
+		run,
+		sound,
+		moving,
+		change,
+		restUntil,
+		setRest,
+		restOver = () => setRest(null),
+		next,
+		height = 210
+	}: Props = $props();
 	const { say } = mineHere();
 	const did = $derived(didOf(run, w));
 	const dose = $derived(doseOf(run, w));
 	const logged = $derived(w.exerciseId !== null);
 	const finished = $derived(did.sets >= dose.sets || did.lastReps !== null);
-	let doing = $state<'set' | 'hold' | 'rest'>('set');
-	let out = $state<'' | 'different' | 'hurts'>('');
+	let holdUntil = $state<number | null>(null);
+	let out = $state<'' | 'different' | 'hurts' | 'less'>('');
 	let flipped = $state(false);
 	let told = $state('');
 	let missing = $state(false);
 	const unit = $derived(w.unit === 'reps' ? '' : w.unit === 'sec' ? ' s' : ` ${w.unit}`);
+	/** A clock runs for it: a hold, or breaths. */
+	const timed = $derived(w.unit === 'sec' || w.unit === 'breaths');
 	const BECAUSE = ['pain', 'tired', 'form', 'time', 'other'] as const;
+	/** Said before it is written: what is done counts from what was. */
 	function setDone(): void {
+		const rest = restAfter(did.sets, dose.sets, w.restSec, Date.now());
+		holdUntil = null;
 		change({ sets: Math.min(dose.sets, did.sets + 1) });
-		doing = did.sets + 1 < dose.sets && w.restSec > 0 ? 'rest' : 'set';
+		setRest(rest);
 	}
 	function hurts(pain: number): void {
 		const said = w.hurts[pain];
@@ -43,7 +69,8 @@
 			hurt: Math.max(pain, did.hurt ?? 0),
 			...(said.answer === 'stop' && !finished ? { lastReps: did.lastReps ?? 0, because: 'pain' } : {})
 		});
-		doing = 'set';
+		holdUntil = null;
+		setRest(null);
 	}
 	function goOn(): void {
 		missing = logged && isBegun(did) && did.effort === '';
@@ -59,7 +86,7 @@
 	<h2 class="text-2xl">{w.title}</h2>
 	<p class="text-xl font-bold" data-testid="dose">
 		{dose.sets} × {dose.reps}{unit}{w.loadKg > 0
-			? ` · ${w.loadKg} kg`
+			? ` · ${did.less?.toKg ?? w.loadKg} kg`
 			: ''}{#if run.lighter || w.lighter}<span class="text-base font-normal text-caution">
 				{say('lighter')}</span
 			>{/if}
@@ -72,7 +99,7 @@
 			label="{w.title}: {w.what}"
 			mirror={w.mirror !== flipped}
 			{moving}
-			height={210}
+			{height}
 		/>
 		<button
 			type="button"
@@ -90,21 +117,24 @@
 
 	<div class="sticky bottom-0 -mx-4 mt-3 grid gap-2 border-t bg-paper px-4 py-2">
 		{#if !finished}
-			{#if doing === 'rest'}
+			{#if restUntil !== null}
 				<p class="text-center">{say('rest', { sec: w.restSec })}</p>
-				<Countdown seconds={w.restSec} {sound} over={() => (doing = 'set')} />
-				<Tap onclick={() => (doing = 'set')}>{say('restOver')}</Tap>
-			{:else if doing === 'hold'}
-				<Countdown seconds={dose.reps * w.sides} {sound} over={setDone} />
+				{#key restUntil}<Countdown until={restUntil} {sound} over={restOver} />{/key}
+				<Tap onclick={() => setRest(null)}>{say('restOver')}</Tap>
+			{:else if holdUntil !== null}
+				{#if w.unit === 'breaths'}<Breaths count={dose.reps * w.sides} {sound} over={setDone} />
+				{:else}<Countdown until={holdUntil} {sound} over={setDone} />{/if}
 				<Tap onclick={setDone}>{say('setDone')}</Tap>
 			{:else}
-				{#if dose.sets > 1 || w.unit === 'sec'}
+				{#if dose.sets > 1 || timed}
 					<p class="text-center font-semibold">{say('set', { at: did.sets + 1, all: dose.sets })}</p>
-					{#if w.unit === 'sec'}<Tap onclick={() => (doing = 'hold')}>{say('begun')}</Tap>{/if}
-					{#if w.unit !== 'sec'}<Tap onclick={setDone}>{say('setDone')}</Tap>{/if}
+					{#if timed}<Tap onclick={() => (holdUntil = Date.now() + dose.reps * w.sides * 1000)}
+							>{say('begun')}</Tap
+						>{/if}
+					{#if !timed}<Tap onclick={setDone}>{say('setDone')}</Tap>{/if}
 				{/if}
 				<Tap
-					kind={dose.sets > 1 || w.unit === 'sec' ? 'quiet' : 'primary'}
+					kind={dose.sets > 1 || timed ? 'quiet' : 'primary'}
 					onclick={() => change({ sets: dose.sets, lastReps: null })}>{say('doneAsGiven')}</Tap
 				>
 			{/if}
@@ -115,7 +145,8 @@
 					ends={say('effortEnds').split('|') as [string, string]}
 					bind:value={() => did.effort, (v) => change({ effort: v ?? '' })}
 					wrong={missing && did.effort === '' ? say('sayEffort') : undefined}
-				/>{/if}
+				/>
+				<FeltWhere felt={did.felt} change={(felt) => change({ felt })} />{/if}
 			<Tap onclick={goOn}>{say('next')}</Tap>
 		{/if}
 	</div>
@@ -133,6 +164,12 @@
 				aria-expanded={out === 'different'}
 				onclick={() => (out = out === 'different' ? '' : 'different')}>{say('different')}</button
 			>
+			{#if w.loadKg > 0}<button
+					type="button"
+					class="min-h-12 text-accent underline"
+					aria-expanded={out === 'less'}
+					onclick={() => (out = out === 'less' ? '' : 'less')}>{say('lessLoad')}</button
+				>{/if}
 			<button type="button" class="min-h-12 text-accent underline" onclick={leave}>{say('skip')}</button>
 		</div>
 	{:else}<button type="button" class="min-h-12 text-accent underline" onclick={leave}>{say('skip')}</button
@@ -149,6 +186,8 @@
 					>{/each}
 			</div>
 		</fieldset>
+	{:else if out === 'less'}
+		<LessLoad {w} {dose} {did} {change} />
 	{:else if out === 'different'}
 		<div class="grid gap-2 border-l-3 border-edge pl-3">
 			<label class="flex items-center justify-between gap-3"

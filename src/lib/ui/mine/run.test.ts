@@ -2,7 +2,20 @@
 import { describe, expect, it } from 'vitest';
 import type { MineWork } from '#lib/contract/mine.ts';
 import { parseWholeSession } from '#lib/contract/whole-session-form.ts';
-import { begin, didOf, fieldsOf, isClosed, onward, doseOf, withDid, type Run } from './run.ts';
+import {
+	begin,
+	didOf,
+	doseOf,
+	fieldsOf,
+	isClosed,
+	lessFrom,
+	NOTHING,
+	onward,
+	regionsOf,
+	withDid,
+	type Did,
+	type Run
+} from './run.ts';
 
 let n = 0;
 const fresh = (): string => `00000000-0000-7000-8000-${String(++n).padStart(12, '0')}`;
@@ -19,6 +32,7 @@ const work = (more: Partial<MineWork> = {}): MineWork => ({
 	...{
 		note: null,
 		region: 'knee-right',
+		other: null,
 		mirror: false,
 		sides: 1,
 		sets: 3,
@@ -31,7 +45,7 @@ const work = (more: Partial<MineWork> = {}): MineWork => ({
 	...more
 });
 const PAINS = { 'knee-right.before': '1', 'knee-right.peak': '2', 'knee-right.after': '1' };
-function sent(run: Run, all: readonly MineWork[]) {
+function sent(run: Run, all: readonly MineWork[], loadKg = 0) {
 	const made = fieldsOf(run, all);
 	if ('missing' in made) throw new Error(made.missing);
 	const form = new FormData();
@@ -41,7 +55,7 @@ function sent(run: Run, all: readonly MineWork[]) {
 		const w = all.find((x) => x.prescriptionId === id);
 		return w === undefined
 			? undefined
-			: { sets: w.sets, reps: w.reps, loadKg: 0, region: 'knee-right', perSide: false };
+			: { sets: w.sets, reps: w.reps, loadKg, region: w.region ?? '', perSide: w.other !== null };
 	});
 }
 
@@ -82,6 +96,78 @@ describe('a run', () => {
 		if (!parsed.ok) throw new Error(JSON.stringify(parsed.issues));
 		expect(parsed.logs[0]?.session.sets.map((s) => s.reps)).toEqual([0, 0, 0]);
 		expect(parsed.logs[0]?.session).toMatchObject({ incompleteBecause: 'pain', pains: [{ peak: 8 }] });
+	});
+	it('a weight that was let down stays down for the sets after it, with why', () => {
+		const w = work({ loadKg: 12 });
+		let run: Run = { ...begin([w], '2026-03-12', fresh), pains: PAINS };
+		run = withDid(run, w, { sets: 1 });
+		run = withDid(run, w, lessFrom(w, { sets: 3, reps: 10 }, didOf(run, w), 4, '8'));
+		run = withDid(run, w, { sets: 3, effort: '7', because: 'tired' });
+		const parsed = sent(run, [w], 12);
+		if (!parsed.ok) throw new Error(JSON.stringify(parsed.issues));
+		const { session } = parsed.logs[0]!;
+		expect(session.sets.map((s) => [s.reps, s.loadKg, s.drop])).toEqual([
+			[10, undefined, undefined],
+			[10, undefined, { afterReps: 4, toKg: 8 }],
+			[10, 8, undefined]
+		]);
+		expect(session.incompleteBecause).toBe('tired');
+	});
+	it('let down before a set began it is that set’s weight; no less, or no number, is nothing let down', () => {
+		const w = work({ loadKg: 12 });
+		const dose = { sets: 3, reps: 10 };
+		expect(lessFrom(w, dose, NOTHING, 0, '6.5')).toEqual({ less: { set: 0, after: 0, toKg: 6.5 } });
+		for (const kg of ['12', '14', '-1', 'x', '', ' '])
+			expect(lessFrom(w, dose, NOTHING, 3, kg), kg).toEqual({ less: null });
+		expect(lessFrom(w, dose, NOTHING, 10, '6').less?.after).toBe(9);
+		let run: Run = { ...begin([w], '2026-03-12', fresh), pains: PAINS };
+		run = withDid(run, w, { sets: 3, effort: '5', ...lessFrom(w, dose, NOTHING, 0, '6.5') });
+		const parsed = sent(run, [w], 12);
+		expect(parsed.ok && parsed.logs[0]?.session.sets.map((s) => s.loadKg)).toEqual([6.5, 6.5, 6.5]);
+		expect(parsed.ok && parsed.logs[0]?.session.incompleteBecause).toBe('other');
+	});
+	it('where both legs work at once, the other side is asked too, and goes along', () => {
+		const w = work({ other: 'knee-left' });
+		let run: Run = { ...begin([w], '2026-03-12', fresh), pains: PAINS };
+		run = withDid(run, w, { sets: 3, effort: '5' });
+		expect(regionsOf(run, [w])).toEqual(['knee-right', 'knee-left']);
+		expect(fieldsOf(run, [w])).toEqual({ missing: 'pain' });
+		const left = { 'knee-left.before': '0', 'knee-left.peak': '3', 'knee-left.after': '0' };
+		const parsed = sent({ ...run, pains: { ...PAINS, ...left } }, [w]);
+		if (!parsed.ok) throw new Error(JSON.stringify(parsed.issues));
+		expect(parsed.logs[0]?.session.pains.map((p) => [p.region, p.peak])).toEqual([
+			['knee-right', 2],
+			['knee-left', 3]
+		]);
+	});
+	it('where it was felt, and how sure they are, go along; not asked is not no', () => {
+		const all = [work(), work({ region: 'thigh-left' })];
+		const [a, b] = all as [MineWork, MineWork];
+		const pains = { ...PAINS, 'thigh-left.before': '1', 'thigh-left.peak': '1', 'thigh-left.after': '1' };
+		let run: Run = { ...begin(all, '2026-03-12', fresh), pains };
+		run = withDid(run, a, { sets: 3, effort: '5', felt: 'muscle' });
+		run = withDid(run, b, { sets: 3, effort: '5', felt: 'joint' });
+		const felt = (of: Run) => {
+			const parsed = sent(of, all);
+			if (!parsed.ok) throw new Error(JSON.stringify(parsed.issues));
+			return parsed.logs.map((l) => [l.session.felt, l.session.confidence]);
+		};
+		expect(felt(run)).toEqual([
+			[{ muscle: true, joint: 'none' }, undefined],
+			[{ muscle: false, joint: 'other' }, undefined]
+		]);
+		run = withDid({ ...run, sure: '4' }, a, { felt: 'both' });
+		expect(felt(withDid(run, b, { felt: '' }))).toEqual([
+			[{ muscle: true, joint: 'knee' }, 4],
+			[undefined, 4]
+		]);
+	});
+	it('one that was begun before the page knew more goes on', () => {
+		const w = work();
+		const old = { ...begin([w], '2026-03-12', fresh), pains: PAINS };
+		const did = { sets: 3, lastReps: null, because: '', effort: '5', hurt: null, left: false };
+		const parsed = sent({ ...old, did: { [w.exerciseId as string]: did as Did } }, [w]);
+		expect(parsed.ok).toBe(true);
 	});
 	it('asks what is missing: how hard it was, pain before, worst and after', () => {
 		const w = work();

@@ -2,6 +2,7 @@
 import type { MineWork } from '#lib/contract/mine.ts';
 import { lighterDose, type Arrival } from '#lib/core/decision/arrival.ts';
 import { closedToday } from '#lib/core/decision/closed-today.ts';
+import { JOINTS } from '#lib/core/session/joints.ts';
 import type { Tag } from '#lib/core/exercise/family.ts';
 
 export interface Did {
@@ -13,8 +14,15 @@ export interface Did {
 	/** The worst that "that hurts" was said of it. */
 	readonly hurt: number | null;
 	readonly left: boolean;
+	/** Where it was felt; empty where nobody asked. */
+	readonly felt: '' | 'muscle' | 'joint' | 'both';
+	/** The weight was let down: in which set, from 0, after how many of it, to how much. */
+	readonly less: { readonly set: number; readonly after: number; readonly toKg: number } | null;
 }
-export const NOTHING: Did = { sets: 0, lastReps: null, because: '', effort: '', hurt: null, left: false };
+export const NOTHING: Did = {
+	...{ sets: 0, lastReps: null, because: '', effort: '', hurt: null, left: false },
+	...{ felt: '', less: null }
+};
 
 export interface Run {
 	readonly id: string;
@@ -27,13 +35,15 @@ export interface Run {
 	readonly logIds: Readonly<Record<string, string>>;
 	/** "knee-right.before" → "2". */
 	readonly pains: Readonly<Record<string, string>>;
+	/** How sure of these exercises, 0–10. */
+	readonly sure?: string;
 	/** What coming in closed, and whether the day is lighter. */
 	readonly closes: Arrival['closes'];
 	readonly lighter: boolean;
 }
 
 export const keyOf = (w: MineWork): string => w.exerciseId ?? `alone:${w.title}`;
-export const didOf = (run: Run, w: MineWork): Did => run.did[keyOf(w)] ?? NOTHING;
+export const didOf = (run: Run, w: MineWork): Did => ({ ...NOTHING, ...run.did[keyOf(w)] });
 
 export function begin(work: readonly MineWork[], day: string, freshId: () => string): Run {
 	return {
@@ -59,6 +69,10 @@ export const isClosed = (run: Run, w: MineWork): boolean =>
 export const doseOf = (run: Run, { sets, reps, lighter }: MineWork): { sets: number; reps: number } =>
 	run.lighter && !lighter ? lighterDose({ sets, reps }) : { sets, reps };
 
+/** Until when they rest after a set, ms of the clock; null after the last, or where there is no rest. */
+export const restAfter = (done: number, sets: number, restSec: number, now: number): number | null =>
+	done + 1 < sets && restSec > 0 ? now + restSec * 1000 : null;
+
 export const withDid = (run: Run, w: MineWork, more: Partial<Did>): Run => ({
 	...run,
 	did: { ...run.did, [keyOf(w)]: { ...didOf(run, w), ...more } }
@@ -79,8 +93,49 @@ export const toLog = (run: Run, work: readonly MineWork[]): readonly MineWork[] 
 	work.filter((w) => w.exerciseId !== null && isBegun(didOf(run, w)));
 
 export const regionsOf = (run: Run, work: readonly MineWork[]): readonly string[] => [
-	...new Set(toLog(run, work).flatMap((w) => w.region ?? []))
+	...new Set(toLog(run, work).flatMap((w) => [w.region ?? [], w.other ?? []].flat()))
 ];
+
+/** The weight let down in the set that is on; what is no less, or no number, takes it back. */
+export function lessFrom(
+	w: MineWork,
+	dose: { readonly sets: number; readonly reps: number },
+	did: Did,
+	after: number,
+	kg: string
+): Pick<Did, 'less'> {
+	const toKg = Number(kg);
+	if (kg.trim() === '' || !(toKg >= 0 && toKg < w.loadKg)) return { less: null };
+	const set = Math.min(did.sets, dose.sets - 1);
+	return { less: { set, after: Math.min(Math.max(0, Math.round(after)), dose.reps - 1), toKg } };
+}
+
+type Fields = readonly (readonly [name: string, value: string])[];
+
+/** The weight of the set that it was let down in, and of those after. */
+function lessOf(w: MineWork, { less }: Did): Fields {
+	if (less === null) return [];
+	const kg = String(less.toKg);
+	const first: Fields =
+		less.after === 0
+			? [[`set.${less.set}.load`, kg]]
+			: [
+					[`set.${less.set}.dropAfter`, String(less.after)],
+					[`set.${less.set}.dropTo`, kg]
+				];
+	const later = Array.from({ length: Math.max(0, w.sets - less.set - 1) }, (_, i) => less.set + 1 + i);
+	return [...first, ...later.map((s) => [`set.${s}.load`, kg] as const)];
+}
+
+function feltOf({ region }: MineWork, { felt }: Did): Fields {
+	if (felt === '') return [];
+	const part = (region ?? '').split('-')[0] ?? '';
+	const joint = (JOINTS as readonly string[]).includes(part) ? part : 'other';
+	return [
+		['feltMuscle', felt === 'joint' ? 'no' : 'yes'],
+		['feltJoint', felt === 'muscle' ? 'none' : joint]
+	];
+}
 
 /** The fields of its form; what is missing is named by the first that is. */
 export function fieldsOf(
@@ -107,7 +162,10 @@ export function fieldsOf(
 			if (whole && did.sets > 0) continue;
 			put(`set.${s}.reps`, s === did.sets && did.lastReps !== null ? String(did.lastReps) : '0');
 		}
-		if (less) put('incompleteBecause', did.because === '' ? 'other' : did.because);
+		for (const [name, value] of lessOf(w, did)) put(name, value);
+		for (const [name, value] of feltOf(w, did)) put(name, value);
+		if ((run.sure ?? '') !== '') put('confidence', run.sure as string);
+		if (less || did.less !== null) put('incompleteBecause', did.because === '' ? 'other' : did.because);
 		if (did.hurt !== null)
 			put('peak', String(Math.max(did.hurt, Number(run.pains[`${w.region}.peak`] ?? 0))));
 	}

@@ -14,10 +14,10 @@
 
 <details class="text-sm">
 	<summary class="cursor-pointer text-accent">As a table</summary>
-	<Rows heads={['day', 'before', 'worst', 'after', 'next morning']} aria-label={label}>
+	<Rows heads={['day', 'before', 'worst', 'after', 'evening', 'next morning']} aria-label={label}>
 		{#each [...days].reverse() as d (d.date)}<tr
 				><td>{shortDay(d.date)}</td><td>{shown(d.before)}</td><td>{shown(d.peak)}</td><td>{shown(d.after)}</td
-				><td>{shown(d.next)}</td></tr
+				><td>{shown(d.evening)}</td><td>{shown(d.next)}</td></tr
 			>{/each}
 	</Rows>
 </details>

@@ -18,6 +18,7 @@
 	const mine = $derived(data.mine);
 	const { say, enter, dayNow } = mineHere();
 	let run = $state.raw<Run | null>(null);
+	let restUntil = $state<number | null>(null);
 	let sound = $state(true);
 	let moving = $state(true);
 	let missing = $state(false);
@@ -105,8 +106,13 @@
 			{run}
 			{sound}
 			{moving}
+			{restUntil}
+			setRest={(until) => (restUntil = until)}
 			change={(more) => run !== null && to(withDid(run, now, more))}
-			next={() => run !== null && to(onward(run, work))}
+			next={() => {
+				restUntil = null;
+				if (run !== null) to(onward(run, work));
+			}}
 		/>{/key}
 {:else if nothing}
 	<h1 class="text-xl">{say('finished')}</h1>
@@ -116,6 +122,8 @@
 		regions={regionsOf(run, work)}
 		pains={run.pains}
 		change={(pains) => run !== null && to({ ...run, pains })}
+		sure={run.sure}
+		beSure={(sure) => run !== null && to({ ...run, sure })}
 		{missing}
 		keep={() => void keep()}
 	/>

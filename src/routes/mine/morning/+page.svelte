@@ -13,6 +13,7 @@
 	const regions = $derived((data.mine?.arrival ?? []).map((p) => p.region));
 	let said = $state<Record<string, string>>({});
 	let fever = $state(false);
+	let sore = $state<string | undefined>();
 	let event = $state('');
 	let missing = $state(false);
 	let full = $state(false);
@@ -41,6 +42,7 @@
 			['day', dayNow()],
 			['eventId', idFor('event')],
 			['events', event],
+			...(sore === undefined ? [] : ([['soreness', sore]] as [string, string][])),
 			...(fever ? ([['fever', 'on']] as [string, string][]) : []),
 			...regions.flatMap((r): [string, string][] => [
 				[`${r}.id`, idFor(r)],
@@ -119,6 +121,12 @@
 			>
 		</section>
 	{/each}
+	<Score
+		name="soreness"
+		label={say('sore')}
+		ends={say('soreEnds').split('|') as [string, string]}
+		bind:value={sore}
+	/>
 	<label class="rule mt-3 flex min-h-12 items-center gap-3 pt-2"
 		><input type="checkbox" bind:checked={fever} class="size-6 accent-(--accent)" />{say('fever')}</label
 	>

@@ -1,4 +1,4 @@
-/** What is heard back: a link that is opened is seen on Today at once. */
+/** What is heard back: muscle soreness with a check-in, and a link that is opened is seen on Today at once. */
 import type { Table } from './table.ts';
 
 export const TABLES: readonly Table[] = [];
@@ -16,4 +16,6 @@ begin
 	return true;
 end $$;`;
 
-export const up = [OPENED].join('\n');
+const SORENESS = 'alter table checkin add column soreness smallint;';
+
+export const up = [SORENESS, OPENED].join('\n');

@@ -20,6 +20,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 			id: ids[regions.length + 1] as string,
 			provocation: r.policy.morningRule === 'provocation',
 			mornings: r.mornings.filter((m) => m.date >= addDays(ctx.today, -13)),
+			evenings: r.told.filter((x) => x.moment === 'evening' && x.date >= addDays(ctx.today, -13)),
 			sessions: r.logs.map((l) => l.session.date).filter((d) => d >= addDays(ctx.today, -13))
 		};
 	});

@@ -46,6 +46,8 @@
 		{ value: 'painkiller', name: 'extra painkiller' }
 	];
 	const lastDays = $derived(Array.from({ length: 14 }, (_, i) => addDays(data.head.today, i - 13)));
+	const eveningOf = (region: string, d: string) =>
+		data.evenings.find((e) => e.region === region && e.date === d)?.pain;
 	const at = (region: string, d: string) => data.mornings.find((m) => m.region === region && m.date === d);
 	const known = $derived(data.regions.some((r) => at(r.region, day) !== undefined));
 </script>
@@ -167,6 +169,14 @@
 		<label class="mt-3 flex min-h-12 items-center gap-2.5"
 			><input type="checkbox" name="fever" class="size-6 accent-(--accent)" /> fever, or feeling ill</label
 		>
+		<Field
+			name="soreness"
+			label="Muscle soreness, 0 to 10"
+			inputmode="numeric"
+			bind:value={other.soreness}
+			wrong={wrong('soreness')}
+			width="w-20 min-h-12"
+		/>
 		<div class="mt-3 max-w-60">
 			<input type="hidden" name="id" value={data.id} /><input
 				type="hidden"
@@ -196,6 +206,11 @@
 								class="px-1.5 text-center font-semibold">{at(r.region, d)?.pain ?? '–'}</td
 							>{/each}</tr
 					>
+					{#if data.evenings.some((e) => e.region === r.region)}<tr class="text-quiet"
+							><td class="pr-3 whitespace-nowrap">that evening</td>{#each lastDays as d (d)}<td
+									class="px-1.5 text-center">{eveningOf(r.region, d) ?? ''}</td
+								>{/each}</tr
+						>{/if}
 				{/each}
 				<tr
 					><td class="label">session</td>{#each lastDays as d (d)}<td class="text-center"

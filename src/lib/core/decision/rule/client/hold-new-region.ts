@@ -1,5 +1,6 @@
 /** Pain somewhere that is not under treatment. */
 import type { Session } from '../../../session/record.ts';
+import { worstOf } from '../../../session/told.ts';
 import type { Facts } from '../../facts.ts';
 import type { Reason } from '../../trace.ts';
 import type { ClientRule } from '../finding.ts';
@@ -11,13 +12,11 @@ function newRegion(f: Facts): Reason[] {
 	if (f.last === undefined) return [];
 	const treated = new Set([...Object.keys(f.input.client.usual), f.region]);
 	return f.last.pains
-		.filter(
-			(p) => !treated.has(p.region) && Math.max(p.before ?? 0, p.peak ?? 0, p.after ?? 0) >= NEW_REGION_PAIN
-		)
+		.filter((p) => !treated.has(p.region) && Math.max(p.before ?? 0, worstOf(p) ?? 0) >= NEW_REGION_PAIN)
 		.map((p) =>
 			fact('pain.new-region', 'practice-setting', {
 				region: p.region,
-				value: Math.max(p.before ?? 0, p.peak ?? 0, p.after ?? 0),
+				value: Math.max(p.before ?? 0, worstOf(p) ?? 0),
 				threshold: NEW_REGION_PAIN,
 				day: (f.last as Session).date
 			})

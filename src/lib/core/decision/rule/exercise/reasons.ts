@@ -1,5 +1,6 @@
 /** Reasons that several rules of an exercise give. */
-import type { Session } from '../../../session/record.ts';
+import type { PainEntry, Session } from '../../../session/record.ts';
+import { worstOf } from '../../../session/told.ts';
 import { zonesOf } from '../../pain-zones.ts';
 import type { Reason } from '../../trace.ts';
 import { PS, type Judged } from '../finding.ts';
@@ -10,6 +11,10 @@ export const STOP_SYMPTOMS = ['locking', 'giving-way', 'sharp-with-loss', 'numbn
 export const lastOf = (j: Judged, n: number): readonly Session[] | undefined =>
 	j.since.length < n ? undefined : j.since.slice(-n);
 
+/** It only grew that much once the session was over, at home. */
+const isOfEvening = ({ peak, after, evening }: PainEntry): boolean =>
+	evening !== undefined && evening > Math.max(peak ?? -1, after ?? -1);
+
 /** The worst pain against the stop line or the acceptable one; undefined where none was told. */
 export function painOver(
 	j: Judged,
@@ -19,7 +24,7 @@ export function painOver(
 	let worst: { s: Session; reason: Reason; over: boolean } | undefined;
 	for (const s of sessions)
 		for (const p of s.pains) {
-			const value = line === 'stop' ? (p.peak ?? -1) : Math.max(p.peak ?? -1, p.after ?? -1);
+			const value = (line === 'stop' ? p.peak : worstOf(p)) ?? -1;
 			const limit = zonesOf(j, p.region)[line];
 			const over = line === 'stop' ? value >= limit : value > limit;
 			if (
@@ -31,7 +36,7 @@ export function painOver(
 				s,
 				over,
 				reason: {
-					code: `pain.${line}`,
+					code: line === 'acceptable' && isOfEvening(p) ? 'pain.evening' : `pain.${line}`,
 					met: over,
 					value,
 					threshold: limit,

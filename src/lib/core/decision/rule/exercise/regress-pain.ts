@@ -6,7 +6,9 @@ import { painOver } from './reasons.ts';
 function regressPain(j: Judged): Finding {
 	const p = painOver(j, 'acceptable');
 	if (p === undefined) return no();
-	return p.over ? yes(causeOfPain(p.s), p.reason) : no(p.reason);
+	// What only hurt once it was over is answered as what only hurts next morning is: by the dose first.
+	const cause = p.reason.code === 'pain.evening' ? 'morning' : causeOfPain(p.s);
+	return p.over ? yes(cause, p.reason) : no(p.reason);
 }
 
 export const regressPainRule: ExerciseRule = {

@@ -1,0 +1,42 @@
+/**
+ * What is told of a session once it is over, at home: pain that evening, and how sore the muscles were that evening or the next morning. Put to the
+ * sessions of its day before they are judged, so that what came late counts as if it had been said at once.
+ */
+import { addDays, type Day } from '../base/calendar-day.ts';
+import type { PainEntry, Region, Session } from './record.ts';
+
+export interface Told {
+	readonly date: Day;
+	readonly moment: 'evening' | 'morning';
+	readonly region: Region;
+	readonly pain?: number;
+	/** Of the muscles, 0–10: not the pain of a joint. */
+	readonly soreness?: number;
+}
+
+/** The worst that was said of a region during a session, after it, and that evening; undefined where nothing was. */
+export function worstOf({ peak, after, evening }: PainEntry): number | undefined {
+	const said = [peak, after, evening].filter((x): x is number => x !== undefined);
+	return said.length === 0 ? undefined : Math.max(...said);
+}
+
+/** The session with what was told of its evening and its next morning; itself where nothing was. */
+export function withTold(s: Session, told: readonly Told[]): Session {
+	const next = addDays(s.date, 1);
+	const ofIt = told.filter((t) => t.date === (t.moment === 'evening' ? s.date : next));
+	if (ofIt.length === 0) return s;
+	const evenings = new Map(
+		ofIt.flatMap((t) => (t.moment === 'evening' && t.pain !== undefined ? [[t.region, t.pain] as const] : []))
+	);
+	const sore = [s.soreness, ...ofIt.map((t) => t.soreness)].filter((x): x is number => x !== undefined);
+	const known = s.pains.map((p) => {
+		const evening = evenings.get(p.region);
+		evenings.delete(p.region);
+		return evening === undefined ? p : { ...p, evening };
+	});
+	return {
+		...s,
+		pains: [...known, ...[...evenings].map(([region, evening]) => ({ region, evening }))],
+		...(sore.length === 0 ? {} : { soreness: Math.max(...sore) })
+	};
+}

@@ -1,0 +1,45 @@
+<script lang="ts">
+	/** The weight is let down: to how much, and after how many of this set. */
+	import type { MineWork } from '#lib/contract/mine.ts';
+	import { mineHere } from './context.ts';
+	import { lessFrom, type Did } from './run.ts';
+
+	interface Props {
+		readonly w: MineWork;
+		readonly dose: { readonly sets: number; readonly reps: number };
+		readonly did: Did;
+		readonly change: (more: Partial<Did>) => void;
+	}
+	let { w, dose, did, change }: Props = $props();
+	const { say } = mineHere();
+	const BECAUSE = ['pain', 'tired', 'form', 'other'] as const;
+	let after = $state('0');
+	let kg = $state('');
+	const letDown = (): void => change(lessFrom(w, dose, did, Number(after), kg.replace(',', '.')));
+	const FIELD = 'min-h-12 w-20 rounded-md border border-edge bg-sheet px-3';
+</script>
+
+<div class="grid gap-2 border-l-3 border-edge pl-3">
+	<label class="flex items-center justify-between gap-3"
+		>{say('lessTo')}<input
+			class={FIELD}
+			inputmode="decimal"
+			maxlength="6"
+			bind:value={kg}
+			oninput={letDown}
+		/></label
+	>
+	<label class="flex items-center justify-between gap-3"
+		>{say('lessAfter')}<select class={FIELD} bind:value={after} onchange={letDown}
+			>{#each { length: dose.reps }, n (n)}<option value={String(n)}>{n}</option>{/each}</select
+		></label
+	>
+	<label class="flex items-center justify-between gap-3"
+		>{say('because')}<select
+			class="min-h-12 rounded-md border border-edge bg-sheet px-3"
+			value={did.because || 'other'}
+			onchange={(e) => change({ because: e.currentTarget.value })}
+			>{#each BECAUSE as b (b)}<option value={b}>{say(b)}</option>{/each}</select
+		></label
+	>
+</div>
