@@ -109,6 +109,13 @@ test('a link that is guessed opens nothing; looking at one changes nothing; open
 	await visit(mine, '/mine');
 });
 
+/** The page goes after a tap; what was done stays. */
+async function pageGoes(title: string): Promise<void> {
+	await mine.reload();
+	await mine.waitForSelector('html[data-ready]');
+	await expect(mine.getByTestId('run-exercise').getByRole('heading')).toHaveText(title);
+}
+
 test('a session without a network, with one that hurts, outlives the page and is sent when there is one', async ({
 	page
 }) => {
@@ -127,14 +134,17 @@ test('a session without a network, with one that hurts, outlives the page and is
 			await tap('That hurts 8');
 			await expect(mine.getByTestId('told')).toContainText(/Stop this one|gentler/);
 			hurt = title;
-			// The page goes; what was done stays.
-			await mine.reload();
-			await mine.waitForSelector('html[data-ready]');
-			await expect(mine.getByTestId('run-exercise').getByRole('heading')).toHaveText(title);
+			await pageGoes(title);
 		}
 		const done = mine.getByRole('button', { name: 'Done as given' });
 		if (await done.isVisible()) await done.click();
-		if (await mine.getByText('How hard was it').isVisible()) await scores(6);
+		await pageGoes(title);
+		await expect(done).toHaveCount(0);
+		if (await mine.getByText('How hard was it').isVisible()) {
+			await scores(6);
+			await pageGoes(title);
+			await expect(mine.getByRole('radio', { name: 'How hard was it 6' })).toBeChecked();
+		}
 		await tap('Next exercise');
 	}
 	expect(hurt).not.toBe('');
@@ -148,6 +158,11 @@ test('a session without a network, with one that hurts, outlives the page and is
 	await tap('Send now');
 	await expect(mine.getByTestId('waiting')).toHaveCount(0);
 	await expect(mine.getByTestId('parked')).toHaveCount(0);
+	await visit(mine, '/mine/evening');
+	await scores(7);
+	await tap('Keep it');
+	await visit(mine, '/mine');
+	await expect(mine.getByText('This evening is in.')).toBeVisible();
 	await signIn(page);
 	await openClient(page, CLIENT, 'record');
 	await expect(page.locator('main')).toContainText(hurt);
@@ -205,9 +220,11 @@ test('the next morning, told without a network, is on Today; its slip is signed,
 	await expect(mine.getByTestId('waiting')).toHaveCount(0);
 	await visit(page, '/');
 	await expect(page.getByRole('link').filter({ hasText: CLIENT })).toContainText('peaked at 8 yesterday');
+	await expect(page.getByRole('link').filter({ hasText: CLIENT })).toContainText('7 yesterday evening');
 	// What hurt yesterday, and is sore this morning, is not gone on with: it is signed with one key.
 	await openClient(page, CLIENT, `decide?exercise=${hurtId}`);
 	await expect(page.getByTestId('sentence')).toContainText(/^(Stop|Regress|Hold|Wait)/);
+	await expect(page.getByRole('table', { name: 'Last sessions' })).toContainText('evening 7');
 	await page.keyboard.press('a');
 	await expect(page.getByTestId('done')).toBeVisible();
 	expect(await sheet()).not.toBe(before);
