@@ -118,6 +118,12 @@ export const FLOORS = [
 		packages: true
 	},
 	{
+		name: 'jobs',
+		path: 'src/lib/server/jobs',
+		may: ['src/lib/server/usecase', 'src/lib/server/mail', 'src/lib/server/db', 'src/lib/core/base'],
+		packages: true
+	},
+	{
 		name: 'http',
 		path: 'src/lib/server/http',
 		may: [

@@ -19,10 +19,10 @@ import { database, refusePowerfulRole } from '#lib/server/db/connect.ts';
 import { inPracticeOf } from '#lib/server/db/in-practice.ts';
 import { demoDay } from '#lib/server/http/demo-day.ts';
 import { log } from '#lib/server/http/log.ts';
+import { startReminders, type Reminders } from '#lib/server/jobs/reminders.ts';
 import { isMine, mineAt } from '#lib/server/http/mine.ts';
 import type { Actor, Context } from '#lib/server/usecase/actor.ts';
 import { isReady } from '#lib/server/usecase/is-ready.ts';
-import { sendNudges } from '#lib/server/usecase/nudge.ts';
 import { noteRefusedLook } from '#lib/server/usecase/show-access.ts';
 import { membershipsOf, type Membership } from '#lib/server/usecase/memberships.ts';
 
@@ -39,24 +39,30 @@ export const init: ServerInit = async () => {
 	const nudging = setInterval(() => void nudge(), NUDGE_EVERY_MS).unref();
 	process.on('sveltekit:shutdown', async () => {
 		clearInterval(nudging);
-		await Promise.allSettled([pool.end(), authService().pool.end()]);
+		const stopped = reminders?.then((r) => r.stop());
+		await Promise.allSettled([stopped, pool.end(), authService().pool.end()]);
 	});
 };
 
 const NUDGE_EVERY_MS = 300_000;
+let reminders: Promise<Reminders> | undefined;
 
 /** Reminders leave by themselves; what goes wrong is logged and tried at the next turn. */
 async function nudge(): Promise<void> {
 	if (!roleChecked) return;
 	try {
-		const sent = await sendNudges({
-			now: new Date(),
-			fixed: demoDay.today(),
-			origin: process.env.ORIGIN ?? ''
+		reminders ??= startReminders({
+			url: process.env.DATABASE_URL ?? '',
+			now: () => new Date(),
+			fixed: () => demoDay.today(),
+			origin: process.env.ORIGIN ?? '',
+			said: (what) => log.info(what)
 		});
-		if (sent > 0) log.info({ nudges: sent });
+		const queued = await (await reminders).tick();
+		if (queued > 0) log.info({ reminders: queued });
 	} catch (e) {
-		log.error({ nudges: (e as { code?: string }).code ?? 'failed' });
+		reminders = undefined;
+		log.error({ reminders: (e as { code?: string }).code ?? 'failed' });
 	}
 }
 

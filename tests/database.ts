@@ -8,6 +8,8 @@ import { loadRecords, type ClientRecord } from '#lib/server/record/load.ts';
 
 export interface TestDatabase extends Database {
 	readonly ownerUrl: string;
+	/** Of the application's plain role. */
+	readonly appUrl: string;
 	readonly owner: pg.Pool;
 	readonly close: () => Promise<void>;
 }
@@ -35,6 +37,7 @@ export async function cloneOf(template: 'template_empty' | 'template_demo'): Pro
 	return {
 		...database,
 		ownerUrl: url('owners'),
+		appUrl: url('apps'),
 		owner,
 		close: async () => void (await Promise.all([database.pool.end(), owner.end()]))
 	};

@@ -16,6 +16,15 @@ export const giveLinkForm = z.object({
 			z.literal(''),
 			z.email('This is no e-mail address; leave it empty to hand the link over here.').max(200)
 		])
+		.default(''),
+	phone: z
+		.string()
+		.trim()
+		.max(30)
+		.regex(
+			/^(\+?[0-9][0-9 ()/.-]{4,})?$/,
+			'This is no telephone number; leave it empty to hand the link over here.'
+		)
 		.default('')
 });
 export const endLinkForm = z.object({ id: uuid, basedOn: uuid });

@@ -19,6 +19,7 @@ import * as passkeys from './migrations/0012-passkeys.ts';
 import * as courses from './migrations/0013-courses.ts';
 import * as weekAndLink from './migrations/0014-week-and-link.ts';
 import * as heardBack from './migrations/0015-heard-back.ts';
+import * as jobs from './migrations/0016-jobs.ts';
 
 const MIGRATIONS = [
 	foundation,
@@ -35,7 +36,8 @@ const MIGRATIONS = [
 	passkeys,
 	courses,
 	weekAndLink,
-	heardBack
+	heardBack,
+	jobs
 ] as const;
 
 /** For tests: what belongs to a practice, and what of it is appended. */
@@ -44,7 +46,7 @@ export const APPENDED_TABLES = MIGRATIONS.flatMap((m) => m.TABLES)
 	.filter((t) => t.appended === true)
 	.map((t) => t.name);
 /** The newest one: a database without it is older than the program. */
-export const LAST_MIGRATION = heardBack.name;
+export const LAST_MIGRATION = jobs.name;
 /** Every migration this program knows, oldest first. */
 export const KNOWN_MIGRATIONS: readonly string[] = MIGRATIONS.map((m) => m.name);
 const LOCK = 7_204_311;

@@ -352,6 +352,7 @@ export interface Tables {
 		token_hash: string;
 		expires_at: Date;
 		email?: string;
+		phone?: string;
 	};
 	nudge: Owned & { client_id: string; local_day: Days; at: Generated<Date> };
 	client_device: Owned & {

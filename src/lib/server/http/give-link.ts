@@ -1,4 +1,4 @@
-/** The link of a client's own page as it is handed over: shown once, as a picture for their phone's camera, and by letter where there is an address. */
+/** The link of a client's own page as it is handed over: shown once, as a picture for their phone's camera, and by letter or text where there is an address or a number. */
 import { toString as drawn } from 'qrcode';
 import { send } from './mailbox.ts';
 
@@ -8,16 +8,25 @@ export interface HandedOver {
 	readonly picture: string;
 	/** Null where no letter was asked for. */
 	readonly left: boolean | null;
+	/** The same of a text. */
+	readonly texted: boolean | null;
 }
 
-export async function handOver(
-	link: string,
-	to: { readonly email: string; readonly name: string; readonly practice: string }
-): Promise<HandedOver> {
-	const text = `${to.name},\n\nyour exercises with ${to.practice}, on your own phone or tablet:\n${link}\n\nNobody reads answers to this letter at once.\n`;
-	const left =
-		to.email === ''
-			? null
-			: await send({ to: to.email, subject: `Your exercises with ${to.practice}`, text, secret: link });
-	return { link, picture: await drawn(link, { type: 'svg', margin: 2 }), left };
+interface To {
+	readonly email: string;
+	readonly phone: string;
+	readonly name: string;
+	readonly practice: string;
+}
+
+export async function handOver(link: string, { email, phone, name, practice }: To): Promise<HandedOver> {
+	const subject = `Your exercises with ${practice}`;
+	const text = `${name},\n\nyour exercises with ${practice}, on your own phone or tablet:\n${link}\n\nNobody reads answers to this letter at once.\n`;
+	const short = `${practice}: your exercises, on your own phone: ${link}`;
+	return {
+		link,
+		picture: await drawn(link, { type: 'svg', margin: 2 }),
+		left: email === '' ? null : await send({ to: email, subject, text, secret: link }),
+		texted: phone === '' ? null : await send({ to: phone, by: 'text', subject, text: short, secret: link })
+	};
 }

@@ -11,6 +11,8 @@ export interface Letter {
 	readonly to: string;
 	readonly subject: string;
 	readonly text: string;
+	/** As a text to a telephone; left out, as e-mail. */
+	readonly by?: 'text';
 	/** A one-time address in the text is for whom it is sent to, and for nobody who reads along. */
 	readonly secret?: string;
 }
@@ -32,7 +34,11 @@ export const sendsMail = ({ SMTP_URL }: MailEnv = process.env): boolean => (SMTP
 
 const TIMEOUT_MS = 10_000;
 
+/** Texts have no gateway: what would have been sent stands in the mailbox. */
+const NO_GATEWAY = 'no text gateway is set';
+
 async function sent(letter: Letter, { SMTP_URL, MAIL_FROM }: MailEnv): Promise<string | null> {
+	if (letter.by === 'text') return NO_GATEWAY;
 	if ((SMTP_URL ?? '') === '') return 'no mail server is set';
 	const transport = createTransport({
 		url: SMTP_URL as string,
@@ -76,6 +82,10 @@ export async function sendLetter(letter: Letter, env: MailEnv = process.env): Pr
 	}
 	return error === null;
 }
+
+/** Sends and keeps; false only where a server is there and did not take it, so that it is worth trying again. */
+export const post = async (letter: Letter, env: MailEnv = process.env): Promise<boolean> =>
+	(await sendLetter(letter, env)) || letter.by === 'text' || !sendsMail(env);
 
 /** The latest letters, newest first, without what is secret in them. */
 export function lettersIn(folder: string | undefined, most: number): readonly KeptLetter[] {

@@ -22,6 +22,8 @@ interface NewLink {
 	readonly days: (typeof LINK_DAYS)[number];
 	/** Where reminders go; empty, none are sent. */
 	readonly email?: string;
+	/** Where texts go; used where there is no address. */
+	readonly phone?: string;
 	/** The link that the page showed, which ends; null where there was none. */
 	readonly basedOn: string | null;
 }
@@ -34,13 +36,21 @@ export const giveLink = command<NewLink, { readonly until: string; readonly name
 	verb: 'give a link',
 	id: (l) => l.id,
 	client: (l) => l.clientId,
-	run: async ({ id, clientId, tokenHash, days, basedOn, email = '' }, { t, ctx, recordedAt }) => {
+	run: async ({ id, clientId, tokenHash, days, basedOn, email = '', phone = '' }, { t, ctx, recordedAt }) => {
 		const { consents } = await intakeOf(t, clientId);
 		if (!agreedTo(consents).has('phone-link')) return invalid('', NOT_AGREED);
 		if (((await linkOf(t, clientId))?.id ?? null) !== basedOn) return conflict(CHANGED);
 		const until = new Date(ctx.now.getTime() + days * DAY_MS);
 		const row = {
-			...{ id, client_id: clientId, local_day: ctx.today, token_hash: tokenHash, expires_at: until, email },
+			...{
+				id,
+				client_id: clientId,
+				local_day: ctx.today,
+				token_hash: tokenHash,
+				expires_at: until,
+				email,
+				phone
+			},
 			...(basedOn === null ? {} : { replaces_id: basedOn, reason: 'another link' })
 		};
 		return (await append(t, 'client_link', row, recordedAt)) === 'conflict'

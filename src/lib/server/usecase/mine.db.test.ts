@@ -19,7 +19,7 @@ import { prescribe } from './prescribe.ts';
 import { showClient } from './show-client.ts';
 import { showMine } from './show-mine.ts';
 import { signDecision } from './sign-decision.ts';
-import { sendNudges } from './nudge.ts';
+import { queueReminders, sendReminder, type Reminder } from './nudge.ts';
 import { signWeek } from './sign-week.ts';
 import { takeIn } from './take-in.ts';
 
@@ -362,6 +362,12 @@ describe('a reminder of a missing morning', () => {
 		fixed: day,
 		origin: 'https://rooms.example'
 	});
+	/** Queued and sent in one go. */
+	async function sendNudges(when: ReturnType<typeof at>): Promise<void> {
+		const jobs: Reminder[] = [];
+		await queueReminders(d.pool, when, async (job) => void jobs.push(job));
+		for (const job of jobs) await sendReminder(d.pool, job, when, send);
+	}
 	const letters: Letter[] = [];
 	const send = (l: Letter): Promise<boolean> => {
 		letters.push(l);
@@ -369,7 +375,7 @@ describe('a reminder of a missing morning', () => {
 	};
 	const nudged = async (hour: number, day?: string): Promise<readonly string[]> => {
 		letters.length = 0;
-		await sendNudges(at(hour, day), d.pool, send);
+		await sendNudges(at(hour, day));
 		return letters.map((l) => l.to);
 	};
 	async function withAddress(name: string, email: string): Promise<ClientRecord> {
@@ -402,7 +408,7 @@ describe('a reminder of a missing morning', () => {
 		await letter(r.head.id, true);
 		// Two servers at once send one.
 		letters.length = 0;
-		await Promise.all([sendNudges(at(11), d.pool, send), sendNudges(at(11), d.pool, send)]);
+		await Promise.all([sendNudges(at(11)), sendNudges(at(11))]);
 		expect(letters.map((l) => l.to)).toEqual(['odile@harbour.example']);
 		expect(letters[0]?.text).toContain('https://rooms.example/mine/morning');
 		// Of what is treated it says nothing.
@@ -430,5 +436,31 @@ describe('a reminder of a missing morning', () => {
 		]);
 		await d.owner.query(`update client_link set expires_at = now() where client_id = $1`, [r.head.id]);
 		expect(await nudged(11)).toEqual([]);
+	});
+	it('what was withdrawn, answered or grew late while it waited is not sent; a server that is down is an error to try again', async () => {
+		const r = await withAddress('Odile', 'odile@harbour.example');
+		await d.owner.query('delete from nudge');
+		const job: Reminder = { practiceId: physio.actor.practiceId, clientId: r.head.id, day: physio.today };
+		const sent = (hour = 11, taken = true) =>
+			sendReminder(d.pool, job, at(hour), (l) => {
+				letters.push(l);
+				return Promise.resolve(taken);
+			});
+		letters.length = 0;
+		expect(await sent()).toBe('sent');
+		await expect(sent(11, false)).rejects.toThrow(/did not take it/);
+		expect(await sent(22)).toBe('too late');
+		await letter(r.head.id, false);
+		expect(await sent()).toBe('not wanted any more');
+		await letter(r.head.id, true);
+		expect(letters).toHaveLength(2);
+	});
+	it('goes as a text where there is a number and no address', async () => {
+		const { r, id } = await linked('Odile');
+		await d.owner.query(`update client_link set phone = '+31 6 5550 1234' where id = $1`, [id]);
+		await d.owner.query('delete from nudge');
+		expect(await nudged(11)).toEqual(['+31 6 5550 1234']);
+		expect(letters[0]).toMatchObject({ by: 'text' });
+		expect(r.head.id).toBeDefined();
 	});
 });

@@ -21,7 +21,13 @@
 			readonly lastOpened: string | null;
 		} | null;
 		readonly handed:
-			{ readonly link: string; readonly picture: string; readonly left: boolean | null } | undefined;
+			| {
+					readonly link: string;
+					readonly picture: string;
+					readonly left: boolean | null;
+					readonly texted: boolean | null;
+			  }
+			| undefined;
 		readonly wrong: (field: string) => string | undefined;
 		readonly say: (text: string) => void;
 	}
@@ -62,6 +68,9 @@
 			<div class="max-w-md">
 				<p class="font-semibold">Shown once. Let them point their camera at it, or give them the address:</p>
 				<p class="font-mono text-sm break-all" data-testid="link">{handed.link}</p>
+				{#if handed.texted !== null}<p class="label">
+						{handed.texted ? 'A text with it is on its way.' : 'No text left: see Mail of the practice.'}
+					</p>{/if}
 				{#if handed.left !== null}<p class="label">
 						{handed.left ? 'A letter with it is on its way.' : 'No letter left: see Mail of the practice.'}
 					</p>{/if}
@@ -92,6 +101,7 @@
 				width="w-64"
 				wrong={wrong('email')}
 			/>
+			<Field name="phone" label="Text to, or empty" type="tel" width="w-44" wrong={wrong('phone')} />
 			<Act kind={link ? 'quiet' : 'primary'} disabled={!agreed}
 				>{link ? 'Another link in its place' : 'Give the link'}</Act
 			>

@@ -16,7 +16,8 @@
 {#each data.letters as l, i (i)}
 	<article class="rule mt-3 pt-2" data-testid="letter">
 		<p>
-			<strong>{l.subject}</strong> <span class="label">to {l.to} · {at(l.at)} UTC ·</span>
+			<strong>{l.subject}</strong>
+			<span class="label">{l.by === 'text' ? 'text ' : ''}to {l.to} · {at(l.at)} UTC ·</span>
 			<span class={l.sent ? 'text-go' : 'text-caution'}>{l.sent ? 'sent' : `not sent: ${l.error ?? ''}`}</span
 			>
 		</p>

@@ -31,14 +31,14 @@ export const actions: Actions = {
 		const ctx = contextIn(locals);
 		const parsed = giveLinkForm.safeParse(Object.fromEntries(form));
 		if (!parsed.success) return refuseShape(form, parsed.error);
-		const { id, days, email, basedOn } = parsed.data;
+		const { id, days, email, phone, basedOn } = parsed.data;
 		const token = linkTokenFor(id);
 		const done = await giveLink(ctx, {
-			...{ id, days, email, clientId: params.id, tokenHash: hashOf(token) },
+			...{ id, days, email, phone, clientId: params.id, tokenHash: hashOf(token) },
 			basedOn: basedOn === '' ? null : basedOn
 		});
 		if (!done.ok) return refusal(form, done.refusal);
-		const to = { email, name: done.value.name, practice: ctx.actor.practice };
+		const to = { email, phone, name: done.value.name, practice: ctx.actor.practice };
 		return {
 			done: `Given, until ${done.value.until.slice(0, 10)}.`,
 			handed: await handOver(`${url.origin}/mine/open/${token}`, to)
