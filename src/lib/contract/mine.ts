@@ -44,6 +44,8 @@ export interface MineWork {
 	/** What "too easy" would take. */
 	readonly easy: string;
 	readonly loggedToday: boolean;
+	/** What bears the same number is done in turn, a set of each. */
+	readonly turn: number;
 }
 
 export interface MineView {

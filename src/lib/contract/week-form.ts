@@ -1,4 +1,5 @@
 /** The form that signs a week, and what an address asks of a proposal. */
+import { MOST_IN_CIRCUIT } from '#lib/core/plan/circuit.ts';
 import { z } from 'zod';
 import { ORDER_SCHOOLS, type OrderSchool } from '#lib/core/plan/session-order.ts';
 import type { WeekContent } from '#lib/core/plan/signed-week.ts';
@@ -56,7 +57,7 @@ const content = z.strictObject({
 		.array(
 			z.strictObject({
 				weekday: z.number().int().min(0).max(6),
-				turns: z.array(z.array(item).min(1).max(2)).max(MOST_A_DAY)
+				turns: z.array(z.array(item).min(1).max(MOST_IN_CIRCUIT)).max(MOST_A_DAY)
 			})
 		)
 		.max(7)

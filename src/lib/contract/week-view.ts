@@ -7,7 +7,7 @@ import type { WeekAskedFor } from './week-form.ts';
 export interface WeekDayView {
 	/** 0 is Sunday. */
 	readonly weekday: number;
-	/** Ids of the work, one or two in turn. */
+	/** Ids of the work, one, two in turn, or a circuit. */
 	readonly turns: readonly (readonly string[])[];
 }
 

@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** Several clients at once: a line each with their rest, and whoever is chosen beside it with all of what is at hand. Kept on the device after every tap. */
 	import { onMount } from 'svelte';
+	import { SvelteSet } from 'svelte/reactivity';
 	import { goto } from '$app/navigation';
 	import { floorAddress, MOST_ON_FLOOR, type FloorClient } from '#lib/contract/floor.ts';
 	import { atWhat, beginOn, begun, goesOn, stateOf, type OnFloor } from '#lib/ui/floor/floor.ts';
@@ -13,7 +14,17 @@
 	import HowWas from '#lib/ui/mine/HowWas.svelte';
 	import { draftOf, dropDraft, keepDraft } from '#lib/ui/mine/outbox.ts';
 	import RunExercise from '#lib/ui/mine/RunExercise.svelte';
-	import { didOf, doseOf, fieldsOf, keyOf, onward, regionsOf, restAfter, withDid } from '#lib/ui/mine/run.ts';
+	import {
+		didOf,
+		doseOf,
+		fieldsOf,
+		inTurnWith,
+		keyOf,
+		onward,
+		regionsOf,
+		setDone,
+		withDid
+	} from '#lib/ui/mine/run.ts';
 	import { sayIn } from '#lib/ui/mine/say.ts';
 	import { endOfTime, stayAwake } from '#lib/ui/mine/signal.ts';
 
@@ -46,7 +57,7 @@
 		if (data.clients.some((c) => floor[c.clientId] === undefined)) void begin();
 	});
 	/** Whose rest was said to be over, so that it is said once. */
-	const rung = new Set<string>();
+	const rung = new SvelteSet<string>();
 	onMount(() => {
 		const timer = setInterval(() => {
 			now = Date.now();
@@ -71,17 +82,15 @@
 		floor = { ...floor, [c.clientId]: next };
 		void keepDraft(`floor:${c.clientId}`, next).catch(() => (full = true));
 	}
-	function setDone(c: FloorClient): void {
+	function oneSet(c: FloorClient): void {
 		const here = floor[c.clientId];
 		const w = here?.run.phase === 'work' ? c.work[here.run.at] : undefined;
 		if (here === undefined || w === undefined || atWhat(c, here).set === 'done') return;
-		const { sets } = didOf(here.run, w);
-		const dose = doseOf(here.run, w);
-		const last = sets + 1 >= dose.sets;
-		const run = withDid(here.run, w, { sets: sets + 1 });
+		const last = didOf(here.run, w).sets + 1 >= doseOf(here.run, w).sets;
+		const done = setDone(here.run, c.work, Date.now());
 		// A warm-up is not logged: nothing is asked of it, and what comes next is on.
-		if (last && w.exerciseId === null) return put(c, { run: onward(run, c.work), restUntil: null });
-		put(c, { run, restUntil: restAfter(sets, dose.sets, w.restSec, Date.now()) });
+		if (last && w.exerciseId === null) return put(c, { run: onward(done.run, c.work), restUntil: null });
+		put(c, done);
 		// The last set asks how hard it was.
 		if (last) chosen = c.clientId;
 	}
@@ -105,7 +114,7 @@
 				() => void (chosen = data.clients[i]?.clientId ?? chosen)
 			])
 		),
-		s: () => one !== undefined && setDone(one),
+		s: () => one !== undefined && oneSet(one),
 		r: () => one !== undefined && put(one, { restUntil: null })
 	});
 </script>
@@ -162,7 +171,7 @@
 							key={i + 1}
 							chosen={c.clientId === one?.clientId}
 							choose={() => (chosen = c.clientId)}
-							setDone={() => setDone(c)}
+							setDone={() => oneSet(c)}
 							goOn={() => put(c, { restUntil: null })}
 							without={without(c.clientId)}
 						/>{/if}{/each}
@@ -209,6 +218,8 @@
 								restOver={() => undefined}
 								moving
 								height={150}
+								oneSet={() => oneSet(one)}
+								withIt={inTurnWith(one.work, on.run.at).map((x) => x.title)}
 								restUntil={on.restUntil}
 								setRest={(restUntil) => put(one, { restUntil })}
 								change={(more) => put(one, { run: withDid(floor[one.clientId]?.run ?? on.run, work, more) })}

@@ -1,9 +1,10 @@
 /**
  * The order of a session: an exact search for the shortest one that keeps the order of roles. Two exercises of the main work that share no muscle may be
- * done in turn, set by set; the same muscles are never paired. What is equally short stays as it was given.
+ * done in turn, set by set; the same muscles are never paired; what is done in rounds is one block (circuit.ts). What is equally short stays as it was given.
  *
  * Dynamic programming over sets of what is done, one role after another (Held and Karp 1962, from memory): 2^n · n states of a role with n exercises.
  */
+import { blocksOf, circuitSec } from './circuit.ts';
 import { gapSec, isInterval, pairSec, soloSec } from './seconds.ts';
 import { placeOf, share, type Role, type Work } from './work.ts';
 
@@ -61,7 +62,7 @@ export const pairs = (a: Work, b: Work): boolean =>
 	!share(a.muscles, b.muscles);
 
 export interface Ordered {
-	/** As they are done, one or two in turn. */
+	/** As they are done: one alone, two in turn, or a circuit. */
 	readonly turns: readonly (readonly Work[])[];
 	readonly seconds: number;
 	/** False where a role held more than can be searched whole: then it was searched part by part, as given. */
@@ -82,10 +83,16 @@ interface Way {
 /** Shortest orders of `work` in a school, by exact search. @param inTurn false where nothing is to be done in turn */
 export function sessionOrder(work: readonly Work[], school: OrderSchool, inTurn = true): Ordered {
 	if (work.length === 0) return { turns: [], seconds: 0, exact: true };
-	const facts = factsOf(work, inTurn);
+	const roles = byRank(work, school).map((role) => role.map((i) => work[i] as Work));
+	const blocked = roles.map((role) =>
+		inTurn && school !== 'as-given' ? blocksOf(role) : role.map((w) => [w])
+	);
+	const blocks = blocked.flat();
+	const facts = factsOf(blocks, inTurn);
+	const numbers = numbered(blocked);
 	let ways: readonly Way[] = [{ last: NOBODY, seconds: 0, turns: [] }];
 	let exact = true;
-	for (const role of byRank(work, school)) {
+	for (const role of numbers) {
 		if (school === 'as-given') {
 			ways = [asGiven(role, facts)];
 			continue;
@@ -96,7 +103,7 @@ export function sessionOrder(work: readonly Work[], school: OrderSchool, inTurn 
 	}
 	const best = ways.reduce((a, b) => (b.seconds <= a.seconds + SAME ? b : a));
 	return {
-		turns: best.turns.map((t) => t.map((i) => work[i] as Work)),
+		turns: best.turns.map((t) => t.flatMap((i) => blocks[i] as readonly Work[])),
 		seconds: best.seconds,
 		exact
 	};
@@ -118,15 +125,26 @@ interface Facts {
 	readonly pair: readonly (readonly number[])[];
 }
 
-function factsOf(work: readonly Work[], inTurn: boolean): Facts {
-	const solo = work.map(soloSec);
-	const gap = work.map((a) => work.map((b) => gapSec(a, b)));
+/** The blocks of each role by their place among all. */
+function numbered(roles: readonly (readonly (readonly Work[])[])[]): readonly (readonly number[])[] {
+	let next = 0;
+	return roles.map((blocks) => blocks.map(() => next++));
+}
+
+/** Of one block alone: an exercise, or a circuit. */
+const blockSec = (block: readonly Work[]): number =>
+	block.length > 1 ? circuitSec(block) : soloSec(block[0] as Work);
+
+function factsOf(blocks: readonly (readonly Work[])[], inTurn: boolean): Facts {
+	const solo = blocks.map(blockSec);
+	const gap = blocks.map((a) => blocks.map((b) => gapSec(a[a.length - 1] as Work, b[0] as Work)));
 	return {
 		solo,
 		gap,
-		pair: work.map((a, i) =>
-			work.map((b, j) => {
-				if (!inTurn || i === j || !pairs(a, b)) return Infinity;
+		pair: blocks.map(([a, more], i) =>
+			blocks.map(([b, others], j) => {
+				const single = more === undefined && others === undefined && a !== undefined && b !== undefined;
+				if (!inTurn || i === j || !single || !pairs(a, b)) return Infinity;
 				const seconds = pairSec(a, b);
 				const apart = (solo[i] ?? 0) + (gap[i]?.[j] ?? 0) + (solo[j] ?? 0);
 				return seconds < apart ? seconds : Infinity;

@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Equipment, Tag } from '../exercise/family.ts';
 import { budgetOf, changePct, STRETCH_SEC } from './budget.ts';
+import { blocksOf, circuitOf, circuitOrder, circuitSec } from './circuit.ts';
 import { changeSec, gapSec, pairSec, restSec, setSec, soloSec, tempoSec } from './seconds.ts';
 import { ORDER_SCHOOLS, pairs, rankOf, sessionOrder } from './session-order.ts';
 import { daysOf, spread, timesOf, tooClose } from './spread.ts';
@@ -171,6 +172,63 @@ describe('the order of a session', () => {
 		expect(pairs(front, work({ particulars: { blockMin: 10 } }))).toBe(false);
 		expect(pairs(front, work({ role: 'stretch' }))).toBe(false);
 		expect(pairs(front, work({ dose: { ...dose(3, 10), school: 'rounds' } }))).toBe(false);
+	});
+	it('does what is given in rounds round by round, in the order of least changing over, as one block', () => {
+		const rounds = (sets: number, more: Given = {}) =>
+			work({ ...more, role: 'accessory', dose: { ...dose(sets, 10), school: 'rounds' } });
+		const [side, up, prone] = [
+			rounds(3, { id: 'side', tags: ['side-lying'], muscles: ['hip-side'] }),
+			rounds(3, { id: 'up', kit: ['band'], muscles: ['buttock'] }),
+			rounds(3, { id: 'prone', tags: ['prone'], muscles: ['thigh-back'] })
+		];
+		const main = work({ id: 'main', muscles: ['thigh-front'] });
+		const { turns, seconds } = sessionOrder([side, up, prone, main], 'usual');
+		expect(turns.map((t) => t.map((w) => w.id))).toEqual([['main'], ['up', 'side', 'prone']]);
+		// Three rounds of 3 × 40 s; up to side-lying 15, over to prone 5; between rounds 45 s of rest, more than the way back (15 + 10).
+		expect(circuitSec(turns[1]!)).toBe(3 * (3 * 40 + 15 + 5) + 2 * 45);
+		expect(arrangedSec(turns)).toBeCloseTo(seconds, 6);
+		expect(sessionOrder([side, up, prone], 'usual', false).turns).toHaveLength(3);
+		expect(sessionOrder([side, up, prone], 'as-given').turns).toHaveLength(3);
+	});
+	it('of a circuit no order is shorter, against all of them; rounds that are fewer end sooner', () => {
+		fc.assert(
+			fc.property(fc.array(any, { minLength: 2, maxLength: 5 }), (some) => {
+				const all = made(some).map((w) => ({
+					...w,
+					role: 'accessory' as const,
+					dose: { ...w.dose, school: 'rounds' as const }
+				}));
+				const found = circuitOrder(all);
+				expect([...found].sort((a, b) => (a.id < b.id ? -1 : 1))).toHaveLength(all.length);
+				const swapped = all.flatMap((_, i) =>
+					all.map((__, j) => {
+						const o = [...found];
+						[o[i], o[j]] = [o[j] as Work, o[i] as Work];
+						return circuitSec(o);
+					})
+				);
+				for (const s of swapped) expect(circuitSec(found)).toBeLessThanOrEqual(s + 1e-9);
+			}),
+			{ numRuns: 60 }
+		);
+		const [a, b] = [3, 1].map((sets) =>
+			work({ role: 'accessory', dose: { ...dose(sets, 10), school: 'rounds' } })
+		) as [Work, Work];
+		expect(circuitSec([a, b])).toBe(40 + 40 + 45 + 40 + 45 + 40);
+	});
+	it('by the clock, alike clocks are one circuit, others are not; six are one, a seventh begins another', () => {
+		const clock = (workSec: number, sets = 3) =>
+			work({ dose: dose(sets, 1), particulars: { workSec, restSec: 15 } });
+		expect(sessionOrder([clock(45), clock(45), clock(30)], 'usual').turns.map((t) => t.length)).toEqual([
+			2, 1
+		]);
+		expect(sessionOrder([clock(45, 3), clock(45, 2)], 'usual').turns).toHaveLength(2);
+		expect(circuitOf(clock(45, 1))).toBeNull();
+		expect(circuitOf(work({ particulars: { blockMin: 10, workSec: 45 } }))).toBeNull();
+		expect(circuitOf(work({ role: 'stretch', dose: { ...dose(3, 10), school: 'rounds' } }))).toBeNull();
+		const seven = Array.from({ length: 7 }, () => clock(45));
+		expect(blocksOf(seven).map((b) => b.length)).toEqual([6, 1]);
+		expect(sessionOrder(seven, 'usual').seconds).toBe(7 * 3 * 60);
 	});
 	it('puts isolated work, rolling or standing work where the school has it', () => {
 		const all = (['main', 'accessory', 'rolling', 'stretch'] as const).map((role) =>

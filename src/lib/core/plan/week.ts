@@ -2,6 +2,7 @@
  * A week from what is prescribed, the days there are and the minutes: each day's session in its order with a warm-up and a cool-down to match, what had
  * to give way for want of time, and what it asks of the body in all. A proposal: somebody signs it, or moves things first.
  */
+import { circuitOf, circuitSec } from './circuit.ts';
 import { budgetOf, type Budget } from './budget.ts';
 import { gapSec, pairSec, soloSec } from './seconds.ts';
 import { sessionOrder, type Ordered, type OrderSchool } from './session-order.ts';
@@ -165,7 +166,12 @@ export const arrangedSec = (turns: readonly (readonly Work[])[]): number =>
 		const [a, b] = turn;
 		const before = turns[i - 1]?.at(-1);
 		if (a === undefined) return sum;
-		const own = b === undefined ? soloSec(a) : pairSec(a, b);
+		const own =
+			b === undefined
+				? soloSec(a)
+				: circuitOf(a) === null && turn.length === 2
+					? pairSec(a, b)
+					: circuitSec(turn);
 		return sum + own + (before === undefined ? 0 : gapSec(before, a));
 	}, 0);
 

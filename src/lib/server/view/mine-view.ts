@@ -29,6 +29,8 @@ import { heldNow } from './held-now.ts';
 
 /** Moments of a moving figure that are drawn, the two ends among them. */
 const FRAMES = 7;
+/** Until its place in the session is known. */
+const ALONE = -1;
 const CUES = 3;
 const PAINS = Array.from({ length: 11 }, (_, n) => n);
 const MORNINGS_SHOWN = 7;
@@ -59,7 +61,7 @@ function aloneOf(asked: Asked, work: Work): MineWork {
 		tempo: work.step.tempo ?? [2, 0, 2],
 		setSec: setSec(work),
 		restSec: restSec(work),
-		...{ hurts: [], easy: '', loggedToday: false }
+		...{ hurts: [], easy: '', loggedToday: false, turn: ALONE }
 	};
 }
 
@@ -109,6 +111,7 @@ function exerciseOf(asked: Asked, exerciseId: string, work: Work | undefined): M
 			return { answer: said.answer, text: hurtsText(said, pain, today) };
 		}),
 		easy: easyText(whenTooEasy(input), today),
+		turn: ALONE,
 		loggedToday: r.logs.some((l) => l.exerciseId === e.id && l.session.date === today)
 	};
 }
@@ -143,10 +146,10 @@ export function mineView(
 	const ahead = WEEK.map((i) => addDays(today, i + 1));
 	const next = week === null ? undefined : ahead.find((d) => signedOn(week, d) !== null);
 	// Without a signed week all that stands is done; with one, what it says of this day; of a day off, what comes next and may be brought forward.
-	const ids =
+	const inTurns: readonly (readonly string[])[] =
 		week === null
-			? [...planned.keys()].filter((id) => !needed.some((w) => w.id === id))
-			: (turns ?? (next === undefined ? null : signedOn(week, next)) ?? []).flat().map(idOf);
+			? [...planned.keys()].filter((id) => !needed.some((w) => w.id === id)).map((id) => [id])
+			: (turns ?? (next === undefined ? null : signedOn(week, next)) ?? []).map((turn) => turn.map(idOf));
 	const rested = !r.logs.some((l) => l.session.date === today || l.session.date === addDays(today, -1));
 	const lines = linesOf(r);
 	const card = cardOn(r, today);
@@ -167,7 +170,7 @@ export function mineView(
 		arrival: regionsOf(r).map((region) => ({ region, usual: usualNow(r, region, today), ...lines })),
 		arrived: card === undefined || card.openedBecause !== null || card.answer === 'ask' ? null : card.answer,
 		flag: red?.code ?? null,
-		work: ids.flatMap((id) => seen(id) ?? []),
+		work: inTurns.flatMap((turn, n) => turn.flatMap((id) => seen(id) ?? []).map((w) => ({ ...w, turn: n }))),
 		dayOff: week !== null && turns === null,
 		nextDay: next ?? null,
 		mayBring: week !== null && turns === null && next !== undefined && rested,

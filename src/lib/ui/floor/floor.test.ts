@@ -19,7 +19,15 @@ const work = (more: Partial<MineWork> = {}): MineWork => ({
 		tags: [],
 		frames: []
 	},
-	...{ tempo: [2, 0, 2] as const, setSec: 40, restSec: 60, hurts: [], easy: '', loggedToday: false },
+	...{
+		tempo: [2, 0, 2] as const,
+		setSec: 40,
+		restSec: 60,
+		hurts: [],
+		easy: '',
+		loggedToday: false,
+		turn: -1
+	},
 	...more
 });
 const client = (more: Partial<FloorClient> = {}): FloorClient => ({

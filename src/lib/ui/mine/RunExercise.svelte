@@ -8,7 +8,7 @@
 	import FeltWhere from './FeltWhere.svelte';
 	import LessLoad from './LessLoad.svelte';
 	import MovingFrames from './MovingFrames.svelte';
-	import { doseOf, didOf, isBegun, restAfter, type Did, type Run } from './run.ts';
+	import { doseOf, didOf, isBegun, type Did, type Run } from './run.ts';
 	import Tap from './Tap.svelte';
 
 	interface Props {
@@ -17,6 +17,10 @@
 		readonly sound: boolean;
 		readonly moving: boolean;
 		readonly change: (more: Partial<Did>) => void;
+		/** A set of it is done. */
+		readonly oneSet: () => void;
+		/** What is done in turn with it. */
+		readonly withIt: readonly string[];
 		/** Until when they rest, ms of the clock; null while they work. */
 		readonly restUntil: number | null;
 		readonly setRest: (until: number | null) => void;
@@ -32,6 +36,8 @@
 		sound,
 		moving,
 		change,
+		oneSet,
+		withIt,
 		restUntil,
 		setRest,
 		restOver = () => setRest(null),
@@ -52,12 +58,9 @@
 	/** A clock runs for it: a hold, or breaths. */
 	const timed = $derived(w.unit === 'sec' || w.unit === 'breaths');
 	const BECAUSE = ['pain', 'tired', 'form', 'time', 'other'] as const;
-	/** Said before it is written: what is done counts from what was. */
 	function setDone(): void {
-		const rest = restAfter(did.sets, dose.sets, w.restSec, Date.now());
 		holdUntil = null;
-		change({ sets: Math.min(dose.sets, did.sets + 1) });
-		setRest(rest);
+		oneSet();
 	}
 	function hurts(pain: number): void {
 		const said = w.hurts[pain];
@@ -92,6 +95,9 @@
 			>{/if}
 	</p>
 	{#if w.how.length > 0}<p>{w.how.join(' · ')}</p>{/if}
+	{#if withIt.length > 0}<p class="label" data-testid="in-turn">
+			{say('inTurn', { titles: withIt.join(', ') })}
+		</p>{/if}
 	<div class="relative my-2 flex justify-center">
 		<MovingFrames
 			frames={w.frames}

@@ -7,11 +7,13 @@ import {
 	didOf,
 	doseOf,
 	fieldsOf,
+	inTurnWith,
 	isClosed,
 	lessFrom,
 	NOTHING,
 	onward,
 	regionsOf,
+	setDone,
 	withDid,
 	type Did,
 	type Run
@@ -41,7 +43,7 @@ const work = (more: Partial<MineWork> = {}): MineWork => ({
 		loadKg: 0
 	},
 	...{ doseText: '3×10', lighter: false, held: false, tags: [], frames: [], tempo: [2, 0, 2], setSec: 40 },
-	...{ restSec: 60, hurts: [], easy: '', loggedToday: false },
+	...{ restSec: 60, hurts: [], easy: '', loggedToday: false, turn: -1 },
 	...more
 });
 const PAINS = { 'knee-right.before': '1', 'knee-right.peak': '2', 'knee-right.after': '1' };
@@ -125,6 +127,50 @@ describe('a run', () => {
 		const parsed = sent(run, [w], 12);
 		expect(parsed.ok && parsed.logs[0]?.session.sets.map((s) => s.loadKg)).toEqual([6.5, 6.5, 6.5]);
 		expect(parsed.ok && parsed.logs[0]?.session.incompleteBecause).toBe('other');
+	});
+	it('done in turn, a set of each comes, with a rest where the round is over; what has more sets goes on alone', () => {
+		const [a, b] = [work({ turn: 1, restSec: 60 }), work({ turn: 1, sets: 2, restSec: 45 })];
+		const all = [work({ turn: 0 }), a, b, work({ turn: 2 })];
+		let run: Run = { ...begin(all, '2026-03-12', fresh), phase: 'work', at: 1 };
+		const seen: [number, number | null][] = [];
+		for (let i = 0; i < 4; i++) {
+			const done = setDone(run, all, 1000);
+			run = done.run;
+			seen.push([run.at, done.restUntil]);
+		}
+		// To b at once; back to a after the longer rest; to b; its last set waits for how hard it was.
+		expect(seen).toEqual([
+			[2, null],
+			[1, 61_000],
+			[2, null],
+			[2, null]
+		]);
+		expect([didOf(run, a).sets, didOf(run, b).sets]).toEqual([2, 2]);
+		run = onward(withDid(run, b, { effort: '5' }), all);
+		expect(run.at).toBe(1);
+		expect(inTurnWith(all, 1)).toEqual([b]);
+		const last = setDone(run, all, 1000);
+		expect([last.run.at, last.restUntil]).toEqual([1, null]);
+		// b is finished and said: it is passed over.
+		expect(onward(last.run, all).at).toBe(3);
+		// One of which nobody said how hard it was is asked.
+		expect(onward(withDid(last.run, b, { effort: '' }), all).at).toBe(2);
+	});
+	it('alone, its rest comes after a set and none after the last', () => {
+		const w = work({ sets: 2 });
+		const one = setDone({ ...begin([w], '2026-03-12', fresh), phase: 'work' }, [w], 1000);
+		expect(one).toMatchObject({ restUntil: 61_000, run: { at: 0 } });
+		expect(setDone(one.run, [w], 1000).restUntil).toBeNull();
+		const unrested = work({ restSec: 0 });
+		expect(
+			setDone({ ...begin([unrested], '2026-03-12', fresh), phase: 'work' }, [unrested], 1000).restUntil
+		).toBeNull();
+	});
+	it('what was left out of a turn is not come back to', () => {
+		const [a, b] = [work({ turn: 1 }), work({ turn: 1 })];
+		let run: Run = { ...begin([a, b], '2026-03-12', fresh), phase: 'work', at: 1 };
+		run = withDid(run, a, { left: true });
+		expect(setDone(run, [a, b], 0).run.at).toBe(1);
 	});
 	it('where both legs work at once, the other side is asked too, and goes along', () => {
 		const w = work({ other: 'knee-left' });

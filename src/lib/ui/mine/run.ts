@@ -78,9 +78,59 @@ export const withDid = (run: Run, w: MineWork, more: Partial<Did>): Run => ({
 	did: { ...run.did, [keyOf(w)]: { ...didOf(run, w), ...more } }
 });
 
-/** The next exercise that is not closed, after one; past the last, how it was is asked. */
+/** There is something left of it to do. */
+const isUnfinished = (run: Run, w: MineWork): boolean => {
+	const { sets, lastReps, left } = didOf(run, w);
+	return !left && lastReps === null && sets < doseOf(run, w).sets && !isClosed(run, w);
+};
+
+/** Nothing is left to do of it, nor to say. */
+const isOver = (run: Run, w: MineWork): boolean => {
+	const { sets, lastReps, left, effort } = didOf(run, w);
+	const done = lastReps !== null || sets >= doseOf(run, w).sets;
+	return left || (done && (w.exerciseId === null || effort !== ''));
+};
+
+/** What is done in turn with one, itself among it, by their places. */
+const turnAt = (work: readonly MineWork[], at: number): readonly number[] => {
+	const turn = work[at]?.turn ?? -1;
+	return turn < 0 ? [at] : work.flatMap((w, i) => (w.turn === turn ? [i] : []));
+};
+
+/** What is done in turn with an exercise besides it. */
+export const inTurnWith = (work: readonly MineWork[], at: number): readonly MineWork[] =>
+	turnAt(work, at).flatMap((i) => (i === at ? [] : [work[i] as MineWork]));
+
+/**
+ * A set is done: of work in turn the next one comes, with a rest where the round is over; of work alone its rest. After the last set of an exercise how hard it was
+ * is asked first.
+ */
+export function setDone(
+	run: Run,
+	work: readonly MineWork[],
+	now: number
+): { readonly run: Run; readonly restUntil: number | null } {
+	const w = work[run.at];
+	if (w === undefined) return { run, restUntil: null };
+	const { sets } = didOf(run, w);
+	const dose = doseOf(run, w);
+	const done = withDid(run, w, { sets: Math.min(dose.sets, sets + 1) });
+	if (sets + 1 >= dose.sets) return { run: done, restUntil: null };
+	const turn = turnAt(work, run.at);
+	const here = turn.indexOf(run.at);
+	const round = [...turn.slice(here + 1), ...turn.slice(0, here)];
+	const next = round.find((i) => isUnfinished(done, work[i] as MineWork));
+	if (next === undefined) return { run: done, restUntil: restAfter(sets, dose.sets, w.restSec, now) };
+	const rest = next > run.at ? 0 : Math.max(...turn.map((i) => work[i]?.restSec ?? 0));
+	return { run: { ...done, at: next }, restUntil: rest > 0 ? now + rest * 1000 : null };
+}
+
+/** The next exercise that is not closed, after one: what was begun in turn with it first; past the last, how it was is asked. */
 export function onward(run: Run, work: readonly MineWork[], from = run.at): Run {
-	const next = work.findIndex((w, i) => i > from && !isClosed(run, w));
+	const begun = turnAt(work, from).find(
+		(i) => i < from && isBegun(didOf(run, work[i] as MineWork)) && isUnfinished(run, work[i] as MineWork)
+	);
+	const next = begun ?? work.findIndex((w, i) => i > from && !isClosed(run, w) && !isOver(run, w));
 	return next === -1 ? { ...run, phase: 'after' } : { ...run, phase: 'work', at: next };
 }
 

@@ -2,6 +2,7 @@
 	/** One day of the week: what is done, in its order, with its minutes. Turns are dragged, or carried with the keyboard. */
 	import { type DndEvent, dndzone } from 'svelte-dnd-action';
 	import { doseText } from '#lib/core/dose/dose.ts';
+	import { circuitOf } from '#lib/core/plan/circuit.ts';
 	import type { Work } from '#lib/core/plan/work.ts';
 	import { WEEKDAYS } from '#lib/wording/intake.ts';
 	import { clockText } from '#lib/wording/week.ts';
@@ -19,6 +20,11 @@
 	const name = $derived(WEEKDAYS[day.weekday] ?? '');
 	const seconds = $derived(secondsOf(day, work));
 	const over = $derived(minutes !== null && seconds > minutes * 60 + 30);
+	/** A circuit, or more than two: round by round. */
+	const inRounds = (ids: readonly string[]): boolean => {
+		const first = work.get(ids[0] ?? '');
+		return ids.length > 2 || (ids.length === 2 && first !== undefined && circuitOf(first) !== null);
+	};
 	const moved = (e: CustomEvent<DndEvent<Turn>>): void => place(e.detail.items);
 </script>
 
@@ -50,9 +56,10 @@
 					{@const w = work.get(id)}
 					{#if w}<div class="flex items-start gap-1">
 							<span class="min-w-0 grow leading-tight"
-								>{#if i > 0}<span class="text-quiet">in turn with </span>{/if}{w.title}<br /><span
-									class="text-quiet">{doseText(w.dose)}</span
-								></span
+								>{#if i === 0 && inRounds(t.ids)}<span class="text-quiet block">in rounds</span
+									>{/if}{#if i > 0 && !inRounds(t.ids)}<span class="text-quiet"
+										>in turn with
+									</span>{/if}{w.title}<br /><span class="text-quiet">{doseText(w.dose)}</span></span
 							>{#if i === 0}<button
 									type="button"
 									class="-mt-1 -mr-1 min-h-6 min-w-6 cursor-pointer text-quiet hover:text-stop"

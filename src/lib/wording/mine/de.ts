@@ -95,6 +95,7 @@ export const de: Readonly<Record<MineKey, string>> = {
 	notTodayFor: 'Heute nicht: {{regions}}. Das Übrige geht weiter.',
 	ofMany: '{{at}} von {{all}}',
 	set: 'Satz {{at}} von {{all}}',
+	inTurn: 'Im Wechsel mit: {{titles}}',
 	setDone: 'Satz fertig',
 	sideOther: 'Die andere Seite auch',
 	next: 'Nächste Übung',

@@ -91,6 +91,7 @@ export const en = {
 	notTodayFor: 'Not today: {{regions}}. The rest goes on.',
 	ofMany: '{{at}} of {{all}}',
 	set: 'Set {{at}} of {{all}}',
+	inTurn: 'In turn with: {{titles}}',
 	setDone: 'Set done',
 	sideOther: 'The other side too',
 	next: 'Next exercise',

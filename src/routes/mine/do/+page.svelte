@@ -11,7 +11,18 @@
 	import HowWas from '#lib/ui/mine/HowWas.svelte';
 	import { draftOf, dropDraft, keepDraft } from '#lib/ui/mine/outbox.ts';
 	import RunExercise from '#lib/ui/mine/RunExercise.svelte';
-	import { begin, fieldsOf, keyOf, onward, regionsOf, toLog, withDid, type Run } from '#lib/ui/mine/run.ts';
+	import {
+		begin,
+		fieldsOf,
+		inTurnWith,
+		keyOf,
+		onward,
+		regionsOf,
+		setDone,
+		toLog,
+		withDid,
+		type Run
+	} from '#lib/ui/mine/run.ts';
 	import { stayAwake } from '#lib/ui/mine/signal.ts';
 
 	let { data } = $props();
@@ -44,6 +55,12 @@
 	function to(next: Run): void {
 		run = next;
 		void keepDraft('run', next).catch(() => (full = true));
+	}
+	function oneSet(): void {
+		if (run === null) return;
+		const done = setDone(run, work, Date.now());
+		restUntil = done.restUntil;
+		to(done.run);
 	}
 	async function come(
 		a: Arrival,
@@ -106,6 +123,8 @@
 			{run}
 			{sound}
 			{moving}
+			{oneSet}
+			withIt={inTurnWith(work, run.at).map((x) => x.title)}
 			{restUntil}
 			setRest={(until) => (restUntil = until)}
 			change={(more) => run !== null && to(withDid(run, now, more))}
