@@ -34,7 +34,6 @@ const VIEWS = [
 	['slip-hold', 'Wren', 'decide', 'desk'],
 	['trend', 'Nerys', 'trend', 'desk'],
 	['record', 'Nerys', 'record', 'desk'],
-	['morning-phone', 'Saskia', 'morning', 'phone'],
 	['session-phone', 'Nerys', 'session', 'phone'],
 	['people', '', '/practice/people', 'owner'],
 	// Last: it sets a limit.
@@ -111,4 +110,36 @@ await mine.click('button:has-text("Leave it out")');
 await mine.waitForTimeout(1200);
 await mine.screenshot({ path: join(root, 'docs/screenshots/own-session-phone.png') });
 console.log('docs/screenshots/own-page-phone.png, own-session-phone.png');
+
+/** The floor: who was asked at the door, one of them resting. */
+for (const name of ['Wren', 'Nerys', 'Bertil', 'Perpetua']) {
+	await given.goto(`${base}/`);
+	const of = await given.getAttribute(`a:has-text("${name}")`, 'href');
+	await given.goto(`${base}${of.replace(/[a-z]+$/, 'arrive')}`);
+	await given.waitForSelector('html[data-ready]');
+	for (const scale of await given.locator('fieldset:has(input[type=radio][value="10"])').all())
+		await scale.locator('label:has(input[value="1"])').click();
+	for (const no of await given.locator('label:has(input[type=radio][value="no"])').all()) await no.click();
+	await given.click('button:has-text("What today?")');
+	await given.getByTestId('arrival').waitFor();
+}
+await given.goto(`${base}/floor`);
+const rows = given.getByTestId('on-floor');
+await rows.first().waitFor();
+for (const row of await rows.all()) {
+	await row.getByRole('button', { name: /open$/ }).click();
+	const leave = given.getByRole('button', { name: 'Leave it out' });
+	for (let n = 0; n < 8 && !/set 1 of [2-9]/.test(await row.textContent()) && (await leave.count()) > 0; n++)
+		await leave.click();
+}
+await given.getByRole('button', { name: 'Set done' }).nth(1).click();
+await given.getByRole('button', { name: 'Set done' }).last().click();
+await rows.nth(2).getByRole('button', { name: /open$/ }).click();
+await given.getByRole('button', { name: 'That hurts', exact: true }).click();
+await given.getByRole('button', { name: 'That hurts 3' }).click();
+await given.mouse.move(0, 0);
+await given.evaluate(() => scrollTo(0, 0));
+await given.waitForTimeout(900);
+await given.screenshot({ path: join(root, 'docs/screenshots/floor.png') });
+console.log('docs/screenshots/floor.png');
 await browser.close();

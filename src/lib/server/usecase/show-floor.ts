@@ -9,7 +9,8 @@ import { mineView } from '../view/mine-view.ts';
 import { allow, inZone, type Context, type Outcome } from './actor.ts';
 import { newId } from './new-id.ts';
 
-const NOWHERE = { emergency: '', emergencyWords: '', weekStart: 1 };
+/** Read by whoever treats, in the practice's language. */
+const NOWHERE = { emergency: '', emergencyWords: '', weekStart: 1, language: 'en' as const };
 
 function onFloor(ctx: Context, r: ClientRecord): FloorClient {
 	const { today, tz } = inZone(ctx, r.head.tz);

@@ -12,9 +12,9 @@ import { shortDay } from '#lib/wording/days.ts';
 import { handout } from '#lib/wording/intake.ts';
 import { de } from '#lib/wording/mine/de.ts';
 import { en } from '#lib/wording/mine/en.ts';
+import { doseIn, particularsIn, setupIn, titleIn } from '#lib/wording/mine/how.ts';
 import { languageOf, weekdayIn } from '#lib/wording/mine/names.ts';
 import { AXIS_NAME, regionName } from '#lib/wording/names.ts';
-import { particularsText } from '#lib/wording/plan.ts';
 import { flagName } from '#lib/wording/screening.ts';
 import { setupText } from '#lib/wording/setup.ts';
 import type { Measurement } from '../repo/sheet-repo.ts';
@@ -55,10 +55,12 @@ export function handoutOf(r: ClientRecord, today: Day, practice: string): Handou
 					? snapshot.cues
 					: cuesFor(family, w.step, r.head.setting.technique ?? 'ordinary');
 			return {
-				title: snapshot.title,
-				dose: doseText(head.dose),
+				title: titleIn(language, head.step, snapshot.title),
+				dose: doseIn(language, head.dose),
 				lines: [
-					[setupText(setup), ...particularsText(particulars)].filter((x) => x !== '').join(' · '),
+					[setupIn(language, setup), ...particularsIn(language, particulars)]
+						.filter((x) => x !== '')
+						.join(' · '),
 					particulars.note ?? ''
 				],
 				cues: cues.slice(0, CUES),
@@ -76,7 +78,7 @@ export function handoutOf(r: ClientRecord, today: Day, practice: string): Handou
 							weekdayIn(language, weekday),
 							`${words.minutes.replace('{{n}}', String(arrangedMin(turns)))}: ${turns
 								.flat()
-								.map((w) => w.title)
+								.map((w) => titleIn(language, w.step.id, w.title))
 								.join(', ')}`
 						])
 					}

@@ -3,8 +3,7 @@ import { addDays, dayNumber, type Day } from '#lib/core/base/calendar-day.ts';
 import { recordDay } from '#lib/core/base/zone-day.ts';
 import { mirrored, sideOf } from '#lib/core/body/region-side.ts';
 import { lighterDose } from '#lib/core/decision/arrival.ts';
-import { whenItHurts, whenTooEasy } from '#lib/core/decision/on-the-spot.ts';
-import { doseText } from '#lib/core/dose/dose.ts';
+import { whenItHurts, whenTooEasy, type OnTheSpot } from '#lib/core/decision/on-the-spot.ts';
 import { cuesFor } from '#lib/core/exercise/family.ts';
 import { pictureOf } from '#lib/core/fit/picture.ts';
 import { fitStep } from '#lib/core/fit/fit.ts';
@@ -16,8 +15,8 @@ import { arrangedMin } from '#lib/core/plan/week.ts';
 import type { Work } from '#lib/core/plan/work.ts';
 import type { MineView, MineWork } from '#lib/contract/mine.ts';
 import { easyText, hurtsText } from '#lib/wording/on-the-spot.ts';
-import { particularsText } from '#lib/wording/plan.ts';
-import { setupText } from '#lib/wording/setup.ts';
+import { doseIn, particularsIn, setupIn, titleIn } from '#lib/wording/mine/how.ts';
+import { languageOf, type Language } from '#lib/wording/mine/names.ts';
 import { advancesToday, cardOn, linesOf, reaches, regionsOf, usualNow } from '../record/facts-of.ts';
 import { effectiveChain } from '../record/effective-chain.ts';
 import { fitContextOf, standingOf } from '../record/fit-of.ts';
@@ -38,6 +37,7 @@ const MORNINGS_SHOWN = 7;
 interface Asked {
 	readonly r: ClientRecord;
 	readonly today: Day;
+	readonly language: Language;
 }
 
 const framesOf = ({ r, today }: Asked, work: Work, setup: SolvedSetup | null): MineWork['frames'] => {
@@ -47,15 +47,16 @@ const framesOf = ({ r, today }: Asked, work: Work, setup: SolvedSetup | null): M
 
 /** Of work alone, that nobody prescribed: it warms up or cools down. */
 function aloneOf(asked: Asked, work: Work): MineWork {
-	const { r, today } = asked;
+	const { r, today, language } = asked;
 	const fit = fitStep(work.step, fitContextOf(r, today));
 	const setup = setupFor(work.step, fit, r.body);
 	const { sets, reps, unit = 'reps', loadKg } = work.dose;
 	return {
-		...{ exerciseId: null, prescriptionId: null, title: work.title, what: work.step.what },
+		...{ exerciseId: null, prescriptionId: null, what: work.step.what },
+		title: titleIn(language, work.step.id, work.title),
 		...{ cues: [], cautions: [], how: [], note: null, region: null, other: null, mirror: false },
 		sides: work.sides === 'both-at-once' ? 1 : work.sides.length,
-		...{ sets, reps, unit, loadKg, doseText: doseText(work.dose), lighter: false, held: false },
+		...{ sets, reps, unit, loadKg, doseText: doseIn(language, work.dose), lighter: false, held: false },
 		tags: work.step.tags,
 		frames: framesOf(asked, work, setup),
 		tempo: work.step.tempo ?? [2, 0, 2],
@@ -65,9 +66,17 @@ function aloneOf(asked: Asked, work: Work): MineWork {
 	};
 }
 
+/** What to change, in a language that has no sentences for it yet: by its numbers. */
+const numbersOf = ({ change }: OnTheSpot, language: Language): string =>
+	change === null
+		? ''
+		: [doseIn(language, change.result.dose), setupIn(language, change.result.setup)]
+				.filter((x) => x !== '')
+				.join(', ');
+
 /** Of an exercise of the plan; undefined where its step is no longer known. */
 function exerciseOf(asked: Asked, exerciseId: string, work: Work | undefined): MineWork | undefined {
-	const { r, today } = asked;
+	const { r, today, language } = asked;
 	const e = r.exercises.find((x) => x.id === exerciseId);
 	if (e === undefined || work === undefined) return undefined;
 	const { head } = effectiveChain(e.prescriptions);
@@ -75,11 +84,11 @@ function exerciseOf(asked: Asked, exerciseId: string, work: Work | undefined): M
 	const day = workOn(r, { region: e.region, tags: work.step.tags }, today);
 	const dose = lighterDose(head.dose, day.share);
 	const { input } = decideInputOf(r, e, today, advancesToday(r, today));
-	const setup = setupText(head.setup);
+	const setup = setupIn(language, head.setup);
 	return {
 		exerciseId: e.id,
 		prescriptionId: head.id,
-		title: head.snapshot.title,
+		title: titleIn(language, head.step, head.snapshot.title),
 		what: head.snapshot.what,
 		cues: (head.snapshot.cues.length > 0
 			? head.snapshot.cues
@@ -88,7 +97,7 @@ function exerciseOf(asked: Asked, exerciseId: string, work: Work | undefined): M
 				: cuesFor(family, work.step, r.head.setting.technique ?? 'ordinary')
 		).slice(0, CUES),
 		cautions: head.snapshot.cautions,
-		how: [...(setup === '' ? [] : [setup]), ...particularsText(head.particulars)],
+		how: [...(setup === '' ? [] : [setup]), ...particularsIn(language, head.particulars)],
 		note: head.particulars.note ?? null,
 		region: e.region,
 		other: head.particulars.painPerSide === true ? (mirrored(e.region) ?? null) : null,
@@ -98,7 +107,7 @@ function exerciseOf(asked: Asked, exerciseId: string, work: Work | undefined): M
 		reps: dose.reps,
 		unit: dose.unit ?? 'reps',
 		loadKg: dose.loadKg,
-		doseText: doseText(dose),
+		doseText: doseIn(language, dose),
 		lighter: day.share < 1,
 		held: heldNow(r, e.region, standingOf(r, e, today), day) !== null,
 		tags: work.step.tags,
@@ -108,7 +117,8 @@ function exerciseOf(asked: Asked, exerciseId: string, work: Work | undefined): M
 		restSec: restSec(work),
 		hurts: PAINS.map((pain) => {
 			const said = whenItHurts(input, { pain });
-			return { answer: said.answer, text: hurtsText(said, pain, today) };
+			const text = language === 'en' ? hurtsText(said, pain, today) : numbersOf(said, language);
+			return { answer: said.answer, text };
 		}),
 		easy: easyText(whenTooEasy(input), today),
 		turn: ALONE,
@@ -130,10 +140,13 @@ export function mineView(
 		readonly emergency: string;
 		readonly emergencyWords: string;
 		readonly weekStart: number;
+		/** Whoever reads it; left out, the client. */
+		readonly language?: Language;
 	}
 ): MineView {
 	const { today } = at;
-	const asked = { r, today };
+	const language = at.language ?? languageOf(r.head.setting.language);
+	const asked = { r, today, language };
 	const planned = new Map(workIn(r, today).map((w) => [w.id, w]));
 	const alone = new Map([...warmUpsOf(r, today), ...coolDownsOf(r, today)].map((w) => [w.id, w]));
 	const { week } = r.head;
@@ -182,7 +195,7 @@ export function mineView(
 						const own = signedTurns(week, new Map([...planned, ...alone])).find((d) => d.weekday === day);
 						return {
 							weekday: day,
-							titles: (own?.turns ?? []).flat().map((w) => w.title),
+							titles: (own?.turns ?? []).flat().map((w) => titleIn(language, w.step.id, w.title)),
 							minutes: arrangedMin(own?.turns ?? [])
 						};
 					}),

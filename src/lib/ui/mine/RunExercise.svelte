@@ -54,7 +54,9 @@
 	let flipped = $state(false);
 	let told = $state('');
 	let missing = $state(false);
-	const unit = $derived(w.unit === 'reps' ? '' : w.unit === 'sec' ? ' s' : ` ${w.unit}`);
+	const unit = $derived(
+		{ reps: '', sec: ' s', steps: ` ${say('unitSteps')}`, breaths: ` ${say('unitBreaths')}` }[w.unit]
+	);
 	/** A clock runs for it: a hold, or breaths. */
 	const timed = $derived(w.unit === 'sec' || w.unit === 'breaths');
 	const BECAUSE = ['pain', 'tired', 'form', 'time', 'other'] as const;

@@ -96,6 +96,8 @@ export const de: Readonly<Record<MineKey, string>> = {
 	ofMany: '{{at}} von {{all}}',
 	set: 'Satz {{at}} von {{all}}',
 	inTurn: 'Im Wechsel mit: {{titles}}',
+	unitSteps: 'Schritte',
+	unitBreaths: 'Atemzüge',
 	setDone: 'Satz fertig',
 	sideOther: 'Die andere Seite auch',
 	next: 'Nächste Übung',

@@ -92,6 +92,8 @@ export const en = {
 	ofMany: '{{at}} of {{all}}',
 	set: 'Set {{at}} of {{all}}',
 	inTurn: 'In turn with: {{titles}}',
+	unitSteps: 'steps',
+	unitBreaths: 'breaths',
 	setDone: 'Set done',
 	sideOther: 'The other side too',
 	next: 'Next exercise',

@@ -1,0 +1,47 @@
+/** How an exercise is done, in German: every step of the catalogue has a name, and nothing that English says is left out. */
+import { describe, expect, it } from 'vitest';
+import { FAMILIES } from '#lib/catalogue/families.ts';
+import type { Particulars } from '#lib/core/dose/particulars.ts';
+import { particularsText } from '../plan.ts';
+import { doseIn, particularsIn, setupIn, titleIn } from './how.ts';
+import { STEPS_DE } from './steps-de.ts';
+
+const ALL = Object.values(FAMILIES).flatMap((f) => f.steps);
+
+describe('in German', () => {
+	it('every step of the catalogue has a name of its own, and no name is of a step that is not there', () => {
+		const ids = new Set(ALL.map((s) => s.id));
+		expect([...ids].filter((id) => STEPS_DE[id] === undefined)).toEqual([]);
+		expect(Object.keys(STEPS_DE).filter((id) => !ids.has(id))).toEqual([]);
+		expect(new Set(Object.values(STEPS_DE)).size).toBe(Object.keys(STEPS_DE).length);
+	});
+	it('a step of the practice keeps its name', () => {
+		expect(titleIn('de', 'own-step', 'Treppe am Hafen')).toBe('Treppe am Hafen');
+		expect(titleIn('de', 'bridge', 'Bridge')).toBe('Brücke');
+		expect(titleIn('en', 'bridge', 'Bridge')).toBe('Bridge');
+	});
+	it('lengths, doses and loads read with a comma', () => {
+		expect(setupIn('de', { seatCm: 46.5 })).toBe('Sitz 46,5 cm');
+		expect(setupIn('de', { thighDeg: 70 })).toBe('Oberschenkel 70°');
+		expect(setupIn('de', null)).toBe('');
+		expect(setupIn('en', { seatCm: 46.5 })).toBe('seat 46.5 cm');
+		expect(doseIn('de', { sets: 3, reps: 10, loadKg: 7.5 })).toBe('3×10 7,5 kg');
+		expect(doseIn('de', { sets: 1, reps: 5, loadKg: 0, unit: 'breaths' })).toBe('1×5 Atemzüge');
+		expect(doseIn('de', { sets: 3, reps: 12, loadKg: 0, school: 'rounds' })).toBe('3 Runden zu 12');
+		expect(doseIn('de', { sets: 1, reps: 30, loadKg: 0, unit: 'sec', school: 'rounds' })).toBe(
+			'1 Runde zu 30 s'
+		);
+		expect(doseIn('en', { sets: 3, reps: 10, loadKg: 7.5 })).toBe('3×10 7.5 kg');
+	});
+	it('says as much of what was prescribed as English does, each alone and all together', () => {
+		const all: Particulars = {
+			...{ band: 'light', holdSec: 5, tempo: '3-1-3-0', effortPct: 60, workSec: 45, restSec: 15, effort: 6 },
+			...{ blockMin: 10, daysPerWeek: 3, where: 'home', painPerSide: true }
+		};
+		for (const p of [all, { ...all, asNeeded: true as const }, {}, { daysPerWeek: 1 }])
+			expect(particularsIn('de', p)).toHaveLength(particularsText(p).length);
+		for (const [k, v] of Object.entries(all))
+			expect(particularsIn('de', { [k]: v } as Particulars), k).toHaveLength(1);
+		expect(particularsIn('de', { daysPerWeek: 1 })).toEqual(['an 1 Tag der Woche']);
+	});
+});

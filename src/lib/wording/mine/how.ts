@@ -1,0 +1,76 @@
+/** How an exercise is done, in the language of a client's own page: its name, its set-up's length, its dose, and what else was prescribed. */
+import type { PrescribedDose } from '#lib/core/dose/dose.ts';
+import { doseText } from '#lib/core/dose/dose.ts';
+import type { Particulars } from '#lib/core/dose/particulars.ts';
+import { lengthIn, type SolvedSetup } from '#lib/core/movement/context.ts';
+import type { Length } from '#lib/core/movement/set-up-length.ts';
+import { particularsText } from '../plan.ts';
+import { chosenText, lengthValue, setupText } from '../setup.ts';
+import type { Language } from './names.ts';
+import { STEPS_DE } from './steps-de.ts';
+
+/** @param given as it is called in the prescription, for steps that are the practice's own */
+export const titleIn = (language: Language, step: string, given: string): string =>
+	language === 'de' ? (STEPS_DE[step] ?? given) : given;
+
+const LENGTH_DE: Readonly<Record<Length, string>> = {
+	seatCm: 'Sitz',
+	thighDeg: 'Oberschenkel',
+	stepCm: 'Stufe',
+	bowDeg: 'Verbeugung',
+	handleCm: 'Griff',
+	sledCm: 'Schlitten',
+	feetCm: 'Füße'
+};
+
+/** What was chosen besides stays in the practice's language. */
+export function setupIn(language: Language, setup: SolvedSetup | null | undefined): string {
+	if (language === 'en') return setupText(setup);
+	const l = lengthIn(setup);
+	const length = l === null ? '' : `${LENGTH_DE[l.of]} ${lengthValue(setup).replace('.', ',')}`;
+	return [length, chosenText(setup?.chosen)].filter((x) => x !== '').join(', ');
+}
+
+type Dose = Pick<PrescribedDose, 'sets' | 'reps' | 'loadKg' | 'unit'> &
+	Partial<Pick<PrescribedDose, 'school'>>;
+const UNIT_DE = { sec: ' s', steps: ' Schritte', breaths: ' Atemzüge' } as const;
+
+export function doseIn(language: Language, d: Dose): string {
+	if (language === 'en') return doseText(d);
+	const rounds = `${d.sets} ${d.sets === 1 ? 'Runde' : 'Runden'} zu `;
+	const unit = d.unit === undefined ? '' : UNIT_DE[d.unit];
+	const load = d.loadKg > 0 ? ` ${String(d.loadKg).replace('.', ',')} kg` : '';
+	return `${d.school === 'rounds' ? rounds : `${d.sets}×`}${d.reps}${unit}${load}`;
+}
+
+const BAND_DE = {
+	'extra-light': 'sehr leichtes Band',
+	light: 'leichtes Band',
+	medium: 'mittleres Band',
+	heavy: 'starkes Band',
+	'extra-heavy': 'sehr starkes Band'
+} as const satisfies Readonly<Record<NonNullable<Particulars['band']>, string>>;
+const WHERE_DE = {
+	practice: 'in der Praxis',
+	home: 'zu Hause',
+	both: 'in der Praxis und zu Hause'
+} as const satisfies Readonly<Record<NonNullable<Particulars['where']>, string>>;
+
+export function particularsIn(language: Language, p: Particulars): readonly string[] {
+	if (language === 'en') return particularsText(p);
+	const days = p.asNeeded === true ? undefined : p.daysPerWeek;
+	return [
+		p.band === undefined ? '' : BAND_DE[p.band],
+		p.holdSec === undefined ? '' : `${p.holdSec} s halten`,
+		p.tempo === undefined ? '' : `Tempo ${p.tempo}`,
+		p.effortPct === undefined ? '' : `mit ${p.effortPct} % drücken`,
+		p.workSec === undefined ? '' : `${p.workSec} s Arbeit`,
+		p.restSec === undefined ? '' : `${p.restSec} s Pause`,
+		p.effort === undefined ? '' : `Anstrengung ${p.effort} von 10`,
+		p.blockMin === undefined ? '' : `${p.blockMin} min lang`,
+		p.asNeeded === true ? 'wenn Sie es brauchen' : '',
+		days === undefined ? '' : `an ${days} ${days === 1 ? 'Tag' : 'Tagen'} der Woche`,
+		p.where === undefined ? '' : WHERE_DE[p.where],
+		p.painPerSide === true ? 'Schmerz je Seite gefragt' : ''
+	].filter((x) => x !== '');
+}
