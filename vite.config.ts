@@ -6,6 +6,11 @@ import { defineConfig } from 'vitest/config';
 /** Without database: for check:fast. */
 const fast = process.env.BOLSTER_FAST === '1';
 
+/** Tests of what has no state of its own. */
+const PURE = ['core', 'catalogue', 'wording', 'contract'].map(
+	(folder) => `src/lib/${folder}/**/*.test.ts`
+);
+
 export default defineConfig({
 	plugins: [
 		tailwindcss(),
@@ -32,9 +37,27 @@ export default defineConfig({
 	],
 	worker: { format: 'es' },
 	test: {
-		include: ['src/**/*.test.ts', 'tests/**/*.test.ts'],
-		exclude: ['**/node_modules/**', ...(fast ? ['**/*.db.test.ts'] : [])],
-		globalSetup: fast ? [] : ['tests/global-database.ts'],
+		// What is pure shares its modules from file to file; what touches a database, a clock or a browser's globals has each file to itself.
+		projects: [
+			{
+				extends: true,
+				test: {
+					name: 'pure',
+					include: PURE,
+					exclude: ['**/node_modules/**', '**/*.db.test.ts'],
+					isolate: false
+				}
+			},
+			{
+				extends: true,
+				test: {
+					name: 'rest',
+					include: ['src/**/*.test.ts', 'tests/**/*.test.ts'],
+					exclude: ['**/node_modules/**', ...PURE, ...(fast ? ['**/*.db.test.ts'] : [])],
+					globalSetup: fast ? [] : ['tests/global-database.ts']
+				}
+			}
+		],
 		// One for each core of a small machine; the default leaves one idle.
 		maxWorkers: 2,
 		testTimeout: 120_000,

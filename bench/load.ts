@@ -16,6 +16,7 @@ import { STAFF } from '../scripts/sign-ins.mjs';
 
 const CLIENTS = Number(process.argv[2] ?? 2000);
 const CONNECTIONS = 8;
+const CHECK_INS = 200;
 const TODAY = '2026-03-12';
 /** The practice's own, not a client's. */
 const SHARED = ['member', 'equipment', 'own_family', 'receipt', 'access_log', 'standing'];
@@ -253,6 +254,49 @@ try {
 	});
 	said('logging a session, 8 connections', logging, '≥ 150 /s');
 	line('Today right after, first reading', `${(await get('/')).ms.toFixed(0)} ms`);
+
+	/** Mornings as they come in after breakfast: two hundred in a minute, and Today read meanwhile. */
+	const mornings = await Promise.all(
+		clients.slice(0, CHECK_INS).map(async (id) => {
+			const { text } = await get(`/clients/${id}/morning`);
+			const names = [...text.matchAll(/name="([a-z-]+)\.id" value="([^"]*)"/g)];
+			const field = (of: string): string => new RegExp(`name="${of}" value="([^"]*)"`).exec(text)?.[1] ?? '';
+			return {
+				id,
+				fields: {
+					...{ id: field('id'), eventId: field('eventId'), day: TODAY },
+					...Object.fromEntries(
+						names.flatMap(([, region, own]) => [
+							[`${region}.id`, own],
+							[`${region}.pain`, '2'],
+							[`${region}.swelling`, 'none']
+						])
+					)
+				}
+			};
+		})
+	);
+	const today: number[] = [];
+	let taken = 0;
+	const began60 = performance.now();
+	const reading = setInterval(() => void get('/').then((r) => today.push(r.ms)), 1000);
+	await Promise.all(
+		mornings.map(async ({ id, fields }, i) => {
+			await new Promise((r) => setTimeout(r, (i * 60_000) / CHECK_INS));
+			const r = await fetch(`${origin}/clients/${id}/morning`, {
+				method: 'POST',
+				headers: { cookie, origin, accept: 'application/json', 'x-sveltekit-action': 'true' },
+				body: new URLSearchParams(fields as Record<string, string>)
+			});
+			if (((await r.json()) as { type: string }).type === 'success') taken++;
+		})
+	);
+	clearInterval(reading);
+	line(
+		`${CHECK_INS} mornings in ${((performance.now() - began60) / 1000).toFixed(0)} s, ${taken} taken; Today meanwhile`,
+		`${median(today).toFixed(0)} ms`,
+		`p95 ${quantile(today, 0.95).toFixed(0)} ms (≤ 100 ms)`
+	);
 	clearInterval(pulse);
 } finally {
 	server.kill('SIGTERM');

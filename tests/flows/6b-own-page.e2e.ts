@@ -161,6 +161,7 @@ test('a session without a network, with one that hurts, outlives the page and is
 	await visit(mine, '/mine/evening');
 	await scores(7);
 	await tap('Keep it');
+	await expect(mine.getByTestId('kept')).toBeVisible();
 	await visit(mine, '/mine');
 	await expect(mine.getByText('This evening is in.')).toBeVisible();
 	await signIn(page);

@@ -18,6 +18,8 @@ export interface MorningInput {
 		readonly provocation?: number;
 		readonly calf?: boolean;
 		readonly cannotStand?: boolean;
+		/** Pain of the evening before, told with the morning; its row has an id of its own. */
+		readonly evening?: { readonly id: string; readonly pain: number };
 	}[];
 	readonly events: readonly { readonly id: string; readonly kind: DayEvent }[];
 }
@@ -46,6 +48,9 @@ function blockOf(form: FormData, region: string, name: string): Block | readonly
 		wrong('swelling', `Swelling of the ${name} against usual is needed: none is an answer too.`);
 	const stiffness = number('stiffness', 'Stiffness', 1440, 'minutes');
 	const provocation = number('provocation', 'Provocation test', 10);
+	const evening = number('evening', `Yesterday evening, ${name}`, 10);
+	const eveningId = uuid.safeParse(at('eveningId'));
+	if (evening !== undefined && !eveningId.success) wrong('evening', LOST_ID);
 	if (issues.length > 0 || pain === undefined || !swelling.success) return issues;
 	return {
 		id: id.data,
@@ -54,6 +59,9 @@ function blockOf(form: FormData, region: string, name: string): Block | readonly
 		swelling: swelling.data,
 		...(stiffness === undefined ? {} : { stiffnessMin: Math.round(stiffness) }),
 		...(provocation === undefined ? {} : { provocation: Math.round(provocation) }),
+		...(evening === undefined || !eveningId.success
+			? {}
+			: { evening: { id: eveningId.data, pain: Math.round(evening) } }),
 		...(at('calf') === 'on' ? { calf: true } : {}),
 		// Of a hot joint it is asked; not answered counts as yes.
 		...(swelling.data === 'hot' ? { cannotStand: at('cannotStand') !== 'no' } : {})

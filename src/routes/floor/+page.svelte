@@ -181,6 +181,11 @@
 					<div class="flex items-baseline gap-3">
 						<h2>{one.name}</h2>
 						<a class="text-sm" href="/clients/{one.clientId}/session">their page</a>
+						{#if work?.exerciseId}<a
+								class="text-sm"
+								href="/clients/{one.clientId}/ladder?exercise={work.exerciseId}"
+								title="Other ways of the same purpose that are open, with what is free">swap</a
+							>{/if}
 					</div>
 					{#if said[one.clientId]}<p
 							class="my-2 border-l-4 pl-3 {said[one.clientId]?.ok

@@ -6,7 +6,7 @@
 	import type { OutboxItem } from '#lib/contract/mine.ts';
 	import type { Answered } from '#lib/contract/mine-kept.ts';
 	import { OUTBOX_CONTRACT } from '#lib/contract/mine-kept.ts';
-	import { dayHere, freshId, measureClock } from '#lib/ui/mine/clock.ts';
+	import { dayHere, freshId, isStale, measureClock } from '#lib/ui/mine/clock.ts';
 	import { setMine } from '#lib/ui/mine/context.ts';
 	import * as outbox from '#lib/ui/mine/outbox.ts';
 	import OutboxBar from '#lib/ui/mine/OutboxBar.svelte';
@@ -56,7 +56,7 @@
 			.getEntriesByType('navigation')
 			.some((e) => (e as PerformanceNavigationTiming).transferSize > 0);
 		behind = measureClock(data.mine.now, Date.now(), fresh);
-		void refresh().then(send);
+		void refresh().then(send).then(renew);
 		const online = (): void => void send();
 		addEventListener('online', online);
 		const retry = setInterval(() => void (kept.some((k) => k.parked === null) && send()), 20_000);
@@ -66,6 +66,11 @@
 			clearInterval(retry);
 		};
 	});
+	/** What came out of the cache because the network was slow is asked for again, where nobody is in the middle of something. */
+	async function renew(): Promise<void> {
+		const old = data.mine !== null && isStale(data.mine.now, behind, Date.now());
+		if (old && !offline && page.url.pathname === '/mine') await invalidateAll().catch(() => undefined);
+	}
 	/** Everything these pages need is put aside, so that the next visit needs no network. */
 	async function ready(): Promise<void> {
 		if (!('serviceWorker' in navigator)) return;

@@ -2,13 +2,13 @@
  * Next-morning pain and swelling of a chosen day, with what else alarms. A second entry for the same day and region corrects the first, with its
  * reason. What was reported is answered at once: a hot joint or a swollen calf is seen the same day, and pain may close its region today.
  */
-import { dayNumber, type Day } from '#lib/core/base/calendar-day.ts';
+import { addDays, dayNumber, type Day } from '#lib/core/base/calendar-day.ts';
 import { ok } from '#lib/core/base/result.ts';
 import { closesRegion } from '#lib/core/decision/pain-zones.ts';
 import { alarmsInMorning, unique, type Raised } from '#lib/core/safety/alarm.ts';
 import type { DayEvent, Morning, Swelling } from '#lib/core/session/record.ts';
 import { append } from '../db/append.ts';
-import { days } from '../repo/day-repo.ts';
+import { days, eveningsOn } from '../repo/day-repo.ts';
 import { conflict, invalid, notFound } from './actor.ts';
 import { command } from './command.ts';
 import { openAlarms } from './open-alarms.ts';
@@ -24,6 +24,8 @@ export interface RegionMorning {
 	readonly provocation?: number;
 	readonly calf?: boolean;
 	readonly cannotStand?: boolean;
+	/** Of the evening before, told with the morning. */
+	readonly evening?: { readonly id: string; readonly pain: number };
 }
 
 export interface NewCheckin {
@@ -60,6 +62,7 @@ export const checkIn = command<NewCheckin, CheckedIn>({
 		const age = dayNumber(ctx.today) - dayNumber(c.day);
 		const [r] = await loadRecords(t, c.clientId);
 		if (r === undefined) return notFound;
+		const evenings = await eveningsOn(t, c.clientId, addDays(c.day, -1));
 		const known = (await days(t, c.clientId)).filter((d) => d.morning?.date === c.day);
 		let corrected = false;
 		for (const m of c.regions) {
@@ -72,6 +75,9 @@ export const checkIn = command<NewCheckin, CheckedIn>({
 			};
 			if ((await append(t, 'checkin', row, recordedAt)) === 'conflict') return conflict(CHANGED);
 			corrected ||= before !== undefined;
+			if (m.evening === undefined) continue;
+			const late = eveningRow(c, m.region, m.evening, age, evenings.get(m.region));
+			if ((await append(t, 'checkin', late, recordedAt)) === 'conflict') return conflict(CHANGED);
 		}
 		for (const e of c.events)
 			if (
@@ -124,4 +130,16 @@ const rowOf = (c: NewCheckin, m: RegionMorning, age: number) => ({
 	fever: c.fever ?? null,
 	calf: m.calf ?? null,
 	cannot_stand: m.cannotStand ?? null
+});
+
+const eveningRow = (
+	c: NewCheckin,
+	region: string,
+	{ id, pain }: NonNullable<RegionMorning['evening']>,
+	age: number,
+	before: string | undefined
+) => ({
+	...{ id, client_id: c.clientId, local_day: addDays(c.day, -1), moment: 'evening', region, pain },
+	recalled: age >= RECALLED_DAYS,
+	...(before === undefined ? {} : { replaces_id: before, reason: 'corrected' })
 });

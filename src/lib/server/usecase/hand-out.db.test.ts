@@ -1,4 +1,5 @@
 /** What leaves on paper: what is done now and nothing that is held; a letter by a licensed user alone; each kept in the access log. */
+import { STEPS_DE } from '#lib/wording/mine/steps-de.ts';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { as, client, cloneOf, reloaded, value, type TestDatabase } from '../../../../tests/database.ts';
@@ -38,6 +39,9 @@ it('in the language of the client, where there is one', async () => {
 	const r = await client(physio, 'Wren');
 	const de = { ...r, head: { ...r.head, setting: { ...r.head.setting, language: 'de' } } };
 	expect(handoutOf(de, physio.today, 'x')).toMatchObject({ language: 'de', title: 'Meine Übungen' });
+	const german = new Set(Object.values(STEPS_DE));
+	expect(handoutOf(de, physio.today, 'x').exercises.every((e) => german.has(e.title))).toBe(true);
+	expect(handoutOf(r, physio.today, 'x').exercises.some((e) => german.has(e.title))).toBe(false);
 	const other = { ...r, head: { ...r.head, setting: { ...r.head.setting, language: 'xx' } } };
 	expect(handoutOf(other, physio.today, 'x')).toMatchObject({ language: 'en', title: 'My exercises' });
 });

@@ -103,4 +103,20 @@ describe('an evening', () => {
 		);
 		expect(await sore()).toBe(9);
 	});
+	it('told with the morning after is the same evening, and corrects one that was told at once', async () => {
+		const { r, day } = await wren();
+		value(await tellEvening(physio, evening(r, day, 2)));
+		const told = (pain: number) => ({
+			...{ id: randomUUID(), clientId: r.head.id, day: addDays(day, 1), events: [] },
+			regions: Object.keys(r.head.setting.usual).map((region) => ({
+				...{ id: randomUUID(), region, pain: 1, swelling: 'none' as const },
+				evening: { id: randomUUID(), pain }
+			}))
+		});
+		value(await checkIn(physio, told(7)));
+		expect(await seen(r, day)).toBe(7);
+		const { evening: _, ...without } = told(7).regions[0]!;
+		value(await checkIn(physio, { ...told(7), regions: [without] }));
+		expect(await seen(r, day)).toBe(7);
+	});
 });

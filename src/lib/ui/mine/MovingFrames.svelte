@@ -3,37 +3,38 @@
 	import { onMount } from 'svelte';
 	import type { Figure } from '#lib/core/figure/shape.ts';
 	import FigureView from '../FigureView.svelte';
+	import { beat } from './signal.ts';
+	import { momentAt, partAt, type Part, type Tempo } from './tempo.ts';
 
 	interface Props {
 		readonly frames: readonly Figure[];
 		readonly label: string;
-		readonly tempo: readonly [down: number, pause: number, up: number];
+		readonly tempo: Tempo;
+		/** Its beat is heard. */
+		readonly heard?: boolean;
 		readonly mirror?: boolean;
 		readonly moving?: boolean;
 		readonly height?: number;
 	}
-	let { frames, label, tempo, mirror = false, moving = true, height = 300 }: Props = $props();
+	let { frames, label, tempo, mirror = false, moving = true, heard = false, height = 300 }: Props = $props();
 	let at = $state(1);
 	let less = $state(false);
 	onMount(() => {
 		less = matchMedia('(prefers-reduced-motion: reduce)').matches;
 	});
-	const REST = 0.6;
-	function moment(sec: number): number {
-		const [down, pause, up] = tempo;
-		const s = sec % (down + pause + up + REST);
-		if (s < down) return s / Math.max(0.1, down);
-		if (s < down + pause) return 1;
-		return Math.max(0, 1 - (s - down - pause) / Math.max(0.1, up));
-	}
 	$effect(() => {
 		if (!moving || less) {
 			at = 1;
 			return;
 		}
 		const began = performance.now();
+		let was: Part = 'between';
 		let frame = requestAnimationFrame(function run(now) {
-			at = moment((now - began) / 1000);
+			const sec = (now - began) / 1000;
+			at = momentAt(sec, tempo);
+			const part = partAt(sec, tempo);
+			if (part !== was && heard && (part === 'down' || part === 'up')) beat(part);
+			was = part;
 			frame = requestAnimationFrame(run);
 		});
 		return () => cancelAnimationFrame(frame);

@@ -52,6 +52,7 @@
 	let holdUntil = $state<number | null>(null);
 	let out = $state<'' | 'different' | 'hurts' | 'less'>('');
 	let flipped = $state(false);
+	let heard = $state(false);
 	let told = $state('');
 	let missing = $state(false);
 	const unit = $derived(
@@ -107,8 +108,13 @@
 			label="{w.title}: {w.what}"
 			mirror={w.mirror !== flipped}
 			{moving}
+			{heard}
 			{height}
 		/>
+		{#if moving && w.unit === 'reps'}<label
+				class="absolute top-12 right-0 flex min-h-12 items-center gap-2 px-2"
+				><input type="checkbox" bind:checked={heard} class="size-5 accent-(--accent)" />{say('beat')}</label
+			>{/if}
 		<button
 			type="button"
 			class="absolute top-0 right-0 min-h-12 px-2 text-accent underline"

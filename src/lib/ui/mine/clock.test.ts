@@ -1,6 +1,6 @@
 /** Which day it is on a device whose clock is off, and in a demo that stands still. */
-import { beforeEach, expect, it, vi } from 'vitest';
-import { dayHere, measureClock } from './clock.ts';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { dayHere, measureClock, isStale } from './clock.ts';
 
 const kept = new Map<string, string>();
 beforeEach(() => {
@@ -31,4 +31,13 @@ it('what was measured is remembered where a page comes out of the cache, which t
 
 it('a demo is as many days from the clock as it was', () => {
 	expect(dayHere({ tz: 'UTC', dayShift: -261 }, 0, at('2026-11-28T10:00:00Z'))).toBe('2026-03-12');
+});
+
+describe('a page out of the cache', () => {
+	it('is told by when it was made, on a clock that is wrong too', () => {
+		expect(isStale(100_000, 0, 110_000)).toBe(false);
+		expect(isStale(100_000, 0, 110_001)).toBe(true);
+		expect(isStale(100_000, 90_000, 15_000)).toBe(false);
+		expect(isStale(200_000, 90_000, 15_000)).toBe(true);
+	});
 });

@@ -16,4 +16,9 @@ export function measureClock(serverNow: number, deviceNow: number, fresh: boolea
 export const dayHere = (m: Pick<MineView, 'tz' | 'dayShift'>, behindMs: number, deviceNow: number): Day =>
 	addDays(recordDay(m.tz, new Date(deviceNow + behindMs)), m.dayShift);
 
+/** A page that was made longer ago than a slow network takes: it came out of the cache. */
+const STALE_MS = 10_000;
+export const isStale = (madeAt: number, behindMs: number, deviceNow: number): boolean =>
+	Math.abs(deviceNow + behindMs - madeAt) > STALE_MS;
+
 export const freshId = (): string => uuid7(Date.now(), crypto.getRandomValues(new Uint8Array(10)));

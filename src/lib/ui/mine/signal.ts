@@ -1,23 +1,29 @@
 /** A short tone and a tremble at the end of a time; silence where the device has neither. */
 let audio: AudioContext | undefined;
 
-export function endOfTime(sound: boolean): void {
-	navigator.vibrate?.(200);
-	if (!sound) return;
+function tone(hz: number, sec: number): void {
 	try {
 		audio ??= new AudioContext();
-		const tone = audio.createOscillator();
+		const sounds = audio.createOscillator();
 		const loud = audio.createGain();
-		tone.frequency.value = 660;
+		sounds.frequency.value = hz;
 		loud.gain.setValueAtTime(0.2, audio.currentTime);
-		loud.gain.exponentialRampToValueAtTime(0.001, audio.currentTime + 0.4);
-		tone.connect(loud).connect(audio.destination);
-		tone.start();
-		tone.stop(audio.currentTime + 0.4);
+		loud.gain.exponentialRampToValueAtTime(0.001, audio.currentTime + sec);
+		sounds.connect(loud).connect(audio.destination);
+		sounds.start();
+		sounds.stop(audio.currentTime + sec);
 	} catch {
-		// No sound here: the number says it too.
+		// No sound here: the number, or the figure, says it too.
 	}
 }
+
+export function endOfTime(sound: boolean): void {
+	navigator.vibrate?.(200);
+	if (sound) tone(660, 0.4);
+}
+
+/** The beat of a movement: low where it goes down, high where it comes up. */
+export const beat = (part: 'down' | 'up'): void => tone(part === 'down' ? 330 : 495, 0.08);
 
 /** Keeps the screen awake while a session runs; lets go again. */
 export function stayAwake(): () => void {

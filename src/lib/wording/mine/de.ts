@@ -98,6 +98,7 @@ export const de: Readonly<Record<MineKey, string>> = {
 	inTurn: 'Im Wechsel mit: {{titles}}',
 	unitSteps: 'Schritte',
 	unitBreaths: 'Atemzüge',
+	beat: 'Takt',
 	setDone: 'Satz fertig',
 	sideOther: 'Die andere Seite auch',
 	next: 'Nächste Übung',

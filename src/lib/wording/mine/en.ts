@@ -94,6 +94,7 @@ export const en = {
 	inTurn: 'In turn with: {{titles}}',
 	unitSteps: 'steps',
 	unitBreaths: 'breaths',
+	beat: 'Beat',
 	setDone: 'Set done',
 	sideOther: 'The other side too',
 	next: 'Next exercise',

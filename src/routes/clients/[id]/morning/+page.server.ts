@@ -13,9 +13,12 @@ import type { Actions, PageServerLoad } from './$types';
 export const load: PageServerLoad = ({ locals, params }) =>
 	clientPage(locals, params.id, 'mornings', (r, _, ctx) => {
 		const regions = regionsOf(r);
-		const ids = formIds(ctx, regions.length + 2);
+		const ids = formIds(ctx, 2 * regions.length + 2);
 		return {
-			regions: regions.map((region, i) => ({ region, id: ids[i] as string })),
+			regions: regions.map((region, i) => ({
+				...{ region, id: ids[i] as string },
+				eveningId: ids[regions.length + 2 + i] as string
+			})),
 			eventId: ids[regions.length] as string,
 			id: ids[regions.length + 1] as string,
 			provocation: r.policy.morningRule === 'provocation',

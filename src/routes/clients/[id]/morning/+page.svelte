@@ -95,6 +95,7 @@
 				<legend class="sr-only">{regionName(r.region)}</legend>
 				<h3 class="first-letter:uppercase">{regionName(r.region)}</h3>
 				<input type="hidden" name="{r.region}.id" value={r.id} />
+				<input type="hidden" name="{r.region}.eveningId" value={r.eveningId} />
 				<Score
 					name="{r.region}.pain"
 					label="Pain this morning"
@@ -153,6 +154,14 @@
 						inputmode="numeric"
 						bind:value={other[`${r.region}.stiffness`]}
 						wrong={wrong(`${r.region}.stiffness`)}
+						width="w-20 min-h-12"
+					/>
+					<Field
+						name="{r.region}.evening"
+						label="The evening before, if told"
+						inputmode="numeric"
+						bind:value={other[`${r.region}.evening`]}
+						wrong={wrong(`${r.region}.evening`)}
 						width="w-20 min-h-12"
 					/>
 					{#if data.provocation}<Field
