@@ -7,9 +7,7 @@ import { defineConfig } from 'vitest/config';
 const fast = process.env.BOLSTER_FAST === '1';
 
 /** Tests of what has no state of its own. */
-const PURE = ['core', 'catalogue', 'wording', 'contract'].map(
-	(folder) => `src/lib/${folder}/**/*.test.ts`
-);
+const PURE = ['core', 'catalogue', 'wording', 'contract'].map((folder) => `src/lib/${folder}/**/*.test.ts`);
 
 export default defineConfig({
 	plugins: [

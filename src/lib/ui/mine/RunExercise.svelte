@@ -76,7 +76,8 @@
 			...(said.answer === 'stop' && !finished ? { lastReps: did.lastReps ?? 0, because: 'pain' } : {})
 		});
 		holdUntil = null;
-		setRest(null);
+		// Whoever rests while they say so rests on.
+		if (said.answer === 'stop') setRest(null);
 	}
 	function goOn(): void {
 		missing = logged && isBegun(did) && did.effort === '';
