@@ -67,7 +67,8 @@ const sessionSchema = z.strictObject({
 				region,
 				before: score.exactOptional(),
 				peak: score.exactOptional(),
-				after: score.exactOptional()
+				after: score.exactOptional(),
+				evening: score.exactOptional()
 			})
 		)
 		.max(20),

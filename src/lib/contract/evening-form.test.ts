@@ -1,5 +1,7 @@
 /** An evening as a form: every place has its pain, soreness and the kind of day may be left out. */
 import { describe, expect, it } from 'vitest';
+import { record, session } from '../../../tests/records.ts';
+import { decideInput } from './decide.ts';
 import { parseEvening } from './evening-form.ts';
 
 const ID = (n: number): string => `00000000-0000-7000-8000-${String(n).padStart(12, '0')}`;
@@ -54,5 +56,15 @@ describe('an evening', () => {
 	it('says everything that is wrong at once', () => {
 		const p = parse({ 'back.pain': '', 'knee-right.pain': 'x' });
 		expect(p.ok ? 0 : p.issues.length).toBe(2);
+	});
+});
+
+describe('a stored decision', () => {
+	it('that rests on an evening is read by the command line as it was stored', () => {
+		const input = record({ sessions: [session('2026-03-18', {}, { evening: 6 })] });
+		// The command line names the policy.
+		const stored = JSON.parse(JSON.stringify({ ...input, policy: input.policy.id })) as unknown;
+		const parsed = decideInput.safeParse(stored);
+		expect(parsed.success ? [] : parsed.error.issues.map((i) => i.path.join('.'))).toEqual([]);
 	});
 });

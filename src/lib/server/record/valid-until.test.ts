@@ -65,4 +65,30 @@ describe('until when a kept row holds', () => {
 		expect([notes(addDays(spoken, -1)), notes(spoken)]).toEqual([false, true]);
 		expect(validUntil(r, addDays(spoken, -2)) <= spoken).toBe(true);
 	});
+	const longAgo = (seed: number): ClientRecord => at(fc.sample(specs, { seed, numRuns: 1 })[0] as Spec, 200);
+	/** A row that is kept says on each day what judging anew would. */
+	function holds(r: ClientRecord, from: Day, days: number): void {
+		let kept = from;
+		for (let n = 0; n < days; n++) {
+			const day = addDays(from, n);
+			if (day >= validUntil(r, kept)) kept = day;
+			expect([day, readRow(todayRow(r, kept), day).notes]).toEqual([day, todayNotes(r, day)]);
+		}
+	}
+	const todayNotes = (r: ClientRecord, day: Day) => readRow(todayRow(r, day), day).notes;
+	it('is the days a link begins to be looked after, and ends', () => {
+		const r = longAgo(5);
+		const link = { day: addDays(TODAY, -100), until: addDays(TODAY, 20), opened: true };
+		const linked = { ...r, head: { ...r.head, link } };
+		expect(todayNotes(linked, addDays(TODAY, 14)).join()).toContain('link to their page ends');
+		holds(linked, TODAY, 30);
+	});
+	it('is the day after an evening that is spoken of, of whoever did nothing else for months', () => {
+		const r = longAgo(5);
+		const [region] = Object.keys(r.head.setting.usual) as [string];
+		const told = [{ date: TODAY, moment: 'evening' as const, region, pain: 10 }];
+		const sore = { ...r, told };
+		expect(todayNotes(sore, TODAY).join()).toContain('10 this evening');
+		holds(sore, TODAY, 5);
+	});
 });

@@ -29,7 +29,16 @@ export function validUntil(r: ClientRecord, today: Day): Day {
 	const may = (day: Day): void => {
 		if (day > today && day < first) first = day;
 	};
-	for (const day of daysIn([head, r.exercises, r.logs, r.tests, r.measurements, r.mornings, r.events])) {
+	for (const day of daysIn([
+		head,
+		r.exercises,
+		r.logs,
+		r.tests,
+		r.measurements,
+		r.mornings,
+		r.told,
+		r.events
+	])) {
 		if (day >= recent && day <= today) return tomorrow;
 		may(day);
 		may(addDays(day, 1));
