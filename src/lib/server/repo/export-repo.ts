@@ -11,7 +11,7 @@ export interface TableRows {
 /** Kept beside the record for the program's own sake, or rebuilt from it. */
 const NOT_THEIRS: ReadonlySet<string> = new Set(['receipt', 'standing']);
 /** Hashes, and bytes that go along as files. */
-const NOT_WRITTEN: ReadonlySet<string> = new Set(['practice_id', 'content_hash', 'bytes']);
+const NOT_WRITTEN: ReadonlySet<string> = new Set(['practice_id', 'content_hash', 'token_hash', 'bytes']);
 
 /** Every table that holds something of a client, found in the database itself: a new one is exported without being named here. */
 async function tablesOf(t: PracticeTransaction): Promise<readonly { name: string; columns: string[] }[]> {

@@ -157,6 +157,10 @@ describe('the tables', () => {
 			for (const cell of rows.flatMap((r) => Object.values(r)))
 				expect(/^[=+@\t]|^-(?!\d)/.test(cell), cell).toBe(false);
 		}
+		// No hash of what opens their page, or opened it.
+		for (const [name, bytes] of Object.entries(files))
+			if (name.startsWith('tables/'))
+				expect(strFromU8(bytes).split('\n')[0], name).not.toContain('token_hash');
 		const notes = parse(strFromU8(files['tables/note.csv']!), { columns: true }) as Record<string, string>[];
 		expect(notes.map((n) => readCell(n.body!))).toContain(body);
 		expect(notes[0]).not.toHaveProperty('content_hash');
