@@ -57,11 +57,14 @@ async function nudge(): Promise<void> {
 			fixed: () => demoDay.today(),
 			origin: process.env.ORIGIN ?? '',
 			said: (what) => log.info(what)
+		}).catch((e: unknown) => {
+			// Not started: the next turn tries again. One that runs stays, whatever a turn of it meets.
+			reminders = undefined;
+			throw e;
 		});
 		const queued = await (await reminders).tick();
 		if (queued > 0) log.info({ reminders: queued });
 	} catch (e) {
-		reminders = undefined;
 		log.error({ reminders: (e as { code?: string }).code ?? 'failed' });
 	}
 }

@@ -1,16 +1,10 @@
 /** What stands before a session: the arrival card, and every emergency answer, which stops everything. */
 import { expect, test, type Page } from '@playwright/test';
 import { SCREENING } from '#lib/catalogue/screening.ts';
-import { accessible, choose, openClient, score, screenByKey, signIn, visit } from './people.ts';
+import { accessible, choose, openClient, QUESTIONS, score, screenByKey, signIn, visit } from './people.ts';
 
 test.describe.configure({ mode: 'serial' });
 
-const QUESTIONS = [
-	'Fever, or feeling ill',
-	'A fall since the last time',
-	'New swelling',
-	'One calf newly swollen, tender or warm'
-] as const;
 const AFTER_FALL = [
 	'Hip or groin pain since, or a leg that cannot take weight',
 	'A leg that looks shorter or turned out',

@@ -1,13 +1,6 @@
 /** Several clients at once: who is at what, what hurts, whose rest is over; kept through a reload, and logged as each one's session. */
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { accessible, choose, openClient, signIn, visit } from './people.ts';
-
-const QUESTIONS = [
-	'Fever, or feeling ill',
-	'A fall since the last time',
-	'New swelling',
-	'One calf newly swollen, tender or warm'
-] as const;
+import { accessible, choose, openClient, QUESTIONS, signIn, visit } from './people.ts';
 
 /** Asked at the door: no more than usual. */
 async function atTheDoor(page: Page, name: string): Promise<string> {

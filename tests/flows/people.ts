@@ -83,3 +83,11 @@ export async function screenByKey(page: Page, yes: readonly string[]): Promise<v
 		for (const c of SCREENING.filter((x) => x.urgency === urgency))
 			await page.keyboard.press(yes.includes(c.id) ? 'y' : 'n');
 }
+
+/** What is asked at the door besides pain. */
+export const QUESTIONS = [
+	'Fever, or feeling ill',
+	'A fall since the last time',
+	'New swelling',
+	'One calf newly swollen, tender or warm'
+] as const;

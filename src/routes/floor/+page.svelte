@@ -4,7 +4,7 @@
 	import { SvelteSet } from 'svelte/reactivity';
 	import { goto } from '$app/navigation';
 	import { floorAddress, MOST_ON_FLOOR, type FloorClient } from '#lib/contract/floor.ts';
-	import { atWhat, beginOn, begun, goesOn, stateOf, type OnFloor } from '#lib/ui/floor/floor.ts';
+	import { beginOn, begun, goesOn, oneSet, stateOf, type OnFloor } from '#lib/ui/floor/floor.ts';
 	import FloorRow from '#lib/ui/floor/FloorRow.svelte';
 	import { sendSession, type FloorSaid } from '#lib/ui/floor/send.ts';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
@@ -14,17 +14,7 @@
 	import HowWas from '#lib/ui/mine/HowWas.svelte';
 	import { draftOf, dropDraft, keepDraft } from '#lib/ui/mine/outbox.ts';
 	import RunExercise from '#lib/ui/mine/RunExercise.svelte';
-	import {
-		didOf,
-		doseOf,
-		fieldsOf,
-		inTurnWith,
-		keyOf,
-		onward,
-		regionsOf,
-		setDone,
-		withDid
-	} from '#lib/ui/mine/run.ts';
+	import { fieldsOf, inTurnWith, keyOf, onward, regionsOf, withDid } from '#lib/ui/mine/run.ts';
 	import { sayIn } from '#lib/ui/mine/say.ts';
 	import { endOfTime, stayAwake } from '#lib/ui/mine/signal.ts';
 
@@ -82,17 +72,12 @@
 		floor = { ...floor, [c.clientId]: next };
 		void keepDraft(`floor:${c.clientId}`, next).catch(() => (full = true));
 	}
-	function oneSet(c: FloorClient): void {
+	function setDone(c: FloorClient): void {
 		const here = floor[c.clientId];
-		const w = here?.run.phase === 'work' ? c.work[here.run.at] : undefined;
-		if (here === undefined || w === undefined || atWhat(c, here).set === 'done') return;
-		const last = didOf(here.run, w).sets + 1 >= doseOf(here.run, w).sets;
-		const done = setDone(here.run, c.work, Date.now());
-		// A warm-up is not logged: nothing is asked of it, and what comes next is on.
-		if (last && w.exerciseId === null) return put(c, { run: onward(done.run, c.work), restUntil: null });
-		put(c, done);
-		// The last set asks how hard it was.
-		if (last) chosen = c.clientId;
+		if (here === undefined) return;
+		const next = oneSet(c, here, Date.now());
+		if (next.on !== here) put(c, next.on);
+		if (next.asks) chosen = c.clientId;
 	}
 	async function log(c: FloorClient): Promise<void> {
 		const here = floor[c.clientId];
@@ -114,7 +99,7 @@
 				() => void (chosen = data.clients[i]?.clientId ?? chosen)
 			])
 		),
-		s: () => one !== undefined && oneSet(one),
+		s: () => one !== undefined && setDone(one),
 		r: () => one !== undefined && put(one, { restUntil: null })
 	});
 </script>
@@ -171,7 +156,7 @@
 							key={i + 1}
 							chosen={c.clientId === one?.clientId}
 							choose={() => (chosen = c.clientId)}
-							setDone={() => oneSet(c)}
+							setDone={() => setDone(c)}
 							goOn={() => put(c, { restUntil: null })}
 							without={without(c.clientId)}
 						/>{/if}{/each}
@@ -223,7 +208,7 @@
 								restOver={() => undefined}
 								moving
 								height={150}
-								oneSet={() => oneSet(one)}
+								oneSet={() => setDone(one)}
 								withIt={inTurnWith(one.work, on.run.at).map((x) => x.title)}
 								restUntil={on.restUntil}
 								setRest={(restUntil) => put(one, { restUntil })}

@@ -1,6 +1,6 @@
 /** What is due with a client. Common practice: a session is asked for its next morning; a link nobody opened was perhaps never found. */
 import { describe, expect, it } from 'vitest';
-import { linkDue, withoutMorning } from './due.ts';
+import { eveningsSpokenOf, linkDue, withoutMorning } from './due.ts';
 
 const TODAY = '2026-03-12';
 
@@ -21,6 +21,14 @@ describe('mornings missing', () => {
 	});
 	it('over a change of month', () =>
 		expect(withoutMorning(['2026-02-28'], ['2026-03-01'], '2026-03-02')).toEqual([]));
+});
+
+describe('evenings spoken of', () => {
+	it('are those of today and yesterday, no morning and none to come', () => {
+		const at = (date: string, moment: 'evening' | 'morning' = 'evening') => ({ date, moment });
+		const told = [at('2026-03-10'), at('2026-03-11'), at(TODAY), at('2026-03-13'), at(TODAY, 'morning')];
+		expect(eveningsSpokenOf(told, TODAY)).toEqual([at('2026-03-11'), at(TODAY)]);
+	});
 });
 
 describe('a link', () => {

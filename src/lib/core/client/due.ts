@@ -1,5 +1,6 @@
 /** What is due with a client besides a slip: told by the calendar and by what nobody answered yet. */
 import { addDays, daysBetween, type Day } from '../base/calendar-day.ts';
+import type { Told } from '../session/told.ts';
 
 export const DUE = ['evening', 'week', 'morning', 'silent', 'link', 'retest', 'screening', 'limit'] as const;
 export type Due = (typeof DUE)[number];
@@ -21,6 +22,13 @@ export function withoutMorning(
 		})
 		.sort();
 }
+
+/** Evenings that are spoken of: of today and of yesterday, the day somebody can act on them. */
+export const eveningsSpokenOf = <T extends Pick<Told, 'moment' | 'date'>>(
+	told: readonly T[],
+	today: Day
+): readonly T[] =>
+	told.filter((x) => x.moment === 'evening' && x.date <= today && daysBetween(x.date, today) <= 1);
 
 /** The link of a client's own page as far as somebody must look after it. */
 export interface LinkKept {

@@ -72,16 +72,21 @@ export async function days(t: PracticeTransaction, whose?: Whose): Promise<reado
 	}));
 }
 
+export interface ToldEvening {
+	readonly id: string;
+	readonly soreness: number | null;
+}
+
 /** The evening that was told of a day, the row of each region. */
 export async function eveningsOn(
 	t: PracticeTransaction,
 	clientId: string,
 	day: string
-): Promise<ReadonlyMap<string, string>> {
-	const { rows } = await sql<{ id: string; region: string }>`
-		select c.id, c.region from checkin c
+): Promise<ReadonlyMap<string, ToldEvening>> {
+	const { rows } = await sql<ToldEvening & { region: string }>`
+		select c.id, c.region, c.soreness from checkin c
 		where c.practice_id = ${t.practiceId} and c.client_id = ${clientId} and c.local_day = ${day} and c.moment = 'evening' and ${isHead('checkin', 'c')}`.execute(
 		t.trx
 	);
-	return new Map(rows.map((r) => [r.region, r.id]));
+	return new Map(rows.map((r) => [r.region, r]));
 }

@@ -11,6 +11,7 @@ import { append } from '../db/append.ts';
 import { days, eveningsOn } from '../repo/day-repo.ts';
 import { conflict, invalid, notFound } from './actor.ts';
 import { command } from './command.ts';
+import { eveningRow, RECALLED_DAYS } from './evening-row.ts';
 import { openAlarms } from './open-alarms.ts';
 import { linesOf, usualNow } from '../record/facts-of.ts';
 import { loadRecords, type ClientRecord } from '../record/load.ts';
@@ -47,7 +48,6 @@ export interface CheckedIn {
 	readonly fever: boolean;
 }
 
-const RECALLED_DAYS = 3;
 const CHANGED = 'This morning was already entered with other values; reload to correct it.';
 
 export const checkIn = command<NewCheckin, CheckedIn>({
@@ -62,7 +62,8 @@ export const checkIn = command<NewCheckin, CheckedIn>({
 		const age = dayNumber(ctx.today) - dayNumber(c.day);
 		const [r] = await loadRecords(t, c.clientId);
 		if (r === undefined) return notFound;
-		const evenings = await eveningsOn(t, c.clientId, addDays(c.day, -1));
+		const evening = addDays(c.day, -1);
+		const evenings = await eveningsOn(t, c.clientId, evening);
 		const known = (await days(t, c.clientId)).filter((d) => d.morning?.date === c.day);
 		let corrected = false;
 		for (const m of c.regions) {
@@ -76,7 +77,9 @@ export const checkIn = command<NewCheckin, CheckedIn>({
 			if ((await append(t, 'checkin', row, recordedAt)) === 'conflict') return conflict(CHANGED);
 			corrected ||= before !== undefined;
 			if (m.evening === undefined) continue;
-			const late = eveningRow(c, m.region, m.evening, age, evenings.get(m.region));
+			const { region } = m;
+			const told = { ...m.evening, clientId: c.clientId, day: evening, region };
+			const late = eveningRow(told, ctx.today, evenings.get(region));
 			if ((await append(t, 'checkin', late, recordedAt)) === 'conflict') return conflict(CHANGED);
 		}
 		for (const e of c.events)
@@ -130,16 +133,4 @@ const rowOf = (c: NewCheckin, m: RegionMorning, age: number) => ({
 	fever: c.fever ?? null,
 	calf: m.calf ?? null,
 	cannot_stand: m.cannotStand ?? null
-});
-
-const eveningRow = (
-	c: NewCheckin,
-	region: string,
-	{ id, pain }: NonNullable<RegionMorning['evening']>,
-	age: number,
-	before: string | undefined
-) => ({
-	...{ id, client_id: c.clientId, local_day: addDays(c.day, -1), moment: 'evening', region, pain },
-	recalled: age >= RECALLED_DAYS,
-	...(before === undefined ? {} : { replaces_id: before, reason: 'corrected' })
 });

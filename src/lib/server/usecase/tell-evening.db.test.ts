@@ -119,4 +119,34 @@ describe('an evening', () => {
 		value(await checkIn(physio, { ...told(7), regions: [without] }));
 		expect(await seen(r, day)).toBe(7);
 	});
+	it('put right with the morning after, it keeps the soreness that was told with it', async () => {
+		const { r, day } = await wren();
+		value(await tellEvening(physio, evening(r, day, 2, { soreness: 8 })));
+		value(
+			await checkIn(physio, {
+				...{ id: randomUUID(), clientId: r.head.id, day: addDays(day, 1), events: [] },
+				regions: Object.keys(r.head.setting.usual).map((region) => ({
+					...{ id: randomUUID(), region, pain: 1, swelling: 'none' as const },
+					evening: { id: randomUUID(), pain: 3 }
+				}))
+			})
+		);
+		const now = await reloaded(physio, r.head.id);
+		const told = now.told.filter((x) => x.moment === 'evening' && x.date === day);
+		expect(told.map((x) => [x.pain, x.soreness])).toEqual(told.map(() => [3, 8]));
+		expect(told.length).toBeGreaterThan(0);
+	});
+	it('from the third day on it was told from memory', async () => {
+		const { r, day } = await wren();
+		const recalled = async (today: string) => {
+			value(await tellEvening({ ...physio, today }, evening(r, day, 2)));
+			const { rows } = await d.owner.query<{ recalled: boolean }>(
+				`select recalled from checkin where client_id = $1 and moment = 'evening' order by recorded_at desc, id desc limit 1`,
+				[r.head.id]
+			);
+			return rows[0]?.recalled;
+		};
+		expect(await recalled(addDays(day, 2))).toBe(false);
+		expect(await recalled(addDays(day, 3))).toBe(true);
+	});
 });

@@ -12,6 +12,7 @@ import { loadRecords } from '../record/load.ts';
 import { eveningsOn } from '../repo/day-repo.ts';
 import { conflict, invalid, notFound } from './actor.ts';
 import { command } from './command.ts';
+import { eveningRow } from './evening-row.ts';
 
 const CHANGED = 'This evening was already entered with other values; reload to correct it.';
 
@@ -30,16 +31,11 @@ export const tellEvening = command<
 		const [r] = await loadRecords(t, e.clientId);
 		if (r === undefined) return notFound;
 		const known = await eveningsOn(t, e.clientId, e.day);
-		const age = dayNumber(ctx.today) - dayNumber(e.day);
 		for (const { id, region, pain } of e.regions) {
 			if (r.head.setting.usual[region] === undefined)
 				return invalid('region', `${region} is not under treatment for this client.`);
-			const before = known.get(region);
-			const row = {
-				...{ id, client_id: e.clientId, local_day: e.day, moment: 'evening', region, pain },
-				...{ soreness: e.soreness ?? null, recalled: age >= RECALLED_DAYS },
-				...(before === undefined ? {} : { replaces_id: before, reason: 'corrected' })
-			};
+			const told = { id, clientId: e.clientId, day: e.day, region, pain, soreness: e.soreness };
+			const row = eveningRow(told, ctx.today, known.get(region));
 			if ((await append(t, 'checkin', row, recordedAt)) === 'conflict') return conflict(CHANGED);
 		}
 		if (e.event !== undefined) {
@@ -50,9 +46,6 @@ export const tellEvening = command<
 		const closes = e.regions
 			.filter((x) => closesRegion(x.pain, usualNow(r, x.region, e.day), linesOf(r)))
 			.map((x) => x.region);
-		return ok({ corrected: known.size > 0, closes: age === 0 ? closes : [] });
+		return ok({ corrected: known.size > 0, closes: e.day === ctx.today ? closes : [] });
 	}
 });
-
-/** From so many days on it is told from memory, as a morning is. */
-const RECALLED_DAYS = 3;

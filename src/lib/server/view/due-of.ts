@@ -1,6 +1,6 @@
 /** What is due with a client besides their slips, each in words. Pure; how long a client has been silent is said when it is read. */
 import { addDays, type Day } from '#lib/core/base/calendar-day.ts';
-import { linkDue, withoutMorning, type Due } from '#lib/core/client/due.ts';
+import { eveningsSpokenOf, linkDue, withoutMorning, type Due } from '#lib/core/client/due.ts';
 import { closesRegion } from '#lib/core/decision/pain-zones.ts';
 import { screenDue } from '#lib/core/client/screening.ts';
 import { changedSince } from '#lib/core/plan/signed-week.ts';
@@ -45,15 +45,8 @@ function screeningDue(r: ClientRecord, today: Day): readonly DueNote[] {
 
 /** An evening that would have closed its region, until somebody could have acted on it: the day after. */
 function eveningNotes(r: ClientRecord, today: Day): readonly DueNote[] {
-	const from = addDays(today, -1);
-	return r.told
-		.filter(
-			(x) =>
-				x.moment === 'evening' &&
-				x.date >= from &&
-				x.date <= today &&
-				closesRegion(x.pain, usualNow(r, x.region, x.date), linesOf(r))
-		)
+	return eveningsSpokenOf(r.told, today)
+		.filter((x) => closesRegion(x.pain, usualNow(r, x.region, x.date), linesOf(r)))
 		.map((x) => ({
 			what: 'evening',
 			text: `${regionName(x.region)} ${x.pain} ${x.date === today ? 'this evening' : 'yesterday evening'}`

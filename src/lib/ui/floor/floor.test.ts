@@ -3,7 +3,17 @@ import { describe, expect, it } from 'vitest';
 import type { FloorClient } from '#lib/contract/floor.ts';
 import type { MineWork } from '#lib/contract/mine.ts';
 import { onward, withDid } from '../mine/run.ts';
-import { atWhat, beginOn, begun, goesOn, restLeft, stateOf, whatHurt, type OnFloor } from './floor.ts';
+import {
+	atWhat,
+	beginOn,
+	begun,
+	goesOn,
+	oneSet,
+	restLeft,
+	stateOf,
+	whatHurt,
+	type OnFloor
+} from './floor.ts';
 
 let n = 0;
 const fresh = (): string => `00000000-0000-7000-8000-${String(++n).padStart(12, '0')}`;
@@ -91,5 +101,25 @@ describe('a client on the floor', () => {
 		expect(goesOn(on, { ...c, today: '2026-03-13' })).toBe(false);
 		expect(goesOn(on, { ...c, work: [...c.work, work()] })).toBe(false);
 		expect(goesOn(on, { ...c, work: c.work.slice(1) })).toBe(false);
+	});
+	it('a set is done of whoever trains: the last one asks, a warm-up leads on, past the last nothing', () => {
+		const c = client({ work: [work({ exerciseId: null, sets: 1 }), work({ sets: 2 })] });
+		const warm = oneSet(c, beginOn(c, fresh), NOW);
+		expect([warm.on.run.at, warm.asks]).toEqual([1, false]);
+		const first = oneSet(c, warm.on, NOW);
+		expect([first.on.restUntil, first.asks]).toEqual([NOW + 60_000, false]);
+		const last = oneSet(c, first.on, NOW);
+		expect([last.on.restUntil, last.asks]).toEqual([null, true]);
+		expect(oneSet(c, last.on, NOW)).toEqual({ on: last.on, asks: false });
+	});
+	it('a set is done of nobody who is held, was not asked at the door, or has logged', () => {
+		for (const more of [{ flag: true }, { arrived: 'not-today' as const }, { arrived: null }]) {
+			const c = client(more);
+			const on = beginOn(c, fresh);
+			expect(oneSet(c, on, NOW).on).toBe(on);
+		}
+		const c = client();
+		const on = { ...beginOn(c, fresh), logged: true };
+		expect(oneSet(c, on, NOW).on).toBe(on);
 	});
 });

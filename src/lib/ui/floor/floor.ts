@@ -1,6 +1,6 @@
 /** How one client on the floor stands just now. Pure: of what is done and of the clock. */
 import type { FloorClient } from '#lib/contract/floor.ts';
-import { didOf, doseOf, isClosed, onward, toLog, begin, type Run } from '../mine/run.ts';
+import { begin, didOf, doseOf, isClosed, onward, setDone, toLog, type Run } from '../mine/run.ts';
 
 /** Kept on the device after every tap. */
 export interface OnFloor {
@@ -64,3 +64,22 @@ export const whatHurt = (
 
 /** Is there something to log? */
 export const begun = (c: FloorClient, { run }: OnFloor): boolean => toLog(run, c.work).length > 0;
+
+const TRAINS: ReadonlySet<FloorState> = new Set<FloorState>(['working', 'resting', 'rest-over']);
+
+/** A set is done, of whoever trains; of anybody else, and past the last set, nothing. `asks` where it was the last and how hard it was is to be said. */
+export function oneSet(
+	c: FloorClient,
+	on: OnFloor,
+	now: number
+): { readonly on: OnFloor; readonly asks: boolean } {
+	const w = on.run.phase === 'work' ? c.work[on.run.at] : undefined;
+	if (w === undefined || !TRAINS.has(stateOf(c, on, now)) || atWhat(c, on).set === 'done')
+		return { on, asks: false };
+	const done = setDone(on.run, c.work, now);
+	if (didOf(done.run, w).sets < doseOf(on.run, w).sets) return { on: { ...on, ...done }, asks: false };
+	// A warm-up is not logged: nothing is asked of it, and what comes next is on.
+	return w.exerciseId === null
+		? { on: { ...on, run: onward(done.run, c.work), restUntil: null }, asks: false }
+		: { on: { ...on, ...done }, asks: true };
+}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** The weight is let down: to how much, and after how many of this set. */
 	import type { MineWork } from '#lib/contract/mine.ts';
+	import Because from './Because.svelte';
 	import { mineHere } from './context.ts';
 	import { lessFrom, type Did } from './run.ts';
 
@@ -12,7 +13,6 @@
 	}
 	let { w, dose, did, change }: Props = $props();
 	const { say } = mineHere();
-	const BECAUSE = ['pain', 'tired', 'form', 'other'] as const;
 	let after = $state('0');
 	let kg = $state('');
 	const letDown = (): void => change(lessFrom(w, dose, did, Number(after), kg.replace(',', '.')));
@@ -34,12 +34,5 @@
 			>{#each { length: dose.reps }, n (n)}<option value={String(n)}>{n}</option>{/each}</select
 		></label
 	>
-	<label class="flex items-center justify-between gap-3"
-		>{say('because')}<select
-			class="min-h-12 rounded-md border border-edge bg-sheet px-3"
-			value={did.because || 'other'}
-			onchange={(e) => change({ because: e.currentTarget.value })}
-			>{#each BECAUSE as b (b)}<option value={b}>{say(b)}</option>{/each}</select
-		></label
-	>
+	<Because value={did.because} change={(because) => change({ because })} />
 </div>

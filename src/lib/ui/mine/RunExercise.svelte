@@ -2,6 +2,7 @@
 	/** One exercise as it is done: drawn large and moving, one big button, the ways out of the ordinary under it. */
 	import type { MineWork } from '#lib/contract/mine.ts';
 	import Score from '../Score.svelte';
+	import Because from './Because.svelte';
 	import { mineHere } from './context.ts';
 	import Breaths from './Breaths.svelte';
 	import Countdown from './Countdown.svelte';
@@ -60,7 +61,6 @@
 	);
 	/** A clock runs for it: a hold, or breaths. */
 	const timed = $derived(w.unit === 'sec' || w.unit === 'breaths');
-	const BECAUSE = ['pain', 'tired', 'form', 'time', 'other'] as const;
 	function setDone(): void {
 		holdUntil = null;
 		oneSet();
@@ -227,14 +227,7 @@
 							})}
 					/></label
 				>
-				<label class="flex items-center justify-between gap-3"
-					>{say('because')}<select
-						class="min-h-12 rounded-md border border-edge bg-sheet px-3"
-						value={did.because || 'other'}
-						onchange={(e) => change({ because: e.currentTarget.value })}
-						>{#each BECAUSE as b (b)}<option value={b}>{say(b)}</option>{/each}</select
-					></label
-				>{/if}
+				<Because value={did.because} change={(because) => change({ because })} />{/if}
 		</div>
 	{/if}
 	{#each w.cautions as c (c)}<p class="border-l-4 border-caution pl-3 text-base">{c}</p>{/each}

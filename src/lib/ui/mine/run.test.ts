@@ -115,6 +115,23 @@ describe('a run', () => {
 		]);
 		expect(session.incompleteBecause).toBe('tired');
 	});
+	it('let down after more than was then done of the set, it was let down at its end: the session is taken', () => {
+		const w = work({ loadKg: 12 });
+		const less = { set: 1, after: 6, toKg: 8 };
+		const of = (more: Partial<Did>) => {
+			const run: Run = { ...begin([w], '2026-03-12', fresh), pains: PAINS };
+			const parsed = sent(withDid(run, w, { effort: '7', because: 'pain', less, ...more }), [w], 12);
+			if (!parsed.ok) throw new Error(JSON.stringify(parsed.issues));
+			return parsed.logs[0]?.session.sets.map((s) => [s.reps, s.loadKg, s.drop]);
+		};
+		expect(of({ sets: 1, lastReps: 4 })).toEqual([
+			[10, undefined, undefined],
+			[4, undefined, { afterReps: 4, toKg: 8 }],
+			[0, 8, undefined]
+		]);
+		expect(of({ sets: 1, lastReps: 0 })?.[1]).toEqual([0, 8, undefined]);
+		expect(of({ sets: 1, lastReps: null })?.[1]).toEqual([0, 8, undefined]);
+	});
 	it('let down before a set began it is that set’s weight; no less, or no number, is nothing let down', () => {
 		const w = work({ loadKg: 12 });
 		const dose = { sets: 3, reps: 10 };

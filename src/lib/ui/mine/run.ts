@@ -163,14 +163,16 @@ export function lessFrom(
 type Fields = readonly (readonly [name: string, value: string])[];
 
 /** The weight of the set that it was let down in, and of those after. */
-function lessOf(w: MineWork, { less }: Did): Fields {
+function lessOf(w: MineWork, { less, sets, lastReps }: Did): Fields {
 	if (less === null) return [];
 	const kg = String(less.toKg);
+	// Of a set that was broken off sooner, at its end.
+	const after = less.set < sets ? less.after : Math.min(less.after, lastReps ?? 0);
 	const first: Fields =
-		less.after === 0
+		after === 0
 			? [[`set.${less.set}.load`, kg]]
 			: [
-					[`set.${less.set}.dropAfter`, String(less.after)],
+					[`set.${less.set}.dropAfter`, String(after)],
 					[`set.${less.set}.dropTo`, kg]
 				];
 	const later = Array.from({ length: Math.max(0, w.sets - less.set - 1) }, (_, i) => less.set + 1 + i);

@@ -5,6 +5,7 @@
 	import AnswerBox from '#lib/ui/mine/AnswerBox.svelte';
 	import { freshId } from '#lib/ui/mine/clock.ts';
 	import { mineHere } from '#lib/ui/mine/context.ts';
+	import DayKind from '#lib/ui/mine/DayKind.svelte';
 	import Tap from '#lib/ui/mine/Tap.svelte';
 	import { regionIn } from '#lib/wording/mine/names.ts';
 
@@ -17,12 +18,6 @@
 	let missing = $state(false);
 	let full = $state(false);
 	let answered = $state<Answered | null | undefined>(undefined);
-	const EVENTS = [
-		['', 'ordinary'],
-		['unusual-activity', 'unusual'],
-		['illness', 'illness'],
-		['painkiller', 'painkiller']
-	] as const;
 	/** Ids of the page: sent twice it is one evening. */
 	const ids: Record<string, string> = {};
 	const idFor = (name: string): string => (ids[name] ??= freshId());
@@ -70,13 +65,7 @@
 		ends={say('soreEnds').split('|') as [string, string]}
 		bind:value={sore}
 	/>
-	<label class="mt-2 block"
-		><span class="font-semibold">{say('todayWas')}</span><select
-			bind:value={event}
-			class="mt-1 block min-h-12 w-full rounded-md border border-edge bg-sheet px-2"
-			>{#each EVENTS as [value, key] (value)}<option {value}>{say(key)}</option>{/each}</select
-		></label
-	>
+	<DayKind label={say('todayWas')} bind:value={event} />
 	<div class="sticky bottom-0 -mx-4 mt-4 border-t bg-paper px-4 py-3">
 		<Tap onclick={() => void send()}>{say('keep')}</Tap>
 	</div>

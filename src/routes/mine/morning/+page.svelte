@@ -5,6 +5,7 @@
 	import AnswerBox from '#lib/ui/mine/AnswerBox.svelte';
 	import { freshId } from '#lib/ui/mine/clock.ts';
 	import { mineHere } from '#lib/ui/mine/context.ts';
+	import DayKind from '#lib/ui/mine/DayKind.svelte';
 	import Tap from '#lib/ui/mine/Tap.svelte';
 	import { regionIn } from '#lib/wording/mine/names.ts';
 
@@ -23,12 +24,6 @@
 		['a-little', 'swellingLittle'],
 		['clearly-more', 'swellingMore'],
 		['hot', 'swellingHot']
-	] as const;
-	const EVENTS = [
-		['', 'ordinary'],
-		['unusual-activity', 'unusual'],
-		['illness', 'illness'],
-		['painkiller', 'painkiller']
 	] as const;
 	const leg = (region: string): boolean => /^(knee|hip|ankle|foot|shin|thigh)/.test(region);
 	/** Ids of the page: sent twice it is one morning. */
@@ -130,13 +125,7 @@
 	<label class="rule mt-3 flex min-h-12 items-center gap-3 pt-2"
 		><input type="checkbox" bind:checked={fever} class="size-6 accent-(--accent)" />{say('fever')}</label
 	>
-	<label class="mt-2 block"
-		><span class="font-semibold">{say('yesterday')}</span><select
-			bind:value={event}
-			class="mt-1 block min-h-12 w-full rounded-md border border-edge bg-sheet px-2"
-			>{#each EVENTS as [value, key] (value)}<option {value}>{say(key)}</option>{/each}</select
-		></label
-	>
+	<DayKind label={say('yesterday')} bind:value={event} />
 	<div class="sticky bottom-0 -mx-4 mt-4 border-t bg-paper px-4 py-3">
 		<Tap onclick={() => void send()}>{say('keep')}</Tap>
 	</div>
