@@ -144,4 +144,11 @@ describe('what is due', () => {
 		expect((await rowOf('Wren', '2026-04-05')).notes).toContain('link to their page ends Sat 11 Apr');
 		expect((await rowOf('Wren', '2026-04-12')).notes).toContain('link to their page ended Sat 11 Apr');
 	});
+	it('is not counted of who was put away', async () => {
+		const day = addDays(TODAY, 20);
+		const before = await count('silent', day);
+		const { head } = await client(physio, 'Wren');
+		await d.owner.query(`update client set status = 'archived' where id = $1`, [head.id]);
+		expect(await count('silent', day)).toBe(before - 1);
+	});
 });

@@ -149,4 +149,8 @@ describe('an evening', () => {
 		expect(await recalled(addDays(day, 2))).toBe(false);
 		expect(await recalled(addDays(day, 3))).toBe(true);
 	});
+	it('of an earlier day closes nothing any more', async () => {
+		const { r } = await wren();
+		expect(value(await tellEvening(physio, evening(r, addDays(TODAY, -1), 10))).closes).toEqual([]);
+	});
 });
