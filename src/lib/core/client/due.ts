@@ -1,6 +1,5 @@
 /** What is due with a client besides a slip: told by the calendar and by what nobody answered yet. */
 import { addDays, daysBetween, type Day } from '../base/calendar-day.ts';
-import type { Told } from '../session/told.ts';
 
 export const DUE = ['evening', 'week', 'morning', 'silent', 'link', 'retest', 'screening', 'limit'] as const;
 export type Due = (typeof DUE)[number];
@@ -24,7 +23,7 @@ export function withoutMorning(
 }
 
 /** Evenings that are spoken of: of today and of yesterday, the day somebody can act on them. */
-export const eveningsSpokenOf = <T extends Pick<Told, 'moment' | 'date'>>(
+export const eveningsSpokenOf = <T extends { readonly moment: string; readonly date: Day }>(
 	told: readonly T[],
 	today: Day
 ): readonly T[] =>
