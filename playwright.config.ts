@@ -17,7 +17,7 @@ const chromium = [
  */
 const LANES: Readonly<Record<string, { readonly files: string; readonly port: number }>> = {
 	first: { files: '**/[1236]*-*.e2e.ts', port: 4399 },
-	second: { files: '**/[4578]-*.e2e.ts', port: 4397 },
+	second: { files: '**/[4578]*-*.e2e.ts', port: 4397 },
 	own: { files: '**/9-*.e2e.ts', port: 4398 }
 };
 const lane = process.env.FLOWS ?? '';

@@ -9,6 +9,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import pg from 'pg';
 import { PRACTICE_TABLES, bootstrap, migrate } from '#lib/server/db/migrate.ts';
+import { separateSignIn } from '#lib/server/db/sign-in-role.ts';
 import { loadDemo } from '../demo/load.ts';
 import { CLIENTS as DEMO } from '../demo/people.ts';
 import { startCluster } from '../scripts/cluster.mjs';
@@ -72,11 +73,13 @@ async function freePort(): Promise<number> {
 const name = 'load';
 await bootstrap(cluster.superUrl, name, cluster.passwords);
 await migrate(cluster.ownerUrl(name));
+await separateSignIn(cluster.ownerUrl(name), true);
 const port = await freePort();
 const origin = `http://127.0.0.1:${port}`;
 await loadDemo({
 	ownerUrl: cluster.ownerUrl(name),
 	appUrl: cluster.appUrl(name),
+	signInUrl: cluster.signInUrl(name),
 	secret: cluster.authSecret,
 	origin,
 	today: TODAY
@@ -96,6 +99,7 @@ const server = spawn(process.execPath, ['build/index.js'], {
 		PORT: String(port),
 		ORIGIN: origin,
 		DATABASE_URL: cluster.appUrl(name),
+		AUTH_DATABASE_URL: cluster.signInUrl(name),
 		AUTH_SECRET: cluster.authSecret,
 		BOLSTER_TODAY: TODAY,
 		LOG_LEVEL: 'warn'

@@ -7,6 +7,7 @@ import { startCluster } from '../scripts/cluster.mjs';
 import { open } from '#lib/server/db/connect.ts';
 import { inPracticeOf } from '#lib/server/db/in-practice.ts';
 import { bootstrap, migrate } from '#lib/server/db/migrate.ts';
+import { separateSignIn } from '#lib/server/db/sign-in-role.ts';
 import type { Context } from '#lib/server/usecase/actor.ts';
 import { listClients } from '#lib/server/usecase/list-clients.ts';
 import { judge } from '#lib/core/decision/judge.ts';
@@ -109,10 +110,12 @@ const cluster = await startCluster(join(tmpdir(), `bolster-bench-${process.pid}`
 try {
 	await bootstrap(cluster.superUrl, 'bolster', cluster.passwords);
 	await migrate(cluster.ownerUrl('bolster'));
+	await separateSignIn(cluster.ownerUrl('bolster'), true);
 	const today = '2026-03-12';
 	await loadDemo({
 		ownerUrl: cluster.ownerUrl('bolster'),
 		appUrl: cluster.appUrl('bolster'),
+		signInUrl: cluster.signInUrl('bolster'),
 		secret: 'x'.repeat(40),
 		origin: 'http://127.0.0.1:1',
 		today

@@ -20,6 +20,8 @@ import { ROSTER, ROSTER_DAYS } from './roster.ts';
 export interface DemoOptions {
 	readonly ownerUrl: string;
 	readonly appUrl: string;
+	/** Of the role that signs people in. */
+	readonly signInUrl: string;
 	readonly secret: string;
 	readonly origin: string;
 	readonly today: Day;
@@ -143,7 +145,12 @@ async function analyse(ownerUrl: string): Promise<void> {
 }
 
 async function staff(o: DemoOptions, practiceId: string, id: () => string): Promise<Map<string, string>> {
-	const { auth, pool } = makeAuth({ url: o.appUrl, secret: o.secret, origin: o.origin, signUp: true });
+	const { auth, pool } = makeAuth({
+		url: o.signInUrl,
+		secret: o.secret,
+		origin: o.origin,
+		signUp: true
+	});
 	const owner = new pg.Client({ connectionString: o.ownerUrl });
 	await owner.connect();
 	const members = new Map<string, string>();

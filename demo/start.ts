@@ -3,6 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { bootstrap, migrate } from '#lib/server/db/migrate.ts';
+import { separateSignIn } from '#lib/server/db/sign-in-role.ts';
 import { rebuild } from '#lib/server/thread/rebuild.ts';
 import { demoDay, loadDemo } from './load.ts';
 
@@ -13,7 +14,11 @@ const env = (name: string): string => {
 };
 
 const ownerUrl = env('MIGRATE_URL');
-await bootstrap(env('SUPER_URL'), 'bolster', { owner: env('OWNER_PASSWORD'), app: env('APP_PASSWORD') });
+await bootstrap(env('SUPER_URL'), 'bolster', {
+	owner: env('OWNER_PASSWORD'),
+	app: env('APP_PASSWORD'),
+	signin: env('SIGNIN_PASSWORD')
+});
 const applied = await migrate(ownerUrl, () => {
 	const folder = join(env('BOLSTER_HOME'), 'dumps');
 	mkdirSync(folder, { recursive: true, mode: 0o700 });
@@ -25,12 +30,14 @@ const applied = await migrate(ownerUrl, () => {
 	console.error(`Dumped to ${file}`);
 });
 if (applied.length > 0) console.error(`Migrated: ${applied.join(', ')}`);
+await separateSignIn(ownerUrl, true);
 const have = await demoDay(ownerUrl);
 if (have === undefined) {
 	console.error('Making the demo practice (twelve weeks of records)…');
 	await loadDemo({
 		ownerUrl,
 		appUrl: env('DATABASE_URL'),
+		signInUrl: env('AUTH_DATABASE_URL'),
 		secret: env('AUTH_SECRET'),
 		origin: env('ORIGIN'),
 		today: env('DEMO_TODAY'),

@@ -2,7 +2,7 @@
  * npm run check: types, lint, floors, build, unit and database tests, browser flows. --fast leaves database and browser out.
  * Ends with `N passed, N failed`; exit code 1 if anything failed.
  */
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, existsSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -16,11 +16,15 @@ let passed = 0;
 let failed = 0;
 
 const run = (name, args, env = {}) =>
-	spawnSync(bin(name), args, {
-		cwd: root,
-		stdio: ['ignore', 'inherit', 'inherit'],
-		env: { ...process.env, ...env }
-	});
+	new Promise((done) =>
+		spawn(bin(name), args, {
+			cwd: root,
+			stdio: ['ignore', 'inherit', 'inherit'],
+			env: { ...process.env, ...env }
+		})
+			.on('error', () => done(1))
+			.on('close', (code) => done(code ?? 1))
+	);
 
 /** A check that is one pass or one fail; what it printed comes in one piece, for another may run beside it. */
 function single(title, command, args) {
@@ -62,7 +66,7 @@ if (!fast) {
 	ensurePostgres();
 	ensureChromium();
 }
-run('svelte-kit', ['sync']);
+await run('svelte-kit', ['sync']);
 const built = ['the application builds', process.execPath, [join(root, 'scripts/build.mjs')]];
 await Promise.all([
 	lane(
@@ -85,20 +89,7 @@ await Promise.all([
 	)
 ]);
 
-const unit = join(out, 'unit.json');
-const tests = run(
-	'vitest',
-	['run', '--reporter=default', '--reporter=json', `--outputFile.json=${unit}`],
-	fast ? { BOLSTER_FAST: '1' } : {}
-);
-counted('unit, property and database tests', tests.status, unit, (r) => ({
-	passed: r.numPassedTests,
-	failed:
-		r.numFailedTests +
-		r.testResults.filter((f) => f.status === 'failed' && f.assertionResults.length === 0).length
-}));
-
-/** The flows wait for pages most of their time: beside them the planted faults go one at a time, and give way. */
+/** Tests wait for the database, flows for pages: beside both the planted faults go one at a time, and give way. */
 const planted = fast
 	? undefined
 	: single('forty planted faults are noticed', 'nice', [
@@ -110,18 +101,23 @@ const planted = fast
 			join(root, 'scripts/mutants.mjs'),
 			'--one-at-a-time'
 		]);
+const unit = join(out, 'unit.json');
+const tested = await run(
+	'vitest',
+	['run', '--reporter=default', '--reporter=json', `--outputFile.json=${unit}`],
+	fast ? { BOLSTER_FAST: '1' } : {}
+);
+counted('unit, property and database tests', tested, unit, (r) => ({
+	passed: r.numPassedTests,
+	failed:
+		r.numFailedTests +
+		r.testResults.filter((f) => f.status === 'failed' && f.assertionResults.length === 0).length
+}));
+
 /** One lane of the flows in the browser; lanes have a server and a database each. */
 async function flows(lane) {
 	const file = join(out, `flows-${lane}.json`);
-	const status = await new Promise((done) =>
-		spawn(bin('playwright'), ['test'], {
-			cwd: root,
-			stdio: ['ignore', 'inherit', 'inherit'],
-			env: { ...process.env, FLOWS: lane, PLAYWRIGHT_JSON_OUTPUT_NAME: file }
-		})
-			.on('error', () => done(1))
-			.on('close', (code) => done(code ?? 1))
-	);
+	const status = await run('playwright', ['test'], { FLOWS: lane, PLAYWRIGHT_JSON_OUTPUT_NAME: file });
 	counted(`browser flows, ${lane}`, status, file, (r) => ({
 		passed: r.stats.expected + r.stats.flaky,
 		failed: r.stats.unexpected

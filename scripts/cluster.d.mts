@@ -4,8 +4,10 @@ export interface Cluster {
 	readonly authSecret: string;
 	readonly superUrl: string;
 	ownerUrl(database: string): string;
+	/** Of the role that signs people in. */
+	signInUrl(database: string): string;
 	appUrl(database: string): string;
-	readonly passwords: { readonly owner: string; readonly app: string };
+	readonly passwords: { readonly owner: string; readonly app: string; readonly signin: string };
 	stop(): unknown;
 	remove(): void;
 }

@@ -130,8 +130,11 @@ export async function startCluster(home, { fast = false } = {}) {
 		super: randomBytes(18).toString('hex'),
 		owner: randomBytes(18).toString('hex'),
 		app: randomBytes(18).toString('hex'),
+		signin: randomBytes(18).toString('hex'),
 		auth: randomBytes(32).toString('hex')
 	};
+	// A cluster made before signing in had a role of its own.
+	state.signin ??= randomBytes(18).toString('hex');
 	const folder = resolve(state.data, '..');
 	const sockets = join(tmpdir(), `bolster-${createHash('sha256').update(folder).digest('hex').slice(0, 12)}`);
 	for (const dir of [folder, sockets]) {
@@ -167,7 +170,8 @@ export async function startCluster(home, { fast = false } = {}) {
 		superUrl: url('bolster_super', state.super, 'postgres'),
 		ownerUrl: (database) => url('bolster_owner', state.owner, database),
 		appUrl: (database) => url('bolster_app', state.app, database),
-		passwords: { owner: state.owner, app: state.app },
+		signInUrl: (database) => url('bolster_signin', state.signin, database),
+		passwords: { owner: state.owner, app: state.app, signin: state.signin },
 		stop: () =>
 			asServer(join(bin, 'pg_ctl'), ['-D', state.data, '-m', 'fast', '-w', '-t', '30', 'stop'], {
 				stdio: 'ignore'

@@ -56,10 +56,12 @@ const env = {
 	// An attachment is the largest thing that is sent.
 	BODY_SIZE_LIMIT: '11M',
 	DATABASE_URL: cluster.appUrl('bolster'),
+	AUTH_DATABASE_URL: cluster.signInUrl('bolster'),
 	MIGRATE_URL: cluster.ownerUrl('bolster'),
 	SUPER_URL: cluster.superUrl,
 	OWNER_PASSWORD: cluster.passwords.owner,
 	APP_PASSWORD: cluster.passwords.app,
+	SIGNIN_PASSWORD: cluster.passwords.signin,
 	AUTH_SECRET: cluster.authSecret,
 	BOLSTER_HOME: home,
 	BOLSTER_MAIL: join(home, 'mail'),

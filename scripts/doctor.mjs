@@ -1,4 +1,4 @@
-/** npm run doctor: what is wrong with database, disk, clock, secret and backups, in words; exit code 1 if anything is. */
+/** npm run doctor: what is wrong with database, disk, clock, mail, secret and backups, in words; exit code 1 if anything is. */
 import { existsSync } from 'node:fs';
 import { ensureModules } from './ensure.mjs';
 import { backups, databaseOf, home, isServing, stateFile, task } from './practice.mjs';

@@ -33,7 +33,12 @@ export const FLOORS = [
 		may: ['src/lib/core', 'src/lib/catalogue', 'src/lib/wording'],
 		packages: true
 	},
-	{ name: 'contract', path: 'src/lib/contract', may: ['src/lib/core', 'src/lib/catalogue'], packages: true },
+	{
+		name: 'contract',
+		path: 'src/lib/contract',
+		may: ['src/lib/core', 'src/lib/catalogue', 'src/lib/wording'],
+		packages: true
+	},
 	{
 		name: 'ui',
 		path: 'src/lib/ui',
@@ -56,7 +61,7 @@ export const FLOORS = [
 	{
 		name: 'keep',
 		path: 'src/lib/server/keep',
-		may: ['src/lib/server/db', 'src/lib/core/base'],
+		may: ['src/lib/server/db', 'src/lib/server/mail', 'src/lib/core/base'],
 		packages: true
 	},
 	{ name: 'mail', path: 'src/lib/server/mail', may: [], packages: true },

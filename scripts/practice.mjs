@@ -44,11 +44,13 @@ export async function databaseOf() {
 		backedUp: true,
 		env: {
 			DATABASE_URL: cluster.appUrl('bolster'),
+			AUTH_DATABASE_URL: cluster.signInUrl('bolster'),
 			MIGRATE_URL: cluster.ownerUrl('bolster'),
 			SUPER_URL: cluster.superUrl,
 			BACKUP_URL: cluster.superUrl,
 			OWNER_PASSWORD: cluster.passwords.owner,
 			APP_PASSWORD: cluster.passwords.app,
+			SIGNIN_PASSWORD: cluster.passwords.signin,
 			AUTH_SECRET: process.env.AUTH_SECRET ?? cluster.authSecret,
 			PG_BIN: cluster.bin
 		},

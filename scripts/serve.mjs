@@ -38,8 +38,15 @@ export function isFree(port, host = '127.0.0.1') {
 /** The server gets what it needs and no more: neither owner nor superuser password. */
 export function serve(env) {
 	const own = { ...env };
-	for (const secret of ['MIGRATE_URL', 'SUPER_URL', 'BACKUP_URL', 'OWNER_PASSWORD', 'APP_PASSWORD'])
-		delete own[secret];
+	const others = [
+		'MIGRATE_URL',
+		'SUPER_URL',
+		'BACKUP_URL',
+		'OWNER_PASSWORD',
+		'APP_PASSWORD',
+		'SIGNIN_PASSWORD'
+	];
+	for (const secret of others) delete own[secret];
 	return spawn(process.execPath, [join(root, 'build/index.js')], {
 		cwd: root,
 		env: { ...own, LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn' },

@@ -22,7 +22,8 @@ import { log } from '#lib/server/http/log.ts';
 import { startReminders, type Reminders } from '#lib/server/jobs/reminders.ts';
 import { isMine, mineAt } from '#lib/server/http/mine.ts';
 import type { Actor, Context } from '#lib/server/usecase/actor.ts';
-import { isReady } from '#lib/server/usecase/is-ready.ts';
+import { hasRoom, isReady } from '#lib/server/usecase/is-ready.ts';
+import { writing, writtenAs } from '#lib/server/usecase/writing.ts';
 import { noteRefusedLook } from '#lib/server/usecase/show-access.ts';
 import { membershipsOf, type Membership } from '#lib/server/usecase/memberships.ts';
 
@@ -105,7 +106,7 @@ const dayAt =
 	(tz: string): Day =>
 		demoDay.today() ?? recordDay(tz, now);
 
-function contextOf(m: Membership): Context {
+function contextOf(m: Membership, session: string): Context {
 	const now = new Date();
 	const dayIn = dayAt(now);
 	// A licence ends at midnight, whatever the evening's work belongs to.
@@ -122,7 +123,7 @@ function contextOf(m: Membership): Context {
 	};
 	return {
 		actor,
-		inPractice: inPracticeOf(database().db, m.practiceId, m.memberId),
+		inPractice: inPracticeOf(database().db, m.practiceId, m.memberId, { session }),
 		today: dayIn(m.tz),
 		dayIn,
 		now,
@@ -136,14 +137,14 @@ const SILENT_DATABASE = 'The database is not answering just now. Nothing was los
 /** Who is signed in, in which of their practices; a database that does not answer is named, not taken for nobody. */
 async function whoIs(event: RequestEvent, headers: Headers): Promise<readonly string[]> {
 	try {
-		const { userId, cookies } = await sessionOf(headers);
+		const { userId, token = '', cookies } = await sessionOf(headers);
 		if (userId === undefined) return cookies;
 		const practices = await membershipsOf(userId);
 		const chosen = event.cookies.get(PRACTICE_COOKIE);
 		const membership = practices.find((m) => m.practiceId === chosen) ?? practices[0];
 		event.locals.userId = userId;
 		if (membership === undefined) return cookies;
-		event.locals.context = contextOf(membership);
+		event.locals.context = contextOf(membership, token);
 		event.locals.practices = practices.map((m) => ({ id: m.practiceId, name: m.practice }));
 		const { emergency, emergencyWords, weekStart, dateOrder } = membership;
 		event.locals.house = { emergency, emergencyWords, weekStart, dateOrder };
@@ -187,6 +188,10 @@ const mostBytes = ({ pathname, search }: URL): number =>
 	pathname.endsWith('/record') && search.startsWith('?/attach') ? Infinity : FORM_BYTES;
 const TOO_MUCH = 'That was too much at once: a form is at most 512 kB, an attachment 10 MB.';
 
+/** Refused before anything of it is written: what is taken is kept, whole. */
+const FULL_DISK =
+	'The disk of the server is nearly full: nothing is taken until there is room, so that nothing is kept by half. What you typed is still here. Whoever runs the server: npm run doctor.';
+
 /** Who may, then the page; session cookies that were renewed go along. */
 const answered: Handle = async ({ event, resolve }) => {
 	const { request, url } = event;
@@ -199,6 +204,8 @@ const answered: Handle = async ({ event, resolve }) => {
 		await request.arrayBuffer();
 		return json({ message: TOO_MUCH }, { status: 413 });
 	}
+	// Whoever only reads signs in all the same.
+	if (unsafe && !url.pathname.startsWith('/sign-') && !(await hasRoom())) error(503, FULL_DISK);
 	const headers = new Headers(request.headers);
 	headers.set(ADDRESS_HEADER, event.getClientAddress());
 	const mine = isMine(url.pathname);
@@ -218,10 +225,13 @@ const answered: Handle = async ({ event, resolve }) => {
 			: url.pathname;
 		redirect(303, `/sign-in?to=${encodeURIComponent(data)}${unsafe ? '&kept=1' : ''}`);
 	}
-	const response = await resolve(event, {
-		preload: ({ type, path }) =>
-			type === 'js' || type === 'css' || (type === 'font' && path.includes('latin-wght'))
-	});
+	const { context, house } = event.locals;
+	const response = await writing(writtenAs(context?.units, house?.dateOrder), async () =>
+		resolve(event, {
+			preload: ({ type, path }) =>
+				type === 'js' || type === 'css' || (type === 'font' && path.includes('latin-wght'))
+		})
+	);
 	if (event.locals.context !== undefined || mine) response.headers.set('cache-control', 'private, no-store');
 	// A session that is used goes on, in the browser too.
 	for (const cookie of renewed) response.headers.append('set-cookie', cookie);
@@ -233,6 +243,9 @@ function thrownAs(e: unknown, { request, url }: RequestEvent): Response {
 	// A way elsewhere is made an answer by the framework, which knows who asks: a page, its data or a form.
 	if (!isHttpError(e)) throw e;
 	const { message } = e.body;
+	// A form sent by the page's script takes its refusal in the framework's own shape.
+	if (request.headers.has('x-sveltekit-action'))
+		return json({ type: 'error', status: e.status, error: { message } }, { status: e.status });
 	const wantsData =
 		url.pathname.endsWith('.json') || (request.headers.get('accept') ?? '').includes('application/json');
 	if (wantsData) return json({ message }, { status: e.status });

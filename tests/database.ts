@@ -10,6 +10,8 @@ export interface TestDatabase extends Database {
 	readonly ownerUrl: string;
 	/** Of the application's plain role. */
 	readonly appUrl: string;
+	/** Of the role that signs people in. */
+	readonly signInUrl: string;
 	readonly owner: pg.Pool;
 	readonly close: () => Promise<void>;
 }
@@ -31,13 +33,14 @@ export async function cloneOf(template: 'template_empty' | 'template_demo'): Pro
 		}
 	}
 	await admin.end();
-	const url = (kind: 'owners' | 'apps'): string => inject(kind).replace('DATABASE', name);
+	const url = (kind: 'owners' | 'apps' | 'signIns'): string => inject(kind).replace('DATABASE', name);
 	const database = open(url('apps'), 6);
 	const owner = new pg.Pool({ connectionString: url('owners'), max: 2 });
 	return {
 		...database,
 		ownerUrl: url('owners'),
 		appUrl: url('apps'),
+		signInUrl: url('signIns'),
 		owner,
 		close: async () => void (await Promise.all([database.pool.end(), owner.end()]))
 	};

@@ -1,12 +1,15 @@
 import { demoDay } from '#lib/server/http/demo-day.ts';
 import { allow, roleText } from '#lib/server/usecase/actor.ts';
+import { writtenAs } from '#lib/wording/written-as.ts';
 import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = ({ locals }) => {
-	const { context } = locals;
+	const { context, house } = locals;
+	const written = writtenAs(context?.units, house?.dateOrder);
 	// A client’s own page has nothing of the practice’s head.
-	if (context?.actor === undefined || context.actor.client !== undefined) return { me: null };
+	if (context?.actor === undefined || context.actor.client !== undefined) return { me: null, written };
 	return {
+		written,
 		me: {
 			name: context.actor.name,
 			role: roleText(context.actor),

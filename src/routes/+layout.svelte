@@ -1,12 +1,16 @@
 <script lang="ts">
 	import '../app.css';
 	import { onMount } from 'svelte';
+	import { browser } from '$app/environment';
 	import { navigating, page } from '$app/state';
 	import ClockNotice from '#lib/ui/ClockNotice.svelte';
 	import ChoosePractice from '#lib/ui/practice/ChoosePractice.svelte';
 	import { shortDay } from '#lib/wording/days.ts';
+	import { AS_USUAL, writeAs } from '#lib/wording/written-as.ts';
 
 	let { data, children } = $props();
+	// On the server each request says it for itself.
+	if (browser) writeAs(() => page.data.written ?? AS_USUAL);
 	let slow = $state(false);
 	let offline = $state(false);
 	// Keys and buttons answer from here on; the flows wait for it.

@@ -249,7 +249,8 @@ test('the physiotherapist registers the first client; clinical pages are not the
 /** What the application is told, as the practice keeps it, with the day standing where a test puts it. */
 async function onADay(
 	day: string,
-	host = '127.0.0.1'
+	host = '127.0.0.1',
+	more: Readonly<Record<string, string>> = {}
 ): Promise<{ readonly origin: string; readonly end: () => Promise<void> }> {
 	const cluster = await startCluster(home);
 	const origin = `http://${host}:${PORT - 2}`;
@@ -258,13 +259,15 @@ async function onADay(
 		env: {
 			...env,
 			DATABASE_URL: cluster.appUrl('bolster'),
+			AUTH_DATABASE_URL: cluster.signInUrl('bolster'),
 			AUTH_SECRET: cluster.authSecret,
 			BOLSTER_TODAY: day,
 			ORIGIN: origin,
 			HOST: '127.0.0.1',
 			PORT: String(PORT - 2),
 			NODE_ENV: 'production',
-			LOG_LEVEL: 'warn'
+			LOG_LEVEL: 'warn',
+			...more
 		},
 		stdio: ['ignore', 'ignore', 'inherit']
 	});
@@ -277,7 +280,7 @@ async function onADay(
 				),
 			{ timeout: 60_000 }
 		)
-		.toBe(200);
+		.toBe(more.LEAST_FREE_MB === undefined ? 200 : 503);
 	return {
 		origin,
 		end: async () => {
@@ -837,6 +840,35 @@ test('a client’s record goes along as one file, who looked is read, and one th
 	await owner.context().close();
 	expect((await page.request.get(`${client}/plan`)).status()).toBe(404);
 	expect(readFileSync(join(home, 'erasures.jsonl'), 'utf8')).toContain(client.split('/').at(-1));
+});
+
+test('with the disk nearly full nothing is taken and it is said why; what was typed stays, and reading goes on', async ({
+	page
+}) => {
+	// More than any disk has: the server asks for it as soon as something is sent.
+	const full = await onADay(new Date().toISOString().slice(0, 10), '127.0.0.1', {
+		BOLSTER_HOME: home,
+		LEAST_FREE_MB: '1e12'
+	});
+	try {
+		await go(page, `${full.origin}/sign-in`);
+		await page.getByLabel('E-mail').fill(OWNER[0]);
+		await page.getByLabel('Password').fill(OWNER[1]);
+		await page.getByRole('button', { name: 'Sign in' }).click();
+		await expect(page).toHaveURL(`${full.origin}/practice/people`);
+		await go(page, `${full.origin}/practice/settings`);
+		const name = page.getByLabel('Name', { exact: true });
+		const was = await name.inputValue();
+		await name.fill('Kept By Half');
+		await page.getByRole('button', { name: 'Keep' }).click();
+		await expect(page.getByText('The disk of the server is nearly full').first()).toBeVisible();
+		await expect(name).toHaveValue('Kept By Half');
+		const read = await page.context().newPage();
+		await go(read, `${full.origin}/practice/settings`);
+		await expect(read.getByLabel('Name', { exact: true })).toHaveValue(was);
+	} finally {
+		await full.end();
+	}
 });
 
 test('whatever is killed outright, what was said to be kept is there, once, and nothing by half', async ({

@@ -1,6 +1,7 @@
 /** Shared pieces of every contract: days, bounded numbers, safe text. Refusals say what is wrong and what would be right. */
 import { z } from 'zod';
 import { isDay } from '#lib/core/base/calendar-day.ts';
+import { inUnits, unitName } from '#lib/wording/units.ts';
 
 /** Free text: no NUL (the database cannot hold one), trimmed, bounded. */
 export const text = (max: number) =>
@@ -27,9 +28,15 @@ export const region = z
 		'A region such as knee-right or back.'
 	);
 
+const isMeasured = (unit: string): unit is 'cm' | 'kg' => unit === 'cm' || unit === 'kg';
+const shownIn = (n: number, unit: string): number => (isMeasured(unit) ? inUnits(n, unit) : n);
+/** `30 to 75 cm`, in the units of whoever reads it: asked when it is said. */
+const boundsOf = (low: number, high: number, unit: string) => (): string =>
+	`${shownIn(low, unit)} to ${shownIn(high, unit)}${unit === '' ? '' : ` ${isMeasured(unit) ? unitName(unit) : unit}`}`;
+
 /** A number typed into a form: empty is absent; text is refused with the bounds. */
 export function typed(label: string, low: number, high: number, unit = '') {
-	const bounds = `${low} to ${high}${unit === '' ? '' : ` ${unit}`}`;
+	const bounds = boundsOf(low, high, unit);
 	return z
 		.string()
 		.trim()
@@ -39,12 +46,12 @@ export function typed(label: string, low: number, high: number, unit = '') {
 			if (!Number.isFinite(n) || !/^-?\d+([.,]\d+)?$/.test(s)) {
 				ctx.addIssue({
 					code: 'custom',
-					message: `${label}: “${s.slice(0, 20)}” is not a number; give ${bounds}.`
+					message: `${label}: “${s.slice(0, 20)}” is not a number; give ${bounds()}.`
 				});
 				return z.NEVER;
 			}
 			if (n < low || n > high) {
-				ctx.addIssue({ code: 'custom', message: `${label}: ${n} is outside ${bounds}.` });
+				ctx.addIssue({ code: 'custom', message: `${label}: ${shownIn(n, unit)} is outside ${bounds()}.` });
 				return z.NEVER;
 			}
 			return n;

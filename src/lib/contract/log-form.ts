@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
 import { SYMPTOMS, type Session } from '#lib/core/session/record.ts';
+import { kgText } from '#lib/wording/units.ts';
 import {
 	day,
 	issuesOf,
@@ -136,7 +137,7 @@ function dropIn(
 	const from = load ?? prescribed.loadKg;
 	if (!Number.isInteger(dropAfter) || dropAfter > done)
 		say('dropAfter', `The load was let down after ${dropAfter} of ${done}: not possible.`);
-	if (dropTo >= from) say('dropTo', `Let down to ${dropTo} kg from ${from} kg: that is no less.`);
+	if (dropTo >= from) say('dropTo', `Let down to ${kgText(dropTo)} from ${kgText(from)}: that is no less.`);
 	return { afterReps: dropAfter, toKg: dropTo };
 }
 

@@ -1,6 +1,7 @@
 /** Registering as a form: in either unit system, adults, consents as ticks. */
 import { z } from 'zod';
 import { WITHDRAWABLE, type ConsentPurpose } from '#lib/core/client/consent.ts';
+import { cmText, inUnits, typedMetric, unitName } from '#lib/wording/units.ts';
 import { day, text, typed, typedWhole, uuid, zone } from './basics.ts';
 
 export const HOME_KIT = [
@@ -31,7 +32,7 @@ const minutes = typedWhole('Minutes a day', 5, 180, 'min');
 const CM_PER_INCH = 2.54;
 const tenth = (n: number): number => Math.round(n * 10) / 10;
 
-/** Heights as they are written down, "43, 47.5; 18 in": cm unless in is said, lowest first, each once. Null where one is none. */
+/** Heights as they are written down, "43, 47.5; 18 in": as the practice writes unless a unit is said; in cm, lowest first, each once. Null where one is none. */
 export function heightsIn(typed: string, [least, most]: readonly [number, number]): readonly number[] | null {
 	const parts = typed
 		.replace(/(\d),(\d)/g, '$1.$2')
@@ -41,7 +42,13 @@ export function heightsIn(typed: string, [least, most]: readonly [number, number
 	const out = new Set<number>();
 	for (const part of parts) {
 		const read = /^(\d{1,3}(?:\.\d{1,2})?)\s*(cm|in)?$/.exec(part.toLowerCase());
-		const cm = read === null ? NaN : tenth(Number(read[1]) * (read[2] === 'in' ? CM_PER_INCH : 1));
+		const unit = read?.[2] ?? unitName('cm');
+		const cm =
+			read === null
+				? NaN
+				: unit === 'in'
+					? tenth(read[2] === 'in' ? Number(read[1]) * CM_PER_INCH : Number(typedMetric(read[1] ?? '', 'cm')))
+					: tenth(Number(read[1]));
 		if (!(cm >= least && cm <= most)) return null;
 		out.add(cm);
 	}
@@ -58,7 +65,7 @@ const heights = (bounds: readonly [number, number], what: string) =>
 		if (read !== null && read.length <= MOST_HEIGHTS) return read;
 		ctx.addIssue({
 			code: 'custom',
-			message: `${what} between ${bounds[0]} and ${bounds[1]} cm, apart by a comma and a space: 43, 47.`
+			message: `${what} between ${inUnits(bounds[0], 'cm')} and ${cmText(bounds[1])}, apart by a comma and a space: ${inUnits(43, 'cm')}, ${inUnits(47, 'cm')}.`
 		});
 		return z.NEVER;
 	});

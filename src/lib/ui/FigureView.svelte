@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** A solved posture drawn in the client's own proportions. Colours by role; the limiting joint is ringed. */
 	import type { Figure, Role } from '#lib/core/figure/shape.ts';
+	import { cmText } from '#lib/wording/units.ts';
 
 	interface Props {
 		readonly figure: Figure;
@@ -64,7 +65,7 @@
 				font-size="9"
 				fill="var(--ink)"
 				text-anchor="middle"
-				font-weight="600">{Math.round(l.cm * 10) / 10} cm</text
+				font-weight="600">{cmText(l.cm)}</text
 			>
 		{/each}
 	{/if}

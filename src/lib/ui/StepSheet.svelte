@@ -12,6 +12,7 @@
 	import { AXIS_NAME, EQUIPMENT_NAME, PURPOSE_NAME, TECHNIQUE_NAME } from '#lib/wording/names.ts';
 	import { particularsText } from '#lib/wording/plan.ts';
 	import { backText, stepTitle } from '#lib/wording/steps.ts';
+	import { cmText, inProse } from '#lib/wording/units.ts';
 	import Choices from './card/Choices.svelte';
 	import MovingFigure from './MovingFigure.svelte';
 	import { movingOfStep } from './scene.ts';
@@ -59,16 +60,16 @@
 			.map((p) => PURPOSE_NAME[p] ?? p)
 			.join(', ')}
 	</p>
-	<p class="mt-1">{step.what}</p>
+	<p class="mt-1">{inProse(step.what)}</p>
 	<MovingFigure
 		{picture}
 		tempo={step.tempo ?? [2, 0, 2]}
 		height={220}
-		label="{step.title}, drawn on a body of 170 cm"
+		label="{step.title}, drawn on a body of {cmText(170)}"
 	/>
 	<Choices {step} of="library" pick={(chosen) => (picked = { step: written.id, chosen })} />
 	<p class="text-sm">
-		<span class="label">Asks of a body of 170 cm:</span>
+		<span class="label">Asks of a body of {cmText(170)}:</span>
 		{demand.length === 0 ? 'no range that is solved' : demand.join(', ')}
 	</p>
 	<dl class="my-2 grid grid-cols-[7rem_1fr] gap-x-3 gap-y-1 text-sm">

@@ -8,12 +8,17 @@ import { forgetForm } from './keep-form.ts';
 export const LOST =
 	'No answer from the server. Nothing is lost: what you typed is still here; send it again.';
 
+/** The server answers, and takes nothing just now: it says why. */
+const NOT_NOW = 503;
+const whyNot = (error: unknown): string =>
+	typeof error === 'object' && error !== null && 'message' in error ? String(error.message) : LOST;
+
 export function sending(say: (lost: string) => void, done?: () => void): SubmitFunction {
 	return () =>
 		async ({ result, update }) => {
 			// An error without a status never reached the server, or its answer never reached us.
 			if (result.type === 'error' && (result.status === undefined || result.status >= 500)) {
-				say(LOST);
+				say(result.status === NOT_NOW ? whyNot(result.error) : LOST);
 				return;
 			}
 			say('');

@@ -14,6 +14,7 @@ export const archiveText = (of: {
 		'',
 		'record.fhir.json   the record for another program, as a FHIR R4 bundle (health-data standard of HL7)',
 		'tables/            the record as it is kept, one CSV file a table (RFC 4180, UTF-8); opens in any spreadsheet',
+		'exercises.pdf      the sheet of what is done now, with figures and set-ups, as it is handed out',
 		...(of.files === 0 ? [] : [`attachments/       ${of.files} letters and pictures`]),
 		'',
 		'In the tables a row that took the place of another names it in replaces_id; voided rows were taken out.',

@@ -1,14 +1,17 @@
 /** Calendar days in words, English, without any clock or time zone. */
+import { written } from './written-as.ts';
 import { dayNumber, daysBetween, weekday, type Day } from '#lib/core/base/calendar-day.ts';
 
 const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'] as const;
 const FULL = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'] as const;
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const;
 
-/** `Thu 12 Mar`. */
+/** `Thu 12 Mar`, or `Thu Mar 12` where the month comes first. */
 export function shortDay(day: Day): string {
 	if (Number.isNaN(dayNumber(day))) return day;
-	return `${WEEKDAYS[weekday(day)]} ${Number(day.slice(8))} ${MONTHS[Number(day.slice(5, 7)) - 1]}`;
+	const date = Number(day.slice(8));
+	const month = MONTHS[Number(day.slice(5, 7)) - 1];
+	return `${WEEKDAYS[weekday(day)]} ${written().dateOrder === 'month-day' ? `${month} ${date}` : `${date} ${month}`}`;
 }
 
 /** `this morning`, `yesterday`, `on Wednesday`, `on Thu 12 Mar`. */

@@ -5,7 +5,8 @@ import { placeTitle } from '#lib/catalogue/choices.ts';
 import type { Flip, ProposedChange, Reason, Trace } from '#lib/core/decision/trace.ts';
 import type { OwnCode, ReasonCode } from '#lib/core/decision/reason-code.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
-import { doseText } from '#lib/core/dose/dose.ts';
+import { doseText, keptDose } from './dose.ts';
+import { cmText, inProse, inUnits, kgText } from './units.ts';
 import { lengthIn } from '#lib/core/movement/context.ts';
 import { LENGTH_NAME, setupText } from './setup.ts';
 import { stepTitle } from './steps.ts';
@@ -225,14 +226,14 @@ export function changeText(change: ProposedChange): string {
 	switch (change.kind) {
 		case 'dose':
 			return change.dial === 'load' && typeof change.to === 'number'
-				? `load ${change.from} to ${change.to} kg`
-				: `${change.from} to ${change.to}`;
+				? `load ${inUnits(Number(change.from), 'kg')} to ${kgText(change.to)}`
+				: `${keptDose(String(change.from))} to ${keptDose(String(change.to))}`;
 		case 'step':
 			return `from ${stepTitle(String(change.from))} to ${stepTitle(String(change.to))}, ${doseText({ ...change.result.dose, loadKg: 0 })}`;
 		case 'retry':
 			return `try ${stepTitle(String(change.to))} again at ${change.result.dose.sets}×${change.result.dose.reps}`;
 		case 'choice':
-			return `${placeTitle(change.dial, String(change.to))}, ${doseText(change.result.dose)}`;
+			return `${inProse(placeTitle(change.dial, String(change.to)))}, ${doseText(change.result.dose)}`;
 		case 'set-aside':
 			if (change.dial === 'way-back') return `set aside; ${stepTitle(String(change.to))} instead`;
 			return `set aside; another way of ${PURPOSE_NAME[String(change.to)] ?? String(change.to)}`;
@@ -247,10 +248,12 @@ export function changeText(change: ProposedChange): string {
 		case 'dial': {
 			const length = lengthIn(change.result.setup);
 			if (length === null) return `${change.dial} to ${change.to}`;
-			const from = change.from === null ? '' : `${change.from}${length.unit === 'deg' ? '°' : ''} `;
+			const deep = length.unit === 'deg';
+			const from =
+				change.from === null ? '' : `${deep ? `${change.from}°` : inUnits(Number(change.from), 'cm')} `;
 			return length.of === 'thighDeg'
 				? `depth ${from}to ${length.value}° thigh`
-				: `${LENGTH_NAME[length.of]} ${from}to ${length.value} cm`;
+				: `${LENGTH_NAME[length.of]} ${from}to ${deep ? `${length.value} cm` : cmText(length.value)}`;
 		}
 	}
 }

@@ -4,6 +4,7 @@ import type { GoalDistance } from '../core/fit/goal-distance.ts';
 import { AVAILABILITY_WORD } from './intake.ts';
 import { JOINT_NAME, sideBefore } from './names.ts';
 import { stepTitle } from './steps.ts';
+import { cmText } from './units.ts';
 
 export function distanceText(g: {
 	readonly point: LadderPoint | null;
@@ -15,7 +16,7 @@ export function distanceText(g: {
 		.replaceAll('-', ' ')
 		.replace(/^./, (c) => c.toUpperCase());
 	const wanted = point.reps === undefined ? '' : `, ${point.sets ?? 1}×${point.reps}`;
-	const what = `${title}${point.heightCm === undefined ? '' : `, ${point.heightCm} cm`}${wanted}`;
+	const what = `${title}${point.heightCm === undefined ? '' : `, ${cmText(point.heightCm)}`}${wanted}`;
 	if (d === null) return `${what}: that ladder is not solved here yet; by range:`;
 	if (d.reached) return `${what}: reached. Keep it.`;
 	const parts = [
@@ -29,7 +30,7 @@ export function distanceText(g: {
 			: []),
 		...(d.cmToGo !== null && d.cmToGo > 0 && d.heightNow !== null
 			? [
-					`${d.cmToGo} cm to go: ${d.height === 'step' ? 'highest step' : 'lowest seat'} now ${d.heightNow} cm`
+					`${cmText(d.cmToGo)} to go: ${d.height === 'step' ? 'highest step' : 'lowest seat'} now ${cmText(d.heightNow)}`
 				]
 			: []),
 		...(d.short !== null

@@ -4,6 +4,7 @@ import type { ProtocolWhen } from '../core/client/envelope.ts';
 import type { EnteredLimit, Phase, PhaseNow, WeightBearing } from '../core/client/protocol.ts';
 import { shortDay } from './days.ts';
 import { sideWord } from './names.ts';
+import { kgText } from './units.ts';
 
 export const WEIGHT_NAME: Readonly<Record<WeightBearing, string>> = {
 	none: 'none',
@@ -63,7 +64,7 @@ export function holdsText(phases: readonly Phase[]): string {
 		...(p.weightBearing === 'none' || p.weightBearing === 'touch' || p.weightBearing === 'partial'
 			? [`weight ${WEIGHT_NAME[p.weightBearing]}`]
 			: []),
-		...(p.highestLoadKg === undefined ? [] : [`at most ${p.highestLoadKg} kg`])
+		...(p.highestLoadKg === undefined ? [] : [`at most ${kgText(p.highestLoadKg)}`])
 	]);
 	return windows.length + said.length === 0 ? '' : `. Holds: ${[...windows, ...new Set(said)].join('; ')}`;
 }
@@ -72,9 +73,9 @@ export function holdsText(phases: readonly Phase[]): string {
 export function phaseWords(p: Phase): string {
 	return [
 		`weeks ${p.fromWeek + 1}${p.toWeek === null ? ' on' : ` to ${p.toWeek}`}`,
-		`weight ${WEIGHT_NAME[p.weightBearing]}${p.partialKg === undefined ? '' : ` (${p.partialKg} kg)`}`,
+		`weight ${WEIGHT_NAME[p.weightBearing]}${p.partialKg === undefined ? '' : ` (${kgText(p.partialKg)})`}`,
 		...p.windows.map((w) => limitText(w).toLowerCase()),
-		...(p.highestLoadKg === undefined ? [] : [`at most ${p.highestLoadKg} kg`]),
+		...(p.highestLoadKg === undefined ? [] : [`at most ${kgText(p.highestLoadKg)}`]),
 		...(p.brace === undefined ? [] : [`brace: ${p.brace}`]),
 		...(p.forbidden.length === 0 ? [] : [`not: ${p.forbidden.map((t) => t.replaceAll('-', ' ')).join(', ')}`])
 	].join('; ');

@@ -9,6 +9,7 @@ import { AXIS_NAME, regionName, sideBefore } from './names.ts';
 import { flagName } from './screening.ts';
 import { setupText } from './setup.ts';
 import { stepTitle } from './steps.ts';
+import { kgText } from './units.ts';
 
 const sideAxis = (b: Break): string =>
 	b.axis === undefined
@@ -44,7 +45,7 @@ export function breakText(b: Break): string {
 /** "raised seat 57 cm" */
 export function mendText(m: Mend): string {
 	const where = setupText(m.setup);
-	return `${stepTitle(m.step)}${where === '' ? '' : `, ${where}`}${m.loadKg === undefined ? '' : `, at most ${m.loadKg} kg`}`;
+	return `${stepTitle(m.step)}${where === '' ? '' : `, ${where}`}${m.loadKg === undefined ? '' : `, at most ${kgText(m.loadKg)}`}`;
 }
 
 const VERDICT: Readonly<Record<Standing['verdict'], string>> = {

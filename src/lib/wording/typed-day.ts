@@ -4,6 +4,7 @@
  */
 import { addDays, type DateOrder, isDay, type Day } from '#lib/core/base/calendar-day.ts';
 import { shortDay } from './days.ts';
+import { written } from './written-as.ts';
 
 const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'] as const;
 const FULL = [
@@ -53,5 +54,6 @@ export function typedDay(text: string, today: Day, order: DateOrder = 'day-month
 	return dayOf(words[3], at + 1, date, today);
 }
 
-/** `Thu 12 Mar 2026`. */
-export const longDay = (day: Day): string => `${shortDay(day)} ${day.slice(0, 4)}`;
+/** `Thu 12 Mar 2026`, or `Thu Mar 12, 2026`. */
+export const longDay = (day: Day): string =>
+	`${shortDay(day)}${written().dateOrder === 'month-day' ? ',' : ''} ${day.slice(0, 4)}`;

@@ -84,13 +84,13 @@ export const done = (s: FhirSource): readonly Procedure[] =>
 		]
 	}));
 
-const WHEN = { before: 'before', peak: 'at its worst', after: 'after' } as const;
+const WHEN = { before: 'before', peak: 'at its worst', after: 'after', evening: 'that evening' } as const;
 
-/** Pain of a session by region: before, at its worst, after, each its own, as they may not be compared. */
+/** Pain of a session by region: before, at its worst, after, that evening, each its own, as they may not be compared. */
 export const sessionPains = (s: FhirSource): readonly Observation[] =>
 	s.sessions.flatMap(({ id, session }) =>
 		session.pains.flatMap((p) =>
-			(['before', 'peak', 'after'] as const).flatMap((when): Observation[] => {
+			(Object.keys(WHEN) as (keyof typeof WHEN)[]).flatMap((when): Observation[] => {
 				const pain = p[when];
 				return pain === undefined
 					? []
@@ -99,7 +99,7 @@ export const sessionPains = (s: FhirSource): readonly Observation[] =>
 								resourceType: 'Observation',
 								id: `${id}-${p.region}-${when}`.slice(0, 64),
 								status: 'final',
-								code: coded('pain', `pain-in-session-${when}`, `Pain in the session, ${WHEN[when]}`),
+								code: coded('pain', `pain-in-session-${when}`, `Pain of the session, ${WHEN[when]}`),
 								subject: to('Patient', s.client.id),
 								partOf: [to('Procedure', id)],
 								effectiveDateTime: session.date,

@@ -1,5 +1,4 @@
 /** Printed sheets, read back by an independent reader (package `pdfjs-dist`): words with accents and in other scripts, structure, language, pages. */
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { describe, expect, it } from 'vitest';
 import { bodyOf } from '#lib/core/body/body.ts';
 import { FAMILIES } from '#lib/catalogue/families.ts';
@@ -8,18 +7,7 @@ import { pictureOf } from '#lib/core/fit/picture.ts';
 import { nobody } from '#lib/core/fit/stands.ts';
 import { handoutPdf, type Handout } from './handout.ts';
 import { letterPdf, type Letter } from './letter.ts';
-
-const read = (bytes: Uint8Array) => getDocument({ data: bytes.slice(), verbosity: 0 }).promise;
-type Read = Awaited<ReturnType<typeof read>>;
-async function textOf(pdf: Read): Promise<string> {
-	const pages = await Promise.all(
-		Array.from({ length: pdf.numPages }, async (_, i) => {
-			const { items } = await (await pdf.getPage(i + 1)).getTextContent();
-			return items.map((x) => ('str' in x ? x.str : '')).join(' ');
-		})
-	);
-	return pages.join('\n').replaceAll(/\s+/g, ' ');
-}
+import { readPdf as read, textOf } from '../../../../tests/pdf-text.ts';
 
 const figure = (family: string, step: string) => {
 	const found = stepOf(FAMILIES[family]!, step);

@@ -5,6 +5,7 @@
 import { createRequire } from 'node:module';
 import PDFDocument from 'pdfkit';
 import type { Figure, Role } from '#lib/core/figure/shape.ts';
+import { cmText } from '#lib/wording/units.ts';
 
 const require = createRequire(import.meta.url);
 /** Latin with all its accents, Greek, Cyrillic. */
@@ -164,7 +165,7 @@ export class Sheet {
 					.stroke();
 				doc.font('plain').fontSize(9).fillColor(INK);
 				for (const l of figure.labels)
-					doc.text(`${Math.round(l.cm)} cm`, l.x - 25, l.y - 9, {
+					doc.text(cmText(Math.round(l.cm)), l.x - 25, l.y - 9, {
 						width: 50,
 						align: 'center',
 						lineBreak: false

@@ -1,5 +1,5 @@
 /** Sign-in: right, wrong, too often, and no signing up over the network. */
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { base32, codeAt } from '../../../../tests/totp.ts';
 import { cloneOf, type TestDatabase } from '../../../../tests/database.ts';
 import { ADDRESS_HEADER, IDLE_SECONDS, makeAuth, type Auth } from './auth.ts';
@@ -11,9 +11,8 @@ let d: TestDatabase;
 let service: Auth;
 beforeAll(async () => {
 	d = await cloneOf('template_demo');
-	const { rows } = await d.pool.query<{ name: string }>('select current_database() as name');
 	service = makeAuth({
-		url: inject('apps').replace('DATABASE', rows[0]?.name ?? ''),
+		url: d.signInUrl,
 		secret: 'x'.repeat(40),
 		origin: ORIGIN,
 		perMinute: 3

@@ -114,7 +114,8 @@ const held = globalThis as { bolsterAuth?: Auth };
 
 export function authService(): Auth {
 	held.bolsterAuth ??= makeAuth({
-		url: process.env.DATABASE_URL ?? '',
+		// A role of its own where there is one: it alone reads passwords and sessions.
+		url: process.env.AUTH_DATABASE_URL ?? process.env.DATABASE_URL ?? '',
 		secret: process.env.AUTH_SECRET ?? '',
 		origin: process.env.ORIGIN ?? 'http://127.0.0.1:5173',
 		perMinute: Number(process.env.SIGN_IN_PER_MINUTE ?? 60)

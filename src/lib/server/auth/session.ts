@@ -8,6 +8,8 @@ export const isOver = (begunAt: Date, now: number): boolean => now - begunAt.get
 
 export interface SessionFound {
 	readonly userId: string | undefined;
+	/** What the session is known by; only of one that goes on. */
+	readonly token?: string;
 	/** Set-Cookie lines to send along. */
 	readonly cookies: readonly string[];
 }
@@ -16,7 +18,8 @@ export async function sessionOf(headers: Headers, { auth }: Auth = authService()
 	const { headers: set, response: found } = await auth.api.getSession({ headers, returnHeaders: true });
 	const cookies = set?.getSetCookie() ?? [];
 	if (found === null) return { userId: undefined, cookies };
-	if (!isOver(found.session.createdAt, Date.now())) return { userId: found.user.id, cookies };
+	if (!isOver(found.session.createdAt, Date.now()))
+		return { userId: found.user.id, token: found.session.token, cookies };
 	await auth.api.revokeSession({ body: { token: found.session.token }, headers }).catch(() => undefined);
 	return { userId: undefined, cookies: [] };
 }

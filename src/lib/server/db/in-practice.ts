@@ -13,16 +13,22 @@ export interface PracticeTransaction {
 
 export type InPractice = <T>(work: (t: PracticeTransaction) => Promise<T>) => Promise<T>;
 
-/** @param clientId of a client's own page: row security narrows to them, and lets them write what a client tells */
+export interface ByWhom {
+	/** Of a client's own page: row security narrows to them, and lets them write what a client tells. */
+	readonly client?: string;
+	/** The token of whoever is signed in: what they write is theirs by it. Outside a demo nothing is written without one. */
+	readonly session?: string;
+}
+
 export function inPracticeOf(
 	db: Kysely<Tables>,
 	practiceId: string,
 	memberId: string,
-	clientId = ''
+	{ client = '', session = '' }: ByWhom = {}
 ): InPractice {
 	return (work) =>
 		db.transaction().execute(async (trx) => {
-			await sql`select set_config('bolster.practice', ${practiceId}, true), set_config('bolster.member', ${memberId}, true), set_config('bolster.client', ${clientId}, true)`.execute(
+			await sql`select set_config('bolster.practice', ${practiceId}, true), set_config('bolster.member', ${memberId}, true), set_config('bolster.client', ${client}, true), set_config('bolster.session', ${session}, true)`.execute(
 				trx
 			);
 			return work({ trx, practiceId, memberId });

@@ -20,6 +20,7 @@ import * as courses from './migrations/0013-courses.ts';
 import * as weekAndLink from './migrations/0014-week-and-link.ts';
 import * as heardBack from './migrations/0015-heard-back.ts';
 import * as jobs from './migrations/0016-jobs.ts';
+import * as sessions from './migrations/0017-sessions.ts';
 
 const MIGRATIONS = [
 	foundation,
@@ -37,7 +38,8 @@ const MIGRATIONS = [
 	courses,
 	weekAndLink,
 	heardBack,
-	jobs
+	jobs,
+	sessions
 ] as const;
 
 /** For tests: what belongs to a practice, and what of it is appended. */
@@ -46,7 +48,7 @@ export const APPENDED_TABLES = MIGRATIONS.flatMap((m) => m.TABLES)
 	.filter((t) => t.appended === true)
 	.map((t) => t.name);
 /** The newest one: a database without it is older than the program. */
-export const LAST_MIGRATION = jobs.name;
+export const LAST_MIGRATION = sessions.name;
 /** Every migration this program knows, oldest first. */
 export const KNOWN_MIGRATIONS: readonly string[] = MIGRATIONS.map((m) => m.name);
 const LOCK = 7_204_311;
@@ -87,16 +89,16 @@ export async function migrate(
 	}
 }
 
-/** Makes the two roles and the database; safe to repeat. Identifiers are fixed, passwords are hex. */
+/** Makes the three roles and the database; safe to repeat. Identifiers are fixed, passwords are hex. */
 export async function bootstrap(
 	superUrl: string,
 	database: string,
-	passwords: { readonly owner: string; readonly app: string }
+	passwords: { readonly owner: string; readonly app: string; readonly signin: string }
 ): Promise<void> {
 	const client = new pg.Client({ connectionString: superUrl });
 	await client.connect();
 	try {
-		for (const role of ['owner', 'app'] as const) {
+		for (const role of ['owner', 'app', 'signin'] as const) {
 			const password = passwords[role];
 			if (!/^[0-9a-f]+$/.test(password) || !/^[a-z_0-9]+$/.test(database))
 				throw new Error('role passwords are hex, database names are plain');

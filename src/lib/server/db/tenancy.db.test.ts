@@ -9,6 +9,7 @@ import { append } from './append.ts';
 import { open, refusePowerfulRole } from './connect.ts';
 import { inPracticeOf } from './in-practice.ts';
 import { APPENDED_TABLES, migrate, PRACTICE_TABLES } from './migrate.ts';
+import { separateSignIn } from './sign-in-role.ts';
 
 let d: TestDatabase;
 beforeAll(async () => {
@@ -17,8 +18,8 @@ beforeAll(async () => {
 afterAll(() => d.close());
 
 /** A second practice with one member, made by the owner role. */
-async function stranger(): Promise<{ practiceId: string; memberId: string }> {
-	const [practiceId, memberId] = [randomUUID(), randomUUID()];
+async function stranger() {
+	const [practiceId, memberId, userId, session] = [randomUUID(), randomUUID(), randomUUID(), randomUUID()];
 	await d.owner.query('insert into practice (id, name, tz, units) values ($1, $2, $3, $4)', [
 		practiceId,
 		'Other rooms',
@@ -27,9 +28,14 @@ async function stranger(): Promise<{ practiceId: string; memberId: string }> {
 	]);
 	await d.owner.query(
 		'insert into member (practice_id, id, user_id, name, roles) values ($1, $2, $3, $4, $5)',
-		[practiceId, memberId, randomUUID(), 'Someone Else', ['physiotherapist']]
+		[practiceId, memberId, userId, 'Someone Else', ['physiotherapist']]
 	);
-	return { practiceId, memberId };
+	await d.owner.query(
+		`with u as (insert into auth."user" (id, name, email, "emailVerified") values ($1, 'Someone Else', $1 || '@rooms.example', true))
+		insert into auth."session" (id, "expiresAt", token, "updatedAt", "userId") values ($2, now() + interval '1 hour', $2, now(), $1)`,
+		[userId, session]
+	);
+	return { practiceId, memberId, session };
 }
 
 describe('tenancy', () => {
@@ -59,9 +65,9 @@ describe('tenancy', () => {
 		expect(foreign).toMatchObject({ ok: false, refusal: { why: 'not-found' } });
 	});
 	it('a row cannot be written into another practice, nor point across', async () => {
-		const { practiceId, memberId } = await stranger();
+		const { practiceId, memberId, session } = await stranger();
 		const wren = await client(await as(d, 'physiotherapist'), 'Wren');
-		const there = inPracticeOf(d.db, practiceId, memberId);
+		const there = inPracticeOf(d.db, practiceId, memberId, { session });
 		const row = { id: randomUUID(), client_id: wren.head.id, local_day: '2026-03-01', kind: 'illness' };
 		await expect(there((t) => append(t, 'day_event', row))).rejects.toThrow(/foreign key/);
 		const mine = await as(d, 'physiotherapist');
@@ -140,8 +146,8 @@ describe('who wrote a row, and when', () => {
 		).rejects.toThrow(/written by another/);
 	});
 	it('is now, and by a member of today, outside a demo', async () => {
-		const { practiceId, memberId } = await stranger();
-		const there = inPracticeOf(d.db, practiceId, memberId);
+		const { practiceId, memberId, session } = await stranger();
+		const there = inPracticeOf(d.db, practiceId, memberId, { session });
 		const clientId = randomUUID();
 		await d.owner.query(
 			`insert into client (practice_id, id, tz, opened_on) values ($1, $2, 'UTC', '2026-01-01')`,
@@ -154,6 +160,14 @@ describe('who wrote a row, and when', () => {
 			[one.id]
 		);
 		expect(rows).toEqual([{ late: true }]);
+		// Signed in as somebody else, no more, or not at all: nobody's.
+		const another = await stranger();
+		const by = (token?: string) =>
+			inPracticeOf(d.db, practiceId, memberId, token === undefined ? {} : { session: token });
+		for (const mine of [by(), by('nothing'), by(another.session)])
+			await expect(mine((t) => append(t, 'day_event', row(clientId)))).rejects.toThrow(/not signed in/);
+		await d.owner.query(`update auth."session" set "expiresAt" = now() where token = $1`, [session]);
+		await expect(there((t) => append(t, 'day_event', row(clientId)))).rejects.toThrow(/not signed in/);
 		await d.owner.query(`update member set ended_at = current_date where id = $1`, [memberId]);
 		await expect(there((t) => append(t, 'day_event', row(clientId)))).rejects.toThrow(
 			/by nobody of the practice/
@@ -179,5 +193,33 @@ describe('roles and migrations', () => {
 		expect(await migrate(d.ownerUrl)).toEqual([]);
 		await d.owner.query(`update migration set hash = 'x'`);
 		await expect(migrate(d.ownerUrl)).rejects.toThrow(/another text/);
+	});
+});
+
+describe('what signs people in', () => {
+	it('is nothing the application reads, nor writes down who tried', async () => {
+		const { rows } = await d.owner.query<{ name: string }>(
+			`select quote_ident(schemaname) || '.' || quote_ident(tablename) as name from pg_tables where schemaname = 'auth'`
+		);
+		expect(rows.length).toBeGreaterThan(6);
+		for (const { name } of rows)
+			await expect(d.pool.query(`select * from ${name}`), name).rejects.toThrow(/permission denied/);
+		await expect(d.pool.query(`select note_sign_in('a@b.example', '10.0.0.1', 'in')`)).rejects.toThrow(
+			/permission denied/
+		);
+	});
+	it('reads nothing of a practice', async () => {
+		const signIn = open(d.signInUrl, 1);
+		for (const table of PRACTICE_TABLES)
+			await expect(signIn.pool.query(`select * from ${table}`), table).rejects.toThrow(/permission denied/);
+		await signIn.pool.end();
+	});
+	it('stays with the application where a server has no role of its own for it, and can be parted later', async () => {
+		const own = await cloneOf('template_empty');
+		await separateSignIn(own.ownerUrl, false);
+		expect((await own.pool.query('select password from auth.account')).rows).toEqual([]);
+		await separateSignIn(own.ownerUrl, true);
+		await expect(own.pool.query('select password from auth.account')).rejects.toThrow(/permission denied/);
+		await own.close();
 	});
 });

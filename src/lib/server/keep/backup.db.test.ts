@@ -132,6 +132,7 @@ describe('the doctor', () => {
 		home: tmpdir(),
 		backups: where.folder,
 		secret: 'x'.repeat(40),
+		mail: {},
 		now: new Date(),
 		...patch
 	});
@@ -142,6 +143,8 @@ describe('the doctor', () => {
 		await backUp(where, new Date());
 		expect(await ill()).toEqual([]);
 		expect(await ill({ secret: 'short' })).toEqual(['secret']);
+		// Nobody listens there.
+		expect(await ill({ mail: { SMTP_URL: 'smtp://127.0.0.1:1' } })).toEqual(['mail']);
 		expect(await ill({ now: new Date(Date.now() + 10_000) })).toEqual(['clock']);
 		expect(await ill({ now: new Date(Date.now() + 37 * 3_600_000) })).toEqual(['clock', 'backup']);
 		expect(await ill({ ownerUrl: 'postgres://nobody@127.0.0.1:1/none' })).toEqual(['database']);

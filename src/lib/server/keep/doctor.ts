@@ -1,11 +1,12 @@
-/** What is wrong with a practice's database, disk, clock, sign-in secret and backups, in words. */
+/** What is wrong with a practice's database, disk, clock, mail, sign-in secret and backups, in words. */
 import { statfs } from 'node:fs/promises';
 import pg from 'pg';
 import { KNOWN_MIGRATIONS } from '../db/migrate.ts';
+import { mailTrouble, sendsMail, type MailEnv } from '../mail/mail.ts';
 import { backupsIn } from './backup.ts';
 
 export interface Finding {
-	readonly about: 'database' | 'disk' | 'clock' | 'secret' | 'backup' | 'practice';
+	readonly about: 'database' | 'disk' | 'clock' | 'mail' | 'secret' | 'backup' | 'practice';
 	readonly well: boolean;
 	readonly text: string;
 }
@@ -15,6 +16,8 @@ export interface Asked {
 	readonly home: string;
 	readonly backups: string;
 	readonly secret: string;
+	/** Where letters go. */
+	readonly mail: MailEnv;
 	readonly now: Date;
 }
 
@@ -72,15 +75,35 @@ async function ofDatabase(ownerUrl: string, now: Date): Promise<readonly Finding
 	}
 }
 
-export async function examine({ ownerUrl, home, backups, secret, now }: Asked): Promise<readonly Finding[]> {
+async function ofMail(mail: MailEnv): Promise<Finding> {
+	if (!sendsMail(mail))
+		return well('mail', 'no mail server is set (SMTP_URL): letters stay in the mailbox folder');
+	const trouble = await mailTrouble(mail);
+	return trouble === undefined
+		? well('mail', 'the mail server takes letters')
+		: ill('mail', `the mail server does not take letters (${trouble}); they stay in the mailbox folder`);
+}
+
+export async function examine({
+	ownerUrl,
+	home,
+	backups,
+	secret,
+	mail,
+	now
+}: Asked): Promise<readonly Finding[]> {
 	const { bavail, bsize } = await statfs(home);
 	const free = Math.round((bavail * bsize) / MB);
 	const hours = hoursSinceBackup(backups, now);
 	return [
 		...(await ofDatabase(ownerUrl, now)),
 		free < LEAST_FREE_MB
-			? ill('disk', `only ${free} MB are free where the data lives; below 64 MB nothing is taken any more`)
+			? ill(
+					'disk',
+					`only ${free} MB are free where the data lives; below 64 MB nothing is taken any more until there is room`
+				)
 			: well('disk', `${free} MB free`),
+		await ofMail(mail),
 		secret.length < LEAST_SECRET
 			? ill('secret', 'AUTH_SECRET is missing or short; npm start makes one')
 			: well('secret', 'the sign-in secret is there'),

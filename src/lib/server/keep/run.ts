@@ -3,6 +3,7 @@
  * restore FILE, doctor. Answers as one line of JSON on standard output, or in words on standard error with exit code 1.
  */
 import { bootstrap, migrate } from '../db/migrate.ts';
+import { separateSignIn } from '../db/sign-in-role.ts';
 import { backUp, BackupFailed, restore, tidy, type Where } from './backup.ts';
 import { examine, hoursSinceBackup } from './doctor.ts';
 import { replayErasures } from './erasures.ts';
@@ -29,7 +30,8 @@ async function prepare(): Promise<object> {
 	if (!own)
 		await bootstrap(env('SUPER_URL'), where().database, {
 			owner: env('OWNER_PASSWORD'),
-			app: env('APP_PASSWORD')
+			app: env('APP_PASSWORD'),
+			signin: env('SIGNIN_PASSWORD')
 		});
 	const ownerUrl = env('MIGRATE_URL');
 	const applied = await migrate(ownerUrl, async () => {
@@ -37,6 +39,7 @@ async function prepare(): Promise<object> {
 		const { file } = await backUp(where(), now);
 		console.error(`Backed up before migrating: ${file}`);
 	});
+	await separateSignIn(ownerUrl, process.env.AUTH_DATABASE_URL !== undefined);
 	const erased = await replayErasures(ownerUrl, env('BOLSTER_ERASURES'));
 	if (erased > 0) console.error(`Erased anew, as it had been before: ${erased}`);
 	const token = await foundingToken(ownerUrl);
@@ -60,6 +63,7 @@ const TASKS: Readonly<Record<string, () => Promise<object>>> = {
 			home: env('BOLSTER_HOME'),
 			backups: env('BOLSTER_BACKUPS'),
 			secret: process.env.AUTH_SECRET ?? '',
+			mail: process.env,
 			now
 		})
 	})

@@ -37,15 +37,31 @@ const TIMEOUT_MS = 10_000;
 /** Texts have no gateway: what would have been sent stands in the mailbox. */
 const NO_GATEWAY = 'no text gateway is set';
 
-async function sent(letter: Letter, { SMTP_URL, MAIL_FROM }: MailEnv): Promise<string | null> {
-	if (letter.by === 'text') return NO_GATEWAY;
-	if ((SMTP_URL ?? '') === '') return 'no mail server is set';
-	const transport = createTransport({
-		url: SMTP_URL as string,
+const transportTo = (url: string) =>
+	createTransport({
+		url,
 		connectionTimeout: TIMEOUT_MS,
 		greetingTimeout: TIMEOUT_MS,
 		socketTimeout: TIMEOUT_MS
 	} as Parameters<typeof createTransport>[0]);
+
+/** What keeps the mail server from taking a letter; undefined where it would. Nothing is sent. */
+export async function mailTrouble({ SMTP_URL }: MailEnv = process.env): Promise<string | undefined> {
+	const transport = transportTo(SMTP_URL ?? '');
+	try {
+		await transport.verify();
+		return undefined;
+	} catch (e) {
+		return (e as { code?: string }).code ?? (e as Error).message;
+	} finally {
+		transport.close();
+	}
+}
+
+async function sent(letter: Letter, { SMTP_URL, MAIL_FROM }: MailEnv): Promise<string | null> {
+	if (letter.by === 'text') return NO_GATEWAY;
+	if ((SMTP_URL ?? '') === '') return 'no mail server is set';
+	const transport = transportTo(SMTP_URL as string);
 	try {
 		const { to, subject, text } = letter;
 		await transport.sendMail({ from: MAIL_FROM ?? 'Bolster <bolster@localhost>', to, subject, text });

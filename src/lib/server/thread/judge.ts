@@ -4,13 +4,16 @@ import { open } from '../db/connect.ts';
 import { inPracticeOf } from '../db/in-practice.ts';
 import { unjudged } from '../repo/standing-repo.ts';
 import type { JudgeTask } from '../usecase/judge-aside.ts';
-import { judgeAnew, JUDGED_BY } from '../usecase/judge-anew.ts';
+import { judgeAnew, judgedBy } from '../usecase/judge-anew.ts';
+import { writing } from '../usecase/writing.ts';
 
-const { url, practiceId, memberId, today } = workerData as JudgeTask;
+const { url, practiceId, memberId, today, written } = workerData as JudgeTask;
 const { pool, db } = open(url, 1);
 try {
 	const inPractice = inPracticeOf(db, practiceId, memberId);
-	await judgeAnew(inPractice, await inPractice((t) => unjudged(t, today, JUDGED_BY)), today);
+	await writing(written, async () =>
+		judgeAnew(inPractice, await inPractice((t) => unjudged(t, today, judgedBy())), today)
+	);
 } finally {
 	await pool.end();
 }

@@ -6,7 +6,8 @@ import { recordDay } from '#lib/core/base/zone-day.ts';
 import { open } from '../db/connect.ts';
 import { inPracticeOf } from '../db/in-practice.ts';
 import { unjudge, unjudged } from '../repo/standing-repo.ts';
-import { judgeAnew, JUDGED_BY } from '../usecase/judge-anew.ts';
+import { judgeAnew, judgedBy } from '../usecase/judge-anew.ts';
+import { writing, writtenAs } from '../usecase/writing.ts';
 
 /** The practice's day, or the day that is given. */
 const dayIn = (tz: string): string => process.env.BOLSTER_TODAY || recordDay(tz, new Date());
@@ -17,14 +18,24 @@ export interface Rebuilt {
 	readonly ms: number;
 }
 
+interface Practice {
+	readonly id: string;
+	readonly name: string;
+	readonly tz: string;
+	readonly units: string;
+	readonly date_order: string;
+	/** Anybody of it: nothing is written in their name. */
+	readonly member: string;
+}
+
 export async function rebuild(
 	ownerUrl: string,
 	dayOf: (tz: string) => string = dayIn
 ): Promise<readonly Rebuilt[]> {
 	const { db, pool } = open(ownerUrl, 2);
 	try {
-		const { rows } = await pool.query<{ id: string; name: string; tz: string; member: string }>(
-			'select p.id, p.name, p.tz, (select m.id from member m where m.practice_id = p.id limit 1) as member from practice p order by p.name'
+		const { rows } = await pool.query<Practice>(
+			'select p.id, p.name, p.tz, p.units, p.date_order, (select m.id from member m where m.practice_id = p.id limit 1) as member from practice p order by p.name'
 		);
 		const out: Rebuilt[] = [];
 		for (const p of rows) {
@@ -32,9 +43,12 @@ export async function rebuild(
 			const inPractice = inPracticeOf(db, p.id, p.member);
 			const today = dayOf(p.tz);
 			await inPractice((t) => unjudge(t));
-			const clients = await inPractice((t) => unjudged(t, today, JUDGED_BY));
-			await judgeAnew(inPractice, clients, today);
-			out.push({ practice: p.name, clients: clients.length, ms: performance.now() - began });
+			const clients = await writing(writtenAs(p.units, p.date_order), async () => {
+				const old = await inPractice((t) => unjudged(t, today, judgedBy()));
+				await judgeAnew(inPractice, old, today);
+				return old.length;
+			});
+			out.push({ practice: p.name, clients, ms: performance.now() - began });
 		}
 		return out;
 	} finally {

@@ -6,6 +6,7 @@ import type { Side } from '#lib/core/body/axis.ts';
 import { type LadderPoint, SCORED_AGAIN } from '#lib/core/client/goal.ts';
 import { stepOf, type ExerciseFamily } from '#lib/core/exercise/family.ts';
 import type { PainAt, YesNoUnknown } from '#lib/core/session/record.ts';
+import { cmText, inUnits } from '#lib/wording/units.ts';
 import { append } from '../db/append.ts';
 import { clientHeads } from '../repo/client-repo.ts';
 import { intakeOf } from '../repo/intake-repo.ts';
@@ -146,7 +147,7 @@ function pointTrouble(p: LadderPoint, own: readonly ExerciseFamily[]): string | 
 	if (family !== undefined && stepOf(family, p.step) === undefined)
 		return `There is no step ${p.step} on that ladder.`;
 	if (p.heightCm !== undefined && !(p.heightCm >= 5 && p.heightCm <= 80))
-		return `A height of ${p.heightCm} cm is outside 5 to 80 cm.`;
+		return `A height of ${cmText(p.heightCm)} is outside ${inUnits(5, 'cm')} to ${cmText(80)}.`;
 	return undefined;
 }
 

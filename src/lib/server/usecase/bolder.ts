@@ -6,6 +6,7 @@ import { lengthIn } from '#lib/core/movement/context.ts';
 import type { Prescribed } from '#lib/core/decision/trace.ts';
 import { setupText } from '#lib/wording/setup.ts';
 import { stepTitle } from '#lib/wording/steps.ts';
+import { cmText, kgText } from '#lib/wording/units.ts';
 
 /** Why something is bolder than what was proposed; undefined when it is gentler or equal. `step` is the one that is wanted, as its ladder has it. */
 export function bolderThan(
@@ -19,7 +20,7 @@ export function bolderThan(
 	if (doseVolume(p.dose) > doseVolume(proposal.dose))
 		return `${p.dose.sets}×${p.dose.reps} is more than the proposed ${proposal.dose.sets}×${proposal.dose.reps}; gentler is less or equal. Bolder takes an override.`;
 	if (p.dose.loadKg > proposal.dose.loadKg)
-		return `${p.dose.loadKg} kg is more than the proposed ${proposal.dose.loadKg} kg.`;
+		return `${kgText(p.dose.loadKg)} is more than the proposed ${kgText(proposal.dose.loadKg)}.`;
 	const farther =
 		p.step === proposal.step ? fartherChoice(step, p.setup?.chosen, proposal.setup?.chosen) : undefined;
 	if (farther !== undefined)
@@ -33,7 +34,7 @@ export function bolderThan(
 		(own.value - proposed.value) * own.harder > 0
 	)
 		return own.of === 'seatCm'
-			? `A ${own.value} cm seat is lower than the proposed ${proposed.value} cm; gentler is higher or equal.`
+			? `A ${cmText(own.value)} seat is lower than the proposed ${cmText(proposed.value)}; gentler is higher or equal.`
 			: own.of === 'thighDeg'
 				? `A depth of ${own.value}° is deeper than the proposed ${proposed.value}°.`
 				: `${setupText(p.setup)} is harder than the proposed ${setupText(proposal.setup)}.`;

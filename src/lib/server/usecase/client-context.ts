@@ -19,7 +19,7 @@ export function clientContext(at: ClientAt, now: Date, dayIn: (tz: string) => Da
 				...{ memberId: linkId, practiceId, name, practice, client: clientId },
 				...{ licensed: false, trainer: false, owner: false }
 			},
-			inPractice: inPracticeOf(database().db, practiceId, linkId, clientId),
+			inPractice: inPracticeOf(database().db, practiceId, linkId, { client: clientId }),
 			today: dayIn(clientTz),
 			dayIn,
 			now,

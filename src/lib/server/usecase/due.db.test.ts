@@ -9,7 +9,7 @@ import { unjudged } from '../repo/standing-repo.ts';
 import type { Context } from './actor.ts';
 import { checkIn } from './check-in.ts';
 import { endLink, giveLink } from './client-link.ts';
-import { JUDGED_BY } from './judge-anew.ts';
+import { judgedBy } from './judge-anew.ts';
 import { prescribe } from './prescribe.ts';
 import { showToday } from './show-today.ts';
 import { signWeek } from './sign-week.ts';
@@ -124,7 +124,7 @@ describe('what is due', () => {
 			...[token, randomUUID(), randomUUID()]
 		]);
 		expect(rows[0]?.done).toBe(true);
-		const old = await physio.inPractice((t) => unjudged(t, third, JUDGED_BY));
+		const old = await physio.inPractice((t) => unjudged(t, third, judgedBy()));
 		expect(old.map((o) => o.clientId)).toEqual([clientId]);
 		expect((await rowOf('Wren', third)).due).not.toContain('link');
 		value(await endLink(physio, { id: randomUUID(), clientId, basedOn: id }));

@@ -206,7 +206,7 @@ describe('the access log', () => {
 		const amos = await client(physio, 'Amos');
 		value(await showClient(physio, amos.head.id, 'plan', () => null));
 		await noteRefusedLook(trainer, '/practice/people', 'To manage people takes a owner');
-		await d.pool.query(`select note_sign_in('PHYSIO@tidewater.example', '10.0.0.1', 'wrong')`);
+		await d.owner.query(`select note_sign_in('PHYSIO@tidewater.example', '10.0.0.1', 'wrong')`);
 		const { looks: all, more } = value(await showAccess(owner));
 		expect(more).toBe(false);
 		expect(all.map((x) => [x.kind, x.by])).toEqual(

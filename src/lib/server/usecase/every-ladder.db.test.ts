@@ -14,7 +14,7 @@ import type { Context } from './actor.ts';
 import { changeSetting } from './change-setting.ts';
 import { laddersView } from './ladders-view.ts';
 import { logVisit } from './log-visit.ts';
-import { JUDGED_BY } from './judge-anew.ts';
+import { judgedBy } from './judge-anew.ts';
 import { ownFamilies, saveFamilies } from './own-families.ts';
 import { showToday } from './show-today.ts';
 import { unjudged } from '../repo/standing-repo.ts';
@@ -263,7 +263,7 @@ describe('a practice’s own steps', () => {
 		});
 		expect(value(await ownFamilies(trainer))).toMatchObject([{ id: 'own-punt' }]);
 		// A ladder is everybody's: what Today keeps is old for all of them.
-		const old = await physio.inPractice((t) => unjudged(t, physio.today, JUDGED_BY));
+		const old = await physio.inPractice((t) => unjudged(t, physio.today, judgedBy()));
 		expect(old.length).toBeGreaterThan(1);
 	});
 	it('are prescribed, solved and decided like the rest', async () => {

@@ -10,6 +10,7 @@ import type { Bundle, Observation } from 'fhir/r4';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { CLIENTS } from '../../../../demo/people.ts';
+import { readPdf, textOf } from '../../../../tests/pdf-text.ts';
 import { as, client, cloneOf, value, type TestDatabase } from '../../../../tests/database.ts';
 import { cellOf, csvOf, readCell } from '#lib/exchange/csv.ts';
 import { LOINC_CODES } from '#lib/exchange/fhir/resource.ts';
@@ -18,6 +19,7 @@ import type { Context } from './actor.ts';
 import { endEpisode } from './end-episode.ts';
 import { exportClient } from './export-client.ts';
 import { looks } from '../repo/access-repo.ts';
+import { tellEvening } from './tell-evening.ts';
 import { writeNote } from './write-note.ts';
 
 let d: TestDatabase;
@@ -111,6 +113,7 @@ describe('the bundle', () => {
 		);
 		expect(codes.filter((c) => c === 'pain-next-morning')).toHaveLength(amos.mornings.length);
 		expect(codes).toEqual(expect.arrayContaining(['pain-in-session-peak', '8302-2', '29463-7']));
+
 		// Measured when it was set, not when the record was opened.
 		await d.owner.query(
 			`update client_setting set recorded_at = '2026-02-01T23:30:00Z' where client_id = $1`,
@@ -119,6 +122,23 @@ describe('the bundle', () => {
 		const anew = bundleIn(await filesOf(amos.head.id));
 		const height = anew.entry!.find((e) => e.resource!.id === `${amos.head.setting.id}-h`)!;
 		expect((height.resource as Observation).effectiveDateTime).toBe('2026-02-01');
+	});
+	it('says the pain of an evening with the session of its day', async () => {
+		const amos = await client(physio, 'Amos');
+		const day = amos.logs
+			.map((l) => l.session.date)
+			.sort()
+			.at(-1)!;
+		const regions = Object.keys(amos.head.setting.usual).map((region) => ({
+			id: randomUUID(),
+			region,
+			pain: 4
+		}));
+		const evening = { id: randomUUID(), clientId: amos.head.id, day, soreness: 3, regions };
+		value(await tellEvening(physio, evening, new Date(`${day}T20:00:00Z`)));
+		const found = bundleIn(await filesOf(amos.head.id)).entry!.map((e) => e.resource as Observation);
+		const said = found.filter((o) => o.code?.coding?.some((c) => c.code === 'pain-in-session-evening'));
+		expect(said.map((o) => [o.effectiveDateTime, o.valueInteger])).toContainEqual([day, 4]);
 	});
 	it('its LOINC codes carry their check digit', () => {
 		const luhn = (digits: string): number =>
@@ -130,6 +150,17 @@ describe('the bundle', () => {
 			const [body, check] = code.split('-') as [string, string];
 			expect((10 - (luhn(body) % 10)) % 10, code).toBe(Number(check));
 		}
+	});
+});
+
+describe('the sheet', () => {
+	it('of what is done now goes along, each exercise on it', async () => {
+		const amos = await client(physio, 'Amos');
+		const pdf = (await filesOf(amos.head.id))['exercises.pdf']!;
+		const text = await textOf(await readPdf(pdf));
+		const now = amos.exercises.flatMap((e) => e.prescriptions.slice(-1).map((p) => p.snapshot.title));
+		expect(now.length).toBeGreaterThan(0);
+		for (const title of now) expect(text).toContain(title);
 	});
 });
 

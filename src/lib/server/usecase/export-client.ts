@@ -1,5 +1,5 @@
 /**
- * Everything about a client as one archive to take along: a FHIR bundle, every table as CSV, the attachments, and what is what in plain words. Taking it
+ * Everything about a client as one archive to take along: a FHIR bundle, every table as CSV, the sheet of what they do now, the attachments, and what is what in plain words. Taking it
  * enters the access log.
  */
 import { strToU8, zipSync, type Zippable } from 'fflate';
@@ -8,6 +8,7 @@ import { calendarDay } from '#lib/core/base/zone-day.ts';
 import { ok } from '#lib/core/base/result.ts';
 import { cellOf, csvOf } from '#lib/exchange/csv.ts';
 import { bundleOf } from '#lib/exchange/fhir/bundle.ts';
+import { handoutPdf } from '#lib/exchange/pdf/handout.ts';
 import { archiveText } from '#lib/wording/archive.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { decisions } from '../repo/decision-repo.ts';
@@ -16,7 +17,8 @@ import { intakeOf } from '../repo/intake-repo.ts';
 import { totals } from '../repo/sheet-repo.ts';
 import type { ClientRecord } from '../record/load.ts';
 import { fhirSourceOf } from '../view/fhir-source.ts';
-import type { Context, Outcome } from './actor.ts';
+import { handoutOf } from '../view/hand-out.ts';
+import { inZone, type Context, type Outcome } from './actor.ts';
 import { endingOf } from './attach.ts';
 import { showClient } from './show-client.ts';
 import { contactsOf } from './show-entries.ts';
@@ -90,10 +92,12 @@ async function packed(t: PracticeTransaction, r: ClientRecord, ctx: Context): Pr
 		tables: tables.map((x) => ({ table: x.table, rows: x.rows.length })),
 		files: files.length
 	});
+	const sheet = await handoutPdf(handoutOf(r, inZone(ctx, r.head.tz).today, ctx.actor.practice));
 	const bytes = zipSync(
 		{
 			'README.txt': strToU8(text),
 			'record.fhir.json': strToU8(`${JSON.stringify(bundleOf(source), null, 1)}\n`),
+			'exercises.pdf': [sheet, { level: 0 }],
 			...tableFiles(tables),
 			...attached(files)
 		},

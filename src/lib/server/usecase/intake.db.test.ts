@@ -299,12 +299,10 @@ describe('the demo', () => {
 	it('is made from a fixed seed: another loading gives the same clients, word for word', async () => {
 		const again = await cloneOf('template_empty');
 		const { loadDemo } = await import('../../../../demo/load.ts');
-		const { rows } = await again.pool.query<{ name: string }>('select current_database() as name');
-		const { inject } = await import('vitest');
-		const url = (kind: 'owners' | 'apps'): string => inject(kind).replace('DATABASE', rows[0]?.name ?? '');
 		await loadDemo({
-			ownerUrl: url('owners'),
-			appUrl: url('apps'),
+			ownerUrl: again.ownerUrl,
+			appUrl: again.appUrl,
+			signInUrl: again.signInUrl,
 			secret: 'y'.repeat(40),
 			origin: 'http://127.0.0.1:1',
 			today: '2026-03-12',

@@ -13,7 +13,7 @@ export async function isReady(): Promise<boolean> {
 }
 
 /** Under so much free space nothing is promised to be kept. @source practice-setting */
-const LEAST_FREE_BYTES = 64 * 1024 * 1024;
+const LEAST_FREE_MB = 64;
 
 /** What keeps work from being kept, in words; empty where nothing does. */
 export async function troubles(): Promise<readonly string[]> {
@@ -33,9 +33,11 @@ export async function troubles(): Promise<readonly string[]> {
 	}
 }
 
-async function hasRoom(): Promise<boolean> {
+/** Is there room where the data lives for what is sent now? Who has another disk in mind says how much is enough (`LEAST_FREE_MB`). */
+export async function hasRoom(): Promise<boolean> {
 	const home = process.env.BOLSTER_HOME;
 	if (home === undefined) return true;
+	const least = Number(process.env.LEAST_FREE_MB ?? LEAST_FREE_MB) * 1024 * 1024;
 	const { bavail, bsize } = await statfs(home);
-	return bavail * bsize >= LEAST_FREE_BYTES;
+	return bavail * bsize >= least;
 }

@@ -2,6 +2,7 @@
 import { CATALOGUE_VERSION } from '#lib/catalogue/families.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import { ENGINE_VERSION } from '#lib/core/decision/trace.ts';
+import { written } from '#lib/wording/written-as.ts';
 import type { InPractice } from '../db/in-practice.ts';
 import { loadRecords } from '../record/load.ts';
 import { keepJudged, type Unjudged } from '../repo/standing-repo.ts';
@@ -9,8 +10,11 @@ import { judgedRow } from '../view/today-row.ts';
 
 /** How rows are made; another shape of the row counts up. */
 const ROW = 3;
-/** Rows of another engine, catalogue or shape are judged anew. */
-export const JUDGED_BY = `${ENGINE_VERSION}|${CATALOGUE_VERSION}|${ROW}`;
+/** Rows of another engine, catalogue or shape are judged anew, and those written in units or an order of days that the practice has left. */
+export function judgedBy(): string {
+	const { units, dateOrder } = written();
+	return `${ENGINE_VERSION}|${CATALOGUE_VERSION}|${ROW}|${units}|${dateOrder}`;
+}
 
 /** Clients of one transaction: few enough that none is held long. */
 const AT_ONCE = 20;
@@ -28,7 +32,7 @@ export async function judgeAnew(
 			const ids = [...some.keys()];
 			for (const r of await loadRecords(t, ids)) {
 				const of = some.get(r.head.id);
-				if (of !== undefined) await keepJudged(t, of, today, JUDGED_BY, judgedRow(r, today));
+				if (of !== undefined) await keepJudged(t, of, today, judgedBy(), judgedRow(r, today));
 			}
 		});
 		await pause();

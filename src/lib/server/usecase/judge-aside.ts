@@ -6,6 +6,7 @@ import { existsSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { Worker } from 'node:worker_threads';
 import type { Day } from '#lib/core/base/calendar-day.ts';
+import { written, type WrittenAs } from '#lib/wording/written-as.ts';
 
 /** What the thread is told. */
 export interface JudgeTask {
@@ -13,6 +14,8 @@ export interface JudgeTask {
 	readonly practiceId: string;
 	readonly memberId: string;
 	readonly today: Day;
+	/** As the practice writes. */
+	readonly written: WrittenAs;
 }
 
 /** The thread's file stands beside the built server. */
@@ -32,7 +35,7 @@ export function judgeAside(practiceId: string, memberId: string, today: Day): bo
 	if (file === undefined || url === undefined) return false;
 	if (running.has(practiceId)) return true;
 	running.add(practiceId);
-	const task: JudgeTask = { url, practiceId, memberId, today };
+	const task: JudgeTask = { url, practiceId, memberId, today, written: written() };
 	const thread = new Worker(file, { workerData: task });
 	const ended = (): void => void running.delete(practiceId);
 	// A thread that fails leaves its rows old: the next reading starts another.

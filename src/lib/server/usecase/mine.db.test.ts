@@ -75,7 +75,7 @@ async function own(name: string): Promise<{ ctx: Context; r: ClientRecord; linkI
 			...{ memberId: id, practiceId, name: r.head.name, practice: 'demo', client: r.head.id },
 			...{ licensed: false, trainer: false, owner: false }
 		},
-		inPractice: inPracticeOf(d.db, practiceId, id, r.head.id)
+		inPractice: inPracticeOf(d.db, practiceId, id, { client: r.head.id })
 	};
 	return { ctx, r, linkId: id };
 }

@@ -26,6 +26,7 @@ import { besideBinds } from '#lib/core/safety/beside.ts';
 import { closedFor, farthestOn, type Closed } from '#lib/core/safety/closed.ts';
 import { LENGTH_NAME } from '#lib/wording/setup.ts';
 import { besideText, closedText } from '#lib/wording/safety.ts';
+import { kgText } from '#lib/wording/units.ts';
 import { append } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import type { Exercise, PrescriptionKind, PrescriptionState, Snapshot } from '../repo/exercise-repo.ts';
@@ -180,7 +181,7 @@ function loadRefusal(r: ClientRecord, p: NewPrescription): Outcome<never> | unde
 	const near = nearestLoads(p.loadKg, racksOf(r).items);
 	return invalid(
 		'reason',
-		`There is no ${p.loadKg} kg here${near.length === 0 ? '' : `; ${near.map((kg) => `${kg} kg`).join(' and ')} are nearest`}. Choose one that is there, or give the reason.`
+		`There is no ${kgText(p.loadKg)} here${near.length === 0 ? '' : `; ${near.map(kgText).join(' and ')} are nearest`}. Choose one that is there, or give the reason.`
 	);
 }
 

@@ -7,7 +7,7 @@ import { type Chosen, counted, dueCounts, keptRows, unjudged } from '../repo/sta
 import { readRow, type TodayRow } from '../view/today-row.ts';
 import { SILENT_DAYS } from '../view/slips-by-need.ts';
 import { allow, type Context, type Outcome } from './actor.ts';
-import { judgeAnew, JUDGED_BY } from './judge-anew.ts';
+import { judgeAnew, judgedBy } from './judge-anew.ts';
 import { judgeAside } from './judge-aside.ts';
 
 export interface TodayClient extends TodayRow {
@@ -41,14 +41,14 @@ export async function showToday(
 	if (!may.ok) return may;
 	const { search = '', show = '', part = '', due = '', order = 'need', from = 0 } = asked;
 	const chosen: Chosen = { search, show, part, due, silentBefore: addDays(ctx.today, -SILENT_DAYS) };
-	const old = await ctx.inPractice((t) => unjudged(t, ctx.today, JUDGED_BY));
+	const old = await ctx.inPractice((t) => unjudged(t, ctx.today, judgedBy()));
 	const aside = old.length > WHILE_WAITING && judgeAside(ctx.actor.practiceId, ctx.actor.memberId, ctx.today);
 	if (!aside) await judgeAnew(ctx.inPractice, old, ctx.today);
 	return ctx.inPractice(async (t) => {
 		const kept = await keptRows(t, {
 			...chosen,
 			today: ctx.today,
-			judgedBy: JUDGED_BY,
+			judgedBy: judgedBy(),
 			order,
 			from,
 			size: TODAY_SIZE

@@ -4,7 +4,7 @@
  */
 import { settled } from '#lib/core/exercise/choice.ts';
 import { ok } from '#lib/core/base/result.ts';
-import { doseText } from '#lib/core/dose/dose.ts';
+import { doseText } from '#lib/wording/dose.ts';
 import { stepOf, type Step } from '#lib/core/exercise/family.ts';
 import { lengthIn, type SolvedSetup } from '#lib/core/movement/context.ts';
 import { fitStep } from '#lib/core/fit/fit.ts';

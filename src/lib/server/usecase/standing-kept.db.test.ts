@@ -13,7 +13,7 @@ import { arrive } from './arrive.ts';
 import { changeSetting } from './change-setting.ts';
 import { checkIn } from './check-in.ts';
 import { closeFlag } from './flags.ts';
-import { judgeAnew, JUDGED_BY } from './judge-anew.ts';
+import { judgeAnew, judgedBy } from './judge-anew.ts';
 import { logVisit } from './log-visit.ts';
 import { saveFamilies } from './own-families.ts';
 import { setLimit } from './protocols.ts';
@@ -24,7 +24,7 @@ let d: TestDatabase;
 let physio: Context;
 demoForEach((made) => ({ d, physio } = made));
 
-const old = (on = TODAY) => physio.inPractice((t) => unjudged(t, on, JUDGED_BY));
+const old = (on = TODAY) => physio.inPractice((t) => unjudged(t, on, judgedBy()));
 const rows = async (ctx = physio) => value(await showToday(ctx)).rows;
 
 /** What judging everybody from the record alone says, in the order of Today. */
@@ -184,7 +184,7 @@ describe('kept and rebuilt', () => {
 		await physio.inPractice((t) => unjudge(t, head.id));
 		const r = await client(physio, 'Wren');
 		expect(
-			await physio.inPractice((t) => keepJudged(t, before!, TODAY, JUDGED_BY, judgedRow(r, TODAY)))
+			await physio.inPractice((t) => keepJudged(t, before!, TODAY, judgedBy(), judgedRow(r, TODAY)))
 		).toBe(false);
 		expect((await old()).map((u) => u.clientId)).toEqual([head.id]);
 		await judgeAnew(physio.inPractice, await old(), TODAY);

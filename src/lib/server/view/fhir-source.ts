@@ -1,4 +1,5 @@
 /** The record of a client as the FHIR bundle reads it. */
+import { withTold } from '#lib/core/session/told.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { FhirSource } from '#lib/exchange/fhir/source.ts';
 import type { SignedDecision } from '../repo/decision-repo.ts';
@@ -47,7 +48,7 @@ function sessionsOf(r: ClientRecord): FhirSource['sessions'] {
 		id,
 		prescriptionId,
 		title: titles.get(prescriptionId) ?? 'exercise',
-		session
+		session: withTold(session, r.told)
 	}));
 }
 

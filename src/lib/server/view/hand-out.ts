@@ -2,7 +2,7 @@
 import { methodOf } from '#lib/catalogue/ranges.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import { AXES, SIDES, type Axis, type Side } from '#lib/core/body/axis.ts';
-import { doseText } from '#lib/core/dose/dose.ts';
+import { doseText } from '#lib/wording/dose.ts';
 import { cuesFor } from '#lib/core/exercise/family.ts';
 import { pictureOf } from '#lib/core/fit/picture.ts';
 import { arrangedMin } from '#lib/core/plan/week.ts';
@@ -17,6 +17,7 @@ import { languageOf, weekdayIn } from '#lib/wording/mine/names.ts';
 import { AXIS_NAME, regionName } from '#lib/wording/names.ts';
 import { flagName } from '#lib/wording/screening.ts';
 import { setupText } from '#lib/wording/setup.ts';
+import { inProse } from '#lib/wording/units.ts';
 import type { Measurement } from '../repo/sheet-repo.ts';
 import { effectiveChain } from '../record/effective-chain.ts';
 import { usualNow } from '../record/facts-of.ts';
@@ -66,7 +67,7 @@ export function handoutOf(r: ClientRecord, today: Day, practice: string): Handou
 				cues: cues.slice(0, CUES),
 				cautions: snapshot.cautions.slice(0, CAUTIONS),
 				figure: w === undefined ? undefined : pictureOf(w.step, ctx, setup).at(1),
-				alt: `${snapshot.title}: ${snapshot.what}`
+				alt: `${snapshot.title}: ${inProse(snapshot.what)}`
 			};
 		}),
 		week:

@@ -26,7 +26,7 @@ export function headView(r: ClientRecord, licensed: boolean, today: Day): HeadVi
 		age: ageOn(head.born, today),
 		occupation: head.occupation ?? '',
 		regions: regionsOf(r).map(regionName),
-		build: `${lengthText(head.setting.heightCm, head.setting.units)}, ${massText(head.setting.massKg, head.setting.units)}`,
+		build: `${lengthText(head.setting.heightCm)}, ${massText(head.setting.massKg)}`,
 		technique: head.setting.technique === null ? null : TECHNIQUE_NAME[head.setting.technique],
 		policy: POLICY_NAME[head.setting.policyId] ?? head.setting.policyId,
 		goal: head.setting.goal,

@@ -17,6 +17,7 @@ import type { MineView, MineWork } from '#lib/contract/mine.ts';
 import { easyText, hurtsText } from '#lib/wording/on-the-spot.ts';
 import { doseIn, particularsIn, setupIn, titleIn } from '#lib/wording/mine/how.ts';
 import { languageOf, type Language } from '#lib/wording/mine/names.ts';
+import { inProse } from '#lib/wording/units.ts';
 import { advancesToday, cardOn, linesOf, reaches, regionsOf, usualNow } from '../record/facts-of.ts';
 import { effectiveChain } from '../record/effective-chain.ts';
 import { fitContextOf, standingOf } from '../record/fit-of.ts';
@@ -52,7 +53,7 @@ function aloneOf(asked: Asked, work: Work): MineWork {
 	const setup = setupFor(work.step, fit, r.body);
 	const { sets, reps, unit = 'reps', loadKg } = work.dose;
 	return {
-		...{ exerciseId: null, prescriptionId: null, what: work.step.what },
+		...{ exerciseId: null, prescriptionId: null, what: inProse(work.step.what) },
 		title: titleIn(language, work.step.id, work.title),
 		...{ cues: [], cautions: [], how: [], note: null, region: null, other: null, mirror: false },
 		sides: work.sides === 'both-at-once' ? 1 : work.sides.length,
@@ -89,7 +90,7 @@ function exerciseOf(asked: Asked, exerciseId: string, work: Work | undefined): M
 		exerciseId: e.id,
 		prescriptionId: head.id,
 		title: titleIn(language, head.step, head.snapshot.title),
-		what: head.snapshot.what,
+		what: inProse(head.snapshot.what),
 		cues: (head.snapshot.cues.length > 0
 			? head.snapshot.cues
 			: family === undefined

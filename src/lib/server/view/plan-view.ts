@@ -2,7 +2,7 @@
 import { GROUPS, inGroups } from '#lib/core/exercise/plan-order.ts';
 import { stepAnywhere } from '#lib/core/exercise/family.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
-import { doseText } from '#lib/core/dose/dose.ts';
+import { doseText } from '#lib/wording/dose.ts';
 import { moreUprightDeg } from '#lib/core/fit/more-upright.ts';
 import type { EndedWork, PlannedWork, PlanView, Tried } from '#lib/contract/plan-view.ts';
 import { decisionSentence } from '#lib/wording/decision.ts';

@@ -7,7 +7,7 @@ import { questionnaire } from '#lib/catalogue/questionnaires.ts';
 import { ageOn, type Day } from '#lib/core/base/calendar-day.ts';
 import { SIDES, type Side } from '#lib/core/body/axis.ts';
 import type { Decision } from '#lib/core/decision/trace.ts';
-import { doseText } from '#lib/core/dose/dose.ts';
+import { doseText } from '#lib/wording/dose.ts';
 import { changeOf } from '#lib/core/measure/change.ts';
 import { judgeTest, type TestPerson, type TestSpec } from '#lib/core/measure/function-test.ts';
 import { totalChange } from '#lib/core/measure/questionnaire.ts';

@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** How to build the height here, or how to begin without one, and what to do when it hurts. */
-	import { SOFTEN } from '#lib/wording/setup.ts';
+	import { softenText } from '#lib/wording/setup.ts';
+	import { aboutText, cmText } from '#lib/wording/units.ts';
 	import type { CardReading } from './reading.ts';
 
 	interface Props {
@@ -8,14 +9,14 @@
 	}
 	let { card }: Props = $props();
 	const { build, given, length, atHome } = $derived(card);
-	const pads = $derived((build?.pads ?? []).map((p) => `${p} cm`).join(' + '));
+	const pads = $derived((build?.pads ?? []).map((p) => cmText(p)).join(' + '));
 	const reaches = $derived(
 		build === undefined
 			? ''
 			: build.short > 0
-				? `; ${build.short} cm too low, nothing here reaches`
+				? `; ${cmText(build.short)} too low, nothing here reaches`
 				: build.reaches > (given.seatCm ?? 0)
-					? `, which stands ${build.reaches} cm`
+					? `, which stands ${cmText(build.reaches)}`
 					: ''
 	);
 </script>
@@ -23,13 +24,14 @@
 {#if build !== undefined}
 	<p class="text-sm">
 		<strong>Build it:</strong>
-		{build.seat} cm seat{pads ? ` + ${pads}` : ''}{reaches}. Start there; raise it 2–3 cm if it hurts.
+		{cmText(build.seat)} seat{pads ? ` + ${pads}` : ''}{reaches}. Start there; raise it {aboutText(2, 3)} if it
+		hurts.
 	</p>
 {:else}
 	<p class="text-sm">
 		<strong>Start there;</strong> confirm it on the client’s own symptoms{length === null
 			? ''
-			: `, and ${SOFTEN[length.of]}`}.{length?.of === 'feetCm'
+			: `, and ${softenText(length.of)}`}.{length?.of === 'feetCm'
 			? ' Feet are counted from the shoulder to the ankle.'
 			: ''}
 	</p>

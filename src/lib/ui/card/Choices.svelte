@@ -3,6 +3,7 @@
 	import { placeOf, placesOf, unusual } from '#lib/core/exercise/choice.ts';
 	import type { Choice, Chosen } from '#lib/core/exercise/family.ts';
 	import type { Step } from '#lib/core/exercise/family.ts';
+	import { inProse } from '#lib/wording/units.ts';
 	import Fold from '../Fold.svelte';
 	import FeetView from './FeetView.svelte';
 
@@ -18,7 +19,7 @@
 	const at = (c: Choice): string => placeOf(c, step.chosen).id;
 	const line = $derived(
 		placesOf(step)
-			.map(([c, p]) => `${c.title} ${p.title}`)
+			.map(([c, p]) => `${c.title} ${inProse(p.title)}`)
 			.join(' · ')
 	);
 </script>
@@ -45,8 +46,8 @@
 									checked={at(c) === p.id}
 									onchange={() => pick({ ...step.chosen, [c.id]: p.id })}
 									class="sr-only"
-									aria-label="{c.title} {p.title}"
-								/>{p.title}</label
+									aria-label="{c.title} {inProse(p.title)}"
+								/>{inProse(p.title)}</label
 							>
 						{/each}
 					</div>

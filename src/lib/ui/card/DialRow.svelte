@@ -4,6 +4,7 @@
 	import { SETUP_LENGTHS } from '#lib/core/movement/set-up-length.ts';
 	import { AXIS_NAME, CHECK_NAME, sideBefore } from '#lib/wording/names.ts';
 	import { LENGTH_NAME } from '#lib/wording/setup.ts';
+	import { cmText } from '#lib/wording/units.ts';
 	import type { CardReading } from './reading.ts';
 
 	interface Props {
@@ -16,6 +17,9 @@
 	}
 	let { card, byHand, dialled, dial, mirrorIt }: Props = $props();
 	const { length, shorts, asked } = $derived(card);
+	const lengthText = $derived(
+		length === null ? '' : length.unit === 'deg' ? `${length.value} degrees` : cmText(length.value)
+	);
 	const bounds = $derived(length === null ? [0, 0] : SETUP_LENGTHS[length.of].slider);
 	const worst = $derived(shorts[0]);
 	const ranges = $derived(
@@ -41,6 +45,7 @@
 				oninput={(e: Event) => dial(Number((e.currentTarget as HTMLInputElement).value))}
 				class="min-h-9 w-auto grow bg-transparent accent-(--accent)"
 				aria-label="{LENGTH_NAME[length.of]}, {length.unit === 'deg' ? 'degrees' : 'cm'}"
+				aria-valuetext={lengthText}
 				data-testid="dial"
 			/></label
 		>

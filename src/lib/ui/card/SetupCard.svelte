@@ -11,6 +11,7 @@
 	import type { Band } from '#lib/core/posture/band.ts';
 	import { AXIS_NAME } from '#lib/wording/names.ts';
 	import { reachText } from '#lib/wording/setup.ts';
+	import { inProse } from '#lib/wording/units.ts';
 	import MovingFigure from '../MovingFigure.svelte';
 	import Rows from '../Rows.svelte';
 	import { movingOfStep } from '../scene.ts';
@@ -74,7 +75,7 @@
 
 <section aria-label="Set-up card" data-testid="setup-card">
 	<h2>{step.title}</h2>
-	<p class="label">{step.what}</p>
+	<p class="label">{inProse(step.what)}</p>
 	<CardNotes {fit} upright={card.upright} />
 	<CardVerdict {step} {fit} {ctx} {card} {reach} />
 	{#if p.wedge}<WedgeOffer

@@ -3,6 +3,7 @@
 	import type { TechniqueRow } from '#lib/core/fit/compare-techniques.ts';
 	import type { Technique } from '#lib/core/posture/problem.ts';
 	import { CHECK_NAME, TECHNIQUE_NAME } from '#lib/wording/names.ts';
+	import { cmText } from '#lib/wording/units.ts';
 	import Rows from '../Rows.svelte';
 
 	interface Props {
@@ -12,7 +13,7 @@
 	let { techniques, used }: Props = $props();
 	const deep = $derived(techniques[0]?.unit === 'deg');
 	const reachOf = ({ reach, unit }: TechniqueRow): string =>
-		reach === null ? 'none' : unit === 'cm' ? `${Math.ceil(reach)} cm` : `${Math.floor(reach)}°`;
+		reach === null ? 'none' : unit === 'cm' ? cmText(Math.ceil(reach)) : `${Math.floor(reach)}°`;
 </script>
 
 <Rows

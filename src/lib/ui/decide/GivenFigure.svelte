@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** Something prescribed, drawn for this body, with its dose and set-up. */
-	import { doseText } from '#lib/core/dose/dose.ts';
+	import { doseText } from '#lib/wording/dose.ts';
 	import type { Given } from '#lib/contract/slip-view.ts';
 	import { setupText } from '#lib/wording/setup.ts';
 	import type { Figure } from '#lib/core/figure/shape.ts';

@@ -3,7 +3,7 @@
 	import { enhance } from '$app/forms';
 	import { chosenField } from '#lib/contract/setup-form.ts';
 	import type { NowView } from '#lib/contract/plan-view.ts';
-	import { doseText } from '#lib/core/dose/dose.ts';
+	import { doseText } from '#lib/wording/dose.ts';
 	import type { Particulars } from '#lib/core/dose/particulars.ts';
 	import type { Step } from '#lib/core/exercise/family.ts';
 	import type { SolvedSetup } from '#lib/core/movement/context.ts';

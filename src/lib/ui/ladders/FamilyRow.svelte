@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** A ladder at a glance: figure, where the client is, a mark a step, what holds the next. */
-	import { doseText, type PrescribedDose } from '#lib/core/dose/dose.ts';
+	import type { PrescribedDose } from '#lib/core/dose/dose.ts';
+	import { doseText } from '#lib/wording/dose.ts';
 	import { isOpen } from '#lib/core/fit/open.ts';
 	import type { FitContext, SolvedSetup } from '#lib/core/movement/context.ts';
 	import { setupText } from '#lib/wording/setup.ts';

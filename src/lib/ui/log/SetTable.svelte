@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** One row a set: done, effort, clean; holds are timed. */
+	import { inUnits, unitName } from '#lib/wording/units.ts';
 	import Field from '../Field.svelte';
 	import HoldTimer from '../HoldTimer.svelte';
 	import Rows from '../Rows.svelte';
@@ -27,7 +28,7 @@
 		'effort',
 		legs ? `clean, ${legs.own}` : 'clean',
 		...(legs ? [`clean, ${legs.other}`] : []),
-		...(loaded ? ['kg', 'let down after', 'to kg'] : [])
+		...(loaded ? [unitName('kg'), 'let down after', `to ${unitName('kg')}`] : [])
 	]);
 	const columns = $derived([
 		'reps',
@@ -42,7 +43,7 @@
 			: column === 'effort'
 				? (s.v.effort ?? '')
 				: column === 'load'
-					? String(dose.loadKg)
+					? String(inUnits(dose.loadKg, 'kg'))
 					: '';
 </script>
 
@@ -64,6 +65,8 @@
 						hideLabel
 						bind:value={s.sets[`${i}.${f}`]}
 						inputmode="numeric"
+						unit={f === 'load' || f === 'dropTo' ? 'kg' : ''}
+						hideUnit
 						placeholder={usual(f)}
 						wrong={wrong(`set.${i}.${f}`)}
 						width="{legs || loaded ? 'w-14' : 'w-18'} min-h-12"

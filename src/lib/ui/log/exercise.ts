@@ -1,5 +1,6 @@
 /** An exercise as the log page has it, once something is prescribed. */
 import { setupText } from '#lib/wording/setup.ts';
+import { kgText } from '#lib/wording/units.ts';
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
 import type { Particulars } from '#lib/core/dose/particulars.ts';
 import type { SolvedSetup } from '#lib/core/movement/context.ts';
@@ -63,7 +64,7 @@ export function doseLine(e: ExerciseToLog): string {
 	const setup = setupText(e.head.setup);
 	return [
 		`${sets} × ${reps}${counted}`,
-		...(loadKg > 0 ? [`${loadKg} kg`] : []),
+		...(loadKg > 0 ? [kgText(loadKg)] : []),
 		...(setup ? [setup] : [])
 	].join(' · ');
 }

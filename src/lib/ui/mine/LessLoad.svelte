@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** The weight is let down: to how much, and after how many of this set. */
 	import type { MineWork } from '#lib/contract/mine.ts';
+	import { typedMetric, unitName } from '#lib/wording/units.ts';
 	import Because from './Because.svelte';
 	import { mineHere } from './context.ts';
 	import { lessFrom, type Did } from './run.ts';
@@ -15,13 +16,13 @@
 	const { say } = mineHere();
 	let after = $state('0');
 	let kg = $state('');
-	const letDown = (): void => change(lessFrom(w, dose, did, Number(after), kg.replace(',', '.')));
+	const letDown = (): void => change(lessFrom(w, dose, did, Number(after), typedMetric(kg, 'kg') ?? ''));
 	const FIELD = 'min-h-12 w-20 rounded-md border border-edge bg-sheet px-3';
 </script>
 
 <div class="grid gap-2 border-l-3 border-edge pl-3">
 	<label class="flex items-center justify-between gap-3"
-		>{say('lessTo')}<input
+		>{say('lessTo', { unit: unitName('kg') })}<input
 			class={FIELD}
 			inputmode="decimal"
 			maxlength="6"

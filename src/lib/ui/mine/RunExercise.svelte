@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** One exercise as it is done: drawn large and moving, one big button, the ways out of the ordinary under it. */
 	import type { MineWork } from '#lib/contract/mine.ts';
+	import { kgText } from '#lib/wording/units.ts';
 	import Score from '../Score.svelte';
 	import Because from './Because.svelte';
 	import { mineHere } from './context.ts';
@@ -93,7 +94,7 @@
 	<h2 class="text-2xl">{w.title}</h2>
 	<p class="text-xl font-bold" data-testid="dose">
 		{dose.sets} × {dose.reps}{unit}{w.loadKg > 0
-			? ` · ${did.less?.toKg ?? w.loadKg} kg`
+			? ` · ${kgText(did.less?.toKg ?? w.loadKg)}`
 			: ''}{#if run.lighter || w.lighter}<span class="text-base font-normal text-caution">
 				{say('lighter')}</span
 			>{/if}

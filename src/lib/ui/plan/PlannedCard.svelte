@@ -2,7 +2,7 @@
 	/** One exercise of a plan: drawn as it is set up, how much, since when, what it waits for, what was tried before. */
 	import { dragHandle } from 'svelte-dnd-action';
 	import type { PlannedWork } from '#lib/contract/plan-view.ts';
-	import { doseText } from '#lib/core/dose/dose.ts';
+	import { doseText } from '#lib/wording/dose.ts';
 	import type { Figure } from '#lib/core/figure/shape.ts';
 	import { ago, shortDay } from '#lib/wording/days.ts';
 	import { regionName } from '#lib/wording/names.ts';

@@ -3,6 +3,7 @@
 	import { enhance } from '$app/forms';
 	import { shortDay } from '#lib/wording/days.ts';
 	import { CONSENT_TEXT } from '#lib/wording/intake.ts';
+	import { inUnits, unitName } from '#lib/wording/units.ts';
 	import Act from '../Act.svelte';
 	import Field from '../Field.svelte';
 	import AtHome from '../AtHome.svelte';
@@ -28,6 +29,7 @@
 		readonly say: (text: string) => void;
 	}
 	let { formId, home, wrong, say }: Props = $props();
+	const listed = (heights: readonly number[]): string => heights.map((h) => inUnits(h, 'cm')).join(', ');
 	const when = (c: Props['home']['consents'][number]): string =>
 		c.day === null ? '' : ` · ${c.given ? 'agreed' : 'not, as said'} ${shortDay(c.day)}`;
 </script>
@@ -46,8 +48,9 @@
 			name="seats"
 			of="home"
 			label="Chairs at home, as measured"
-			unit="cm"
-			value={home.homeHeights.seats.join(', ')}
+			unit={unitName('cm')}
+			asTyped
+			value={listed(home.homeHeights.seats)}
 			wrong={wrong('seats')}
 			width="w-36"
 		/>
@@ -55,8 +58,9 @@
 			name="steps"
 			of="home"
 			label="Steps at home, as measured"
-			unit="cm"
-			value={home.homeHeights.steps.join(', ')}
+			unit={unitName('cm')}
+			asTyped
+			value={listed(home.homeHeights.steps)}
 			wrong={wrong('steps')}
 			width="w-36"
 		/>

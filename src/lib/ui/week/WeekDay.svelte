@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** One day of the week: what is done, in its order, with its minutes. Turns are dragged, or carried with the keyboard. */
 	import { type DndEvent, dndzone } from 'svelte-dnd-action';
-	import { doseText } from '#lib/core/dose/dose.ts';
+	import { doseText } from '#lib/wording/dose.ts';
 	import { circuitOf } from '#lib/core/plan/circuit.ts';
 	import type { Work } from '#lib/core/plan/work.ts';
 	import { WEEKDAYS } from '#lib/wording/intake.ts';

@@ -47,7 +47,7 @@ export const de: Readonly<Record<MineKey, string>> = {
 	sure: 'Wie sicher fühlen Sie sich bei diesen Übungen?',
 	sureEnds: 'gar nicht|ganz',
 	lessLoad: 'Weniger Gewicht',
-	lessTo: 'Auf wie viele kg',
+	lessTo: 'Auf wie viele {{unit}}',
 	lessAfter: 'Nach wie vielen dieses Satzes',
 	breathIn: 'ein',
 	breathOut: 'aus',

@@ -44,7 +44,7 @@ export const en = {
 	sure: 'How sure do you feel about these exercises?',
 	sureEnds: 'not at all|fully',
 	lessLoad: 'Less weight',
-	lessTo: 'Down to how many kg',
+	lessTo: 'Down to how many {{unit}}',
 	lessAfter: 'After how many of this set',
 	breathIn: 'in',
 	breathOut: 'out',

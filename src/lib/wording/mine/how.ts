@@ -1,11 +1,12 @@
 /** How an exercise is done, in the language of a client's own page: its name, its set-up's length, its dose, and what else was prescribed. */
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
-import { doseText } from '#lib/core/dose/dose.ts';
+import { doseText } from '../dose.ts';
 import type { Particulars } from '#lib/core/dose/particulars.ts';
 import { lengthIn, type SolvedSetup } from '#lib/core/movement/context.ts';
 import type { Length } from '#lib/core/movement/set-up-length.ts';
 import { particularsText } from '../plan.ts';
 import { chosenText, lengthValue, setupText } from '../setup.ts';
+import { kgText } from '../units.ts';
 import type { Language } from './names.ts';
 import { STEPS_DE } from './steps-de.ts';
 
@@ -39,7 +40,7 @@ export function doseIn(language: Language, d: Dose): string {
 	if (language === 'en') return doseText(d);
 	const rounds = `${d.sets} ${d.sets === 1 ? 'Runde' : 'Runden'} zu `;
 	const unit = d.unit === undefined ? '' : UNIT_DE[d.unit];
-	const load = d.loadKg > 0 ? ` ${String(d.loadKg).replace('.', ',')} kg` : '';
+	const load = d.loadKg > 0 ? ` ${kgText(d.loadKg).replace('.', ',')}` : '';
 	return `${d.school === 'rounds' ? rounds : `${d.sets}×`}${d.reps}${unit}${load}`;
 }
 

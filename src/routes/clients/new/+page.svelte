@@ -76,6 +76,7 @@
 						name="heightCm"
 						label="Height"
 						unit="cm"
+						asTyped
 						inputmode="decimal"
 						wrong={wrong('heightCm')}
 						width="w-20"
@@ -84,6 +85,7 @@
 						name="massKg"
 						label="Mass"
 						unit="kg"
+						asTyped
 						inputmode="decimal"
 						wrong={wrong('massKg')}
 						width="w-20"

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { doseText } from '#lib/core/dose/dose.ts';
+	import { doseText } from '#lib/wording/dose.ts';
 	import Act from '#lib/ui/Act.svelte';
 	import Choice from '#lib/ui/Choice.svelte';
 	import Field from '#lib/ui/Field.svelte';

@@ -4,7 +4,7 @@ import { findStep } from '#lib/catalogue/families.ts';
 import { text, uuid } from '#lib/contract/basics.ts';
 import { particularsOf } from '#lib/contract/particulars.ts';
 import { prescribeForm, setupOf } from '#lib/contract/setup-form.ts';
-import { doseText } from '#lib/core/dose/dose.ts';
+import { doseText } from '#lib/wording/dose.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { refusal, refuseShape } from '#lib/server/http/respond.ts';
 import { formOf } from '#lib/server/http/form-of.ts';

@@ -21,7 +21,7 @@
 	import { refusedText } from '#lib/ui/wrong.ts';
 	import { isAlone } from '#lib/core/plan/signed-week.ts';
 	import { tooClose } from '#lib/core/plan/spread.ts';
-	import { doseText } from '#lib/core/dose/dose.ts';
+	import { doseText } from '#lib/wording/dose.ts';
 	import { shortDay } from '#lib/wording/days.ts';
 	import { gaveWayText } from '#lib/wording/week.ts';
 
