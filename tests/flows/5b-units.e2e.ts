@@ -13,7 +13,7 @@ async function written(browser: Browser, units: string, order: string): Promise<
 	await expect(page).toHaveURL(/\/practice\/people$/);
 	await visit(page, '/practice/settings');
 	await page.getByLabel('Units').selectOption(units);
-	await page.getByLabel('Of two typed numbers').selectOption(order);
+	await page.getByLabel('Days are written').selectOption(order);
 	await page.getByRole('button', { name: 'Keep' }).click();
 	await expect(page.getByTestId('done')).toContainText('Kept');
 	await page.context().close();

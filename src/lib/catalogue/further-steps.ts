@@ -103,7 +103,7 @@ const SQUATS: readonly Further[] = [
 		step: step(
 			'loaded-momentum-rise',
 			'Momentum rise with a weight',
-			'Swing, kg',
+			'Swing, load',
 			'One weight held at the chest, then two at the sides; two to five kilograms.',
 			{
 				dials: { support: 'fingertips', surface: 'raised-seat', load: 'light' },

@@ -17,8 +17,8 @@ export const UNITS_NAME = { metric: 'cm, kg', imperial: 'ft in, lb' } as const;
 
 export const WEEK_NAME = { 1: 'Monday', 0: 'Sunday' } as const;
 export const DATE_ORDER_NAME = {
-	'day-month': 'the first is the day (12/3 is 12 March)',
-	'month-day': 'the first is the month (3/12 is 12 March)'
+	'day-month': 'the day first: 12 Mar, 12/3',
+	'month-day': 'the month first: Mar 12, 3/12'
 } as const satisfies Record<DateOrder, string>;
 export const TRAINER_SIGNS_NAME = {
 	delegated: 'all of it',

@@ -36,7 +36,7 @@ const LABEL: Readonly<Record<keyof PracticeSettings, string>> = {
 	technique: 'technique of new clients',
 	emergencyWords: 'words beside the emergency number',
 	weekStart: 'first day of the week',
-	dateOrder: 'order of typed days',
+	dateOrder: 'order of days',
 	screeningWeeks: 'weeks a screening holds',
 	retestWeeks: 'weeks a measured range holds',
 	brace: 'bracing of new clients',

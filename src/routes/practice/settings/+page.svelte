@@ -57,7 +57,7 @@
 		<Choice name="weekStart" label="The week begins on" value={shown.weekStart} items={itemsOf(WEEK_NAME)} />
 		<Choice
 			name="dateOrder"
-			label="Of two typed numbers"
+			label="Days are written"
 			value={shown.dateOrder}
 			items={itemsOf(DATE_ORDER_NAME)}
 		/>
