@@ -274,7 +274,8 @@ export function clientOf(s: Spec): ClientRecord {
 			equipment: EQUIPMENT.filter((e) => !s.lacks.includes(e)),
 			delegations: [],
 			practice: { screeningWeeks: null, retestWeeks: null, trainerSigns: 'delegated' },
-			own: []
+			own: [],
+			courses: []
 		},
 		families: FAMILIES
 	};

@@ -15,26 +15,12 @@ import {
 	type CourseFacts
 } from '../core/fit/course.ts';
 import type { Shown } from '../core/fit/gate.ts';
-import { nobody } from '../core/fit/stands.ts';
-import { COURSES, courseById } from './courses.ts';
+import { unlimited } from '../core/fit/stands.ts';
+import { COURSES, courseAmong } from './courses.ts';
 import { FAMILIES, findStep } from './families.ts';
 
-const tolerated = (deg: number) => {
-	const side = { painFree: deg, tolerable: deg, end: deg + 10, date: '2000-01-01', loaded: true };
-	return { left: side, right: side };
-};
 /** A body without limits. */
-const FREE = {
-	...nobody(),
-	envelope: Object.fromEntries(
-		[
-			...[['kneeFlexion', 150] as const, ['thighTrunkFlexion', 150] as const, ['hipAbduction', 60] as const],
-			...[['weightBearingDorsiflexion', 45] as const, ['straightLegRaise', 110] as const],
-			...[['hipExtension', 30] as const, ['bigToeExtension', 90] as const, ['forwardBow', 120] as const],
-			...[['hipInternalRotation', 60] as const, ['hipExternalRotation', 70] as const]
-		].map(([axis, deg]) => [axis, tolerated(deg)])
-	)
-};
+const FREE = unlimited();
 const facts = (patch: Partial<CourseFacts> = {}): CourseFacts => ({
 	families: FAMILIES,
 	ctx: FREE,
@@ -103,13 +89,13 @@ describe('every shipped course', () => {
 			for (const s of c.stages.flatMap((x) => x.steps))
 				for (const id of [s.step, ...(s.instead ?? [])])
 					for (const t of c.spares ?? []) expect(findStep(id)!.step.tags, `${c.id} ${id}`).not.toContain(t);
-		expect(courseById('toes-spared')!.spares).toEqual(['toes-bent']);
-		expect(courseById('back-spared-legs')!.spares).toContain('spine-load');
+		expect(courseAmong([], 'toes-spared')!.spares).toEqual(['toes-bent']);
+		expect(courseAmong([], 'back-spared-legs')!.spares).toContain('spine-load');
 	});
 });
 
 describe('a step that cannot be given', () => {
-	const course = courseById('knee-two-phases')!;
+	const course = courseAmong([], 'knee-two-phases')!;
 	it('left out for this client gives way to what stands in', () => {
 		const families = laddersWithout(FAMILIES, ['clamshell']);
 		const found = courseStanding(course, facts({ families })).stages[0]!.steps.find(
@@ -142,7 +128,7 @@ describe('a step that cannot be given', () => {
 });
 
 describe('a later stage waits', () => {
-	const course = courseById('knee-two-phases')!;
+	const course = courseAmong([], 'knee-two-phases')!;
 	it('for the one that is worked on, by name; what is reached, or of no stage, does not', () => {
 		const at = courseStanding(course, facts());
 		expect(waitsForStage(at, 'standard-seat')?.title).toBe('Quiet and awake');
@@ -155,7 +141,7 @@ describe('a later stage waits', () => {
 
 describe('orders of the schools', () => {
 	const ordered = (id: string, stage: number): readonly (string | undefined)[] => {
-		const c = courseById(id)!;
+		const c = courseAmong([], id)!;
 		const { stages } = courseStanding(c, facts());
 		return inOrder(c, stages[stage]!.steps, FAMILIES).map((s) => s.step);
 	};
@@ -178,7 +164,7 @@ describe('orders of the schools', () => {
 });
 
 describe('what is wrong with a course is said with its place and the mend', () => {
-	const good = courseById('knee-two-phases')!;
+	const good = courseAmong([], 'knee-two-phases')!;
 	const faults = (
 		patch: Partial<Course>,
 		families: Readonly<Record<string, ExerciseFamily>> = FAMILIES

@@ -2,7 +2,7 @@
  * The courses the trade uses: what is done first, what waits for it, what stands in. Data; adding one is a row.
  * @source common-practice every course
  */
-import type { Course, Stage, StageStep } from '../core/fit/course.ts';
+import type { Course, OwnCourse, Stage, StageStep } from '../core/fit/course.ts';
 
 const or = (step: string, ...instead: readonly string[]): StageStep => ({ step, instead });
 const stage = (id: string, title: string, ...steps: readonly (string | StageStep)[]): Stage => ({
@@ -214,4 +214,9 @@ export const COURSES: readonly Course[] = [
 	}
 ];
 
-export const courseById = (id: string): Course | undefined => COURSES.find((c) => c.id === id);
+/** A practice's own beside those of the trade; ids of the two never meet. */
+export const courseAmong = (own: readonly OwnCourse[], id: string): OwnCourse | undefined =>
+	[...COURSES, ...own].find((c) => c.id === id);
+
+/** One that is retired stays for whoever is on it, and is begun no more. */
+export const isBegun = (course: OwnCourse): boolean => course.retired !== true;

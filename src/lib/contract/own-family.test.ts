@@ -5,7 +5,8 @@ import { FAMILIES } from '../catalogue/families.ts';
 import type { ExerciseFamily, Step } from '../core/exercise/family.ts';
 import { search, searchIndex } from '../core/exercise/search.ts';
 import { standFaults } from '../core/fit/stands.ts';
-import { lineOf, readFamilies } from './own-family.ts';
+import { readFamilies } from './own-family.ts';
+import { lineOf } from './read-list.ts';
 
 const seat = FAMILIES.squat?.steps.find((s) => s.id === 'standard-seat') as Step;
 const own = (patch: Partial<Step> = {}, more: readonly Step[] = []): ExerciseFamily => ({

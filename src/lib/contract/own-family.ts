@@ -17,21 +17,9 @@ import {
 import { otherEndOf } from '#lib/core/exercise/family.ts';
 import { LOAD_PLACES, STANCES, TECHNIQUES } from '#lib/core/posture/problem.ts';
 import { type Length, lengthKind } from '#lib/core/movement/set-up-length.ts';
-import { firstIssue } from './basics.ts';
-import { asks, choice, dials, line, n, pose, usually } from './own-parts.ts';
+import { placeIn, readList, type ReadFault } from './read-list.ts';
+import { asks, choice, dials, line, n, ownId, pose, stepId, usually } from './own-parts.ts';
 
-/** Own ids never meet a catalogue id, today's or tomorrow's. */
-const ownId = z
-	.string()
-	.regex(
-		/^own-[a-z0-9]+(-[a-z0-9]+)*$/,
-		'An id of your own begins with “own-”, then small letters, digits and hyphens: own-sofa-rise.'
-	)
-	.max(60);
-const stepId = z
-	.string()
-	.regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'A step id is small letters, digits and hyphens.')
-	.max(60);
 const length = (of: Length) => n(...lengthKind(of).possible);
 const load = z.strictObject({ kg: n(0, 300), at: z.enum(LOAD_PLACES) }).exactOptional();
 const technique = z.enum(TECHNIQUES).exactOptional();
@@ -239,134 +227,12 @@ export const ownFamily = z.strictObject({
 	cautions: z.array(line(300)).max(6)
 });
 
-export interface ReadFault {
-	/** Line of the file, from 1; null where it cannot be told. */
-	readonly line: number | null;
-	readonly place: string;
-	readonly message: string;
-}
-
-/** More than a practice writes; a longer list is something else. */
-const MOST_FAMILIES = 60;
-/** Shown at once; the rest comes when these are mended. */
-export const MOST_FAULTS = 40;
-
 export type Read =
 	| { readonly ok: true; readonly families: readonly ExerciseFamily[] }
 	| { readonly ok: false; readonly faults: readonly ReadFault[] };
 
 /** Reads a file of one family or a list; every family must hold, or none is taken. */
 export function readFamilies(file: string): Read {
-	let value: unknown;
-	try {
-		value = JSON.parse(file);
-	} catch (e) {
-		const at = /position (\d+)/.exec(String(e));
-		return {
-			ok: false,
-			faults: [
-				{
-					line: at === null ? null : lineAt(file, Number(at[1])),
-					place: '',
-					message: 'This is not JSON: a bracket, quote or comma is missing or too many near here.'
-				}
-			]
-		};
-	}
-	const list = Array.isArray(value) ? value : [value];
-	if (list.length === 0)
-		return { ok: false, faults: [{ line: 1, place: '', message: 'There is no family in this file.' }] };
-	if (list.length > MOST_FAMILIES)
-		return {
-			ok: false,
-			faults: [
-				{ line: 1, place: '', message: `${list.length} families in one file; at most ${MOST_FAMILIES}.` }
-			]
-		};
-	const faults: ReadFault[] = [];
-	const families: ExerciseFamily[] = [];
-	for (const [i, one] of list.entries()) {
-		if (faults.length >= MOST_FAULTS) break;
-		const parsed = ownFamily.safeParse(one);
-		if (parsed.success) {
-			families.push(parsed.data as unknown as ExerciseFamily);
-			continue;
-		}
-		const issue = firstIssue(parsed.error);
-		const keys = issue.path === '' ? [] : issue.path.split('.');
-		faults.push({
-			line: lineOf(file, Array.isArray(value) ? [String(i), ...keys] : keys),
-			place: placeOf(one, keys),
-			message: issue.message
-		});
-	}
-	return faults.length === 0 ? { ok: true, families } : { ok: false, faults };
-}
-
-const lineAt = (file: string, position: number): number => file.slice(0, position).split('\n').length;
-
-/** "own-sofa/own-sofa-rise: posture.seatCm", as far as the ids are there. */
-function placeOf(family: unknown, keys: readonly string[]): string {
-	const id = (v: unknown): string =>
-		typeof v === 'object' && v !== null && typeof (v as { id?: unknown }).id === 'string'
-			? (v as { id: string }).id
-			: '?';
-	const step =
-		keys[0] === 'steps' && keys[1] !== undefined
-			? (family as { steps?: unknown[] }).steps?.[Number(keys[1])]
-			: undefined;
-	return step === undefined
-		? `${id(family)}: ${keys.join('.')}`
-		: `${id(family)}/${id(step)}: ${keys.slice(2).join('.')}`;
-}
-
-/**
- * Line of a path in JSON text: walks keys and items at their own depth. A key that is not in the text answers the line of what should
- * hold it.
- */
-export function lineOf(file: string, path: readonly string[]): number {
-	let position = 0;
-	for (const key of path) {
-		const found = childAt(file, position, key);
-		if (found === null) break;
-		position = found;
-	}
-	return lineAt(file, position);
-}
-
-/** Where the value of a key, or the item of an index, begins inside the value at a position. */
-function childAt(file: string, from: number, key: string): number | null {
-	let depth = 0;
-	let item = 0;
-	let i = from;
-	while (i < file.length && /\s/.test(file[i] as string)) i++;
-	const isList = file[i] === '[';
-	if (!isList && file[i] !== '{') return null;
-	if (isList && key === '0') return i + 1;
-	for (; i < file.length; i++) {
-		const c = file[i] as string;
-		if (c === '"') {
-			const end = stringEnd(file, i);
-			if (!isList && depth === 1 && file.slice(i + 1, end) === key) {
-				const colon = /^\s*:\s*/.exec(file.slice(end + 1));
-				if (colon !== null) return end + 1 + colon[0].length;
-			}
-			i = end;
-		} else if (c === '{' || c === '[') depth++;
-		else if (c === '}' || c === ']') {
-			if (--depth === 0) return null;
-		} else if (c === ',' && depth === 1 && isList && String(++item) === key) {
-			const gap = /^\s*/.exec(file.slice(i + 1));
-			return i + 1 + (gap?.[0].length ?? 0);
-		}
-	}
-	return null;
-}
-
-function stringEnd(file: string, start: number): number {
-	for (let i = start + 1; i < file.length; i++) {
-		if (file[i] === '\\') i++;
-		else if (file[i] === '"') return i;
-	}
-	return file.length;
+	const read = readList<ExerciseFamily>(file, ownFamily, ['family', 'families'], placeIn('steps'));
+	return read.ok ? { ok: true, families: read.list } : read;
 }

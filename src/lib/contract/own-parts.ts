@@ -8,6 +8,18 @@ import { text } from './basics.ts';
 
 export const line = (max: number) => text(max).refine((s) => s !== '', 'Something is needed here.');
 export const n = (low: number, high: number) => z.number().min(low).max(high);
+/** Own ids never meet a catalogue id, today's or tomorrow's. */
+export const ownId = z
+	.string()
+	.regex(
+		/^own-[a-z0-9]+(-[a-z0-9]+)*$/,
+		'An id of your own begins with “own-”, then small letters, digits and hyphens: own-sofa-rise.'
+	)
+	.max(60);
+export const stepId = z
+	.string()
+	.regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'A step id is small letters, digits and hyphens.')
+	.max(60);
 export const direction = n(-360, 360);
 const leg = z.strictObject({
 	thigh: direction,

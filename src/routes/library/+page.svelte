@@ -23,7 +23,8 @@
 	const index = $derived(searchIndex(families, (c) => names[c] ?? c));
 	let query = $state(page.url.searchParams.get('q') ?? '');
 	let course = $state(page.url.searchParams.get('course') ?? '');
-	const picked = $derived(COURSES.find((c) => c.id === course));
+	const courses = $derived([...COURSES, ...data.courses.map((c) => c.course)]);
+	const picked = $derived(courses.find((c) => c.id === course));
 	const inCourse = $derived(
 		picked && new Set(picked.stages.flatMap((s) => s.steps.flatMap((x) => [x.step, ...(x.instead ?? [])])))
 	);
@@ -78,9 +79,11 @@
 				autocomplete="off"
 			/>
 			<p class="label" role="status" data-testid="found">{found.length} of {index.length} steps</p>
-			<a href="/library/own" class="ml-auto">Own steps</a>
+			<span class="ml-auto flex gap-4"
+				><a href="/library/own">Own steps</a><a href="/library/course">Own courses</a></span
+			>
 		</div>
-		<Filters bind:position bind:kit bind:spares bind:course courses={COURSES} />
+		<Filters bind:position bind:kit bind:spares bind:course {courses} />
 		{#if picked}<CourseList course={picked} choose={(id) => (chosen = id)} />{/if}
 		{#snippet row(e: (typeof found)[number])}
 			<li>

@@ -40,6 +40,11 @@ export interface Course {
 	readonly sources: readonly string[];
 }
 
+/** A practice's own course, as data; the trade's are never retired. */
+export interface OwnCourse extends Course {
+	readonly retired?: true;
+}
+
 /** What of a stage's step a client gets, and how far they are with it. */
 export interface CourseStep {
 	readonly asked: string;

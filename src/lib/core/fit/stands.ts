@@ -23,6 +23,16 @@ export function nobody(): FitContext {
 	};
 }
 
+/** An ordinary body that reaches the end of every joint, without a limit of any kind and with everything at hand: what it cannot do, nobody can. */
+export function unlimited(): FitContext {
+	const ends = AXES.map((axis) => {
+		const end = POSSIBLE_RANGE[axis][1];
+		const side = { painFree: end, tolerable: end, end, date: '2000-01-01', loaded: true };
+		return [axis, { left: side, right: side }] as const;
+	});
+	return { ...nobody(), envelope: Object.fromEntries(ends) };
+}
+
 const MEND: Readonly<Record<string, string>> = {
 	comAheadOfHeelLimit: 'it falls back: less depth, or arms and load further forward',
 	comBehindToeLimit: 'it falls forward: less load in front, or a lower handle',

@@ -21,6 +21,7 @@ import * as weekAndLink from './migrations/0014-week-and-link.ts';
 import * as heardBack from './migrations/0015-heard-back.ts';
 import * as jobs from './migrations/0016-jobs.ts';
 import * as sessions from './migrations/0017-sessions.ts';
+import * as ownCourses from './migrations/0018-own-courses.ts';
 
 const MIGRATIONS = [
 	foundation,
@@ -39,7 +40,8 @@ const MIGRATIONS = [
 	weekAndLink,
 	heardBack,
 	jobs,
-	sessions
+	sessions,
+	ownCourses
 ] as const;
 
 /** For tests: what belongs to a practice, and what of it is appended. */
@@ -48,7 +50,7 @@ export const APPENDED_TABLES = MIGRATIONS.flatMap((m) => m.TABLES)
 	.filter((t) => t.appended === true)
 	.map((t) => t.name);
 /** The newest one: a database without it is older than the program. */
-export const LAST_MIGRATION = sessions.name;
+export const LAST_MIGRATION = ownCourses.name;
 /** Every migration this program knows, oldest first. */
 export const KNOWN_MIGRATIONS: readonly string[] = MIGRATIONS.map((m) => m.name);
 const LOCK = 7_204_311;

@@ -343,6 +343,7 @@ export interface Tables {
 		opened_by?: string | null;
 	};
 	own_family: Appended & { family: string; content: Json; local_day: Days };
+	own_course: Appended & { course: string; content: Json; local_day: Days };
 	receipt: Appended & { verb: string; client_id: string | null; outcome: Json };
 	access_log: Appended & { client_id: string; what: string };
 	client_week: Appended & { client_id: string; local_day: Days; content: Json };

@@ -1,5 +1,5 @@
 /** The course a client is on and where they stand on it: judged from what they have shown, what fits them now, and what hurts. */
-import { courseById } from '#lib/catalogue/courses.ts';
+import { courseAmong } from '#lib/catalogue/courses.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import {
 	courseStanding,
@@ -43,7 +43,7 @@ export function courseOf(r: ClientRecord, today: Day): OnCourse | undefined {
 	known.set(r, days);
 	if (days.has(today)) return days.get(today);
 	const on = r.head.course;
-	const course = on === null ? undefined : courseById(on.course);
+	const course = on === null ? undefined : courseAmong(r.room.courses, on.course);
 	const found =
 		on === null || course === undefined
 			? undefined

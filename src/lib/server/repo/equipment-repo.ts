@@ -4,6 +4,7 @@ import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { PracticeIntervals } from '#lib/core/decision/policy.ts';
 import type { TrainerSigns } from '#lib/core/decision/trainer-signs.ts';
 import type { RackItem } from '#lib/core/dose/racks.ts';
+import type { OwnCourse } from '#lib/core/fit/course.ts';
 import type { Furniture } from '#lib/core/movement/furniture.ts';
 import { EQUIPMENT, type Equipment, type ExerciseFamily } from '#lib/core/exercise/family.ts';
 import { isHead } from '../db/heads.ts';
@@ -19,6 +20,8 @@ export interface Room {
 	readonly practice: PracticeIntervals & { readonly trainerSigns: TrainerSigns };
 	/** The practice's own families, the standing version of each. */
 	readonly own: readonly ExerciseFamily[];
+	/** Its own courses, the standing version of each. */
+	readonly courses: readonly OwnCourse[];
 }
 
 export interface Delegation {
@@ -32,6 +35,7 @@ interface Row {
 	equipment: { kind: string; mm: number | null; g: number | null; count: number }[];
 	delegations: { client_id: string; families: string[]; expires: string }[];
 	own: ExerciseFamily[];
+	courses: OwnCourse[];
 }
 
 export async function room(t: PracticeTransaction): Promise<Room> {
@@ -40,10 +44,11 @@ export async function room(t: PracticeTransaction): Promise<Room> {
 			from practice p where p.id = ${t.practiceId}) as practice,
 		coalesce((select jsonb_agg(to_jsonb(e)) from equipment e where e.count > 0 and not e.out_of_order), '[]') as equipment,
 		coalesce((select jsonb_agg(to_jsonb(d)) from delegation d where d.practice_id = ${t.practiceId} and d.member_id = ${t.memberId} and ${isHead('delegation', 'd')}), '[]') as delegations,
-		coalesce((select jsonb_agg(f.content order by f.family) from own_family f where ${isHead('own_family', 'f')}), '[]') as own`.execute(
+		coalesce((select jsonb_agg(f.content order by f.family) from own_family f where ${isHead('own_family', 'f')}), '[]') as own,
+		coalesce((select jsonb_agg(c.content order by c.course) from own_course c where ${isHead('own_course', 'c')}), '[]') as courses`.execute(
 		t.trx
 	);
-	const { equipment = [], delegations = [], own = [], practice } = rows[0] ?? {};
+	const { equipment = [], delegations = [], own = [], courses = [], practice } = rows[0] ?? {};
 	const cm = (kind: string): number[] =>
 		equipment
 			.filter((e) => e.kind === kind)
@@ -76,7 +81,8 @@ export async function room(t: PracticeTransaction): Promise<Room> {
 			retestWeeks: practice?.retest_weeks ?? null,
 			trainerSigns: practice?.trainer_signs ?? 'delegated'
 		},
-		own
+		own,
+		courses
 	};
 }
 

@@ -1,6 +1,7 @@
 /** A practice's own ladders: read, saved and imported as data; all families of a file or none. Appended, never overwritten. */
 import { checkOwn } from '#lib/catalogue/check-own.ts';
-import { lineOf, MOST_FAULTS, readFamilies, type ReadFault } from '#lib/contract/own-family.ts';
+import { readFamilies } from '#lib/contract/own-family.ts';
+import { lineOf, MOST_FAULTS, type ReadFault } from '#lib/contract/read-list.ts';
 import { ok } from '#lib/core/base/result.ts';
 import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
 import { append } from '../db/append.ts';

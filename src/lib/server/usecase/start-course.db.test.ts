@@ -2,7 +2,7 @@
 import { randomUUID } from 'node:crypto';
 import { describe, expect, it } from 'vitest';
 import { client, demoForEach, reloaded, value } from '../../../../tests/database.ts';
-import { courseById } from '#lib/catalogue/courses.ts';
+import { courseAmong } from '#lib/catalogue/courses.ts';
 import { courseOf, hurting } from '../record/course-of.ts';
 import { effectiveChain } from '../record/effective-chain.ts';
 import { hashOf } from '../record/slip-of.ts';
@@ -92,7 +92,7 @@ describe('a course', () => {
 		const later = 'monster-walk';
 		expect(gatesOf(before, findStep(later)!.step, TODAY).some((g) => g.gate.kind === 'stage')).toBe(false);
 		const r = await on();
-		const course = courseById('band-hips')!;
+		const course = courseAmong([], 'band-hips')!;
 		const gate = gatesOf(r, findStep(later)!.step, TODAY).find((g) => g.gate.kind === 'stage')!;
 		expect(gate).toMatchObject({
 			met: false,

@@ -2,7 +2,7 @@
  * Puts a client on a course for a region, in the place of one they are on, and takes them off it. The course prescribes nothing by itself: its stage is
  * given by hand, and what comes later waits for it as for any gate.
  */
-import { courseById } from '#lib/catalogue/courses.ts';
+import { courseAmong, isBegun } from '#lib/catalogue/courses.ts';
 import { ok } from '#lib/core/base/result.ts';
 import { append } from '../db/append.ts';
 import { loadRecords } from '../record/load.ts';
@@ -27,8 +27,9 @@ export const startCourse = command<Begun, { readonly title: string }>({
 	run: async ({ id, clientId, course, region, basedOn }, { t, ctx, recordedAt }) => {
 		const [r] = await loadRecords(t, clientId);
 		if (r === undefined) return notFound;
-		const known = courseById(course);
-		if (known === undefined) return invalid('course', 'There is no such course; choose one from the list.');
+		const known = courseAmong(r.room.courses, course);
+		if (known === undefined || !isBegun(known))
+			return invalid('course', 'There is no such course; choose one from the list.');
 		if (r.head.setting.usual[region] === undefined)
 			return invalid('region', 'Choose a region that is under treatment.');
 		if ((r.head.course?.id ?? null) !== basedOn) return conflict(CHANGED);

@@ -7,12 +7,15 @@
 
 	interface Props {
 		readonly course: Course;
-		readonly choose: (step: string) => void;
+		/** Left out, its steps are only named. */
+		readonly choose?: (step: string) => void;
+		/** In a column: one stage under the other. */
+		readonly narrow?: boolean;
 	}
-	let { course, choose }: Props = $props();
+	let { course, choose, narrow = false }: Props = $props();
 </script>
 
-<section aria-label="Course" class="rule mt-3 pt-2" data-testid="course">
+<section aria-label="Course" class={narrow ? '' : 'rule mt-3 pt-2'} data-testid="course">
 	<h2>{course.title}</h2>
 	<p>{course.what}</p>
 	<p class="label">
@@ -23,17 +26,18 @@
 	<ul class="flex gap-x-3 text-sm">
 		{#each course.sources as s (s)}<li><SourceLink source={s} /></li>{/each}
 	</ul>
-	<ol class="mt-1 grid grid-cols-3 gap-x-6 gap-y-2 max-md:grid-cols-1">
+	<ol class="mt-1 grid gap-x-6 gap-y-2 {narrow ? '' : 'grid-cols-3 max-md:grid-cols-1'}">
 		{#each course.stages as stage, i (stage.id)}
 			<li>
 				<h3>{i + 1}. {stage.title}</h3>
 				<ul class="text-sm">
 					{#each stage.steps as s (s.step)}<li>
-							<button
-								type="button"
-								class="cursor-pointer text-left text-accent underline"
-								onclick={() => choose(s.step)}>{stepTitle(s.step)}</button
-							>{#if s.instead}<span class="label">, else {s.instead.map(stepTitle).join(', ')}</span
+							{#if choose}<button
+									type="button"
+									class="cursor-pointer text-left text-accent underline"
+									onclick={() => choose(s.step)}>{stepTitle(s.step)}</button
+								>{:else}{stepTitle(s.step)}{/if}{#if s.instead}<span class="label"
+									>, else {s.instead.map(stepTitle).join(', ')}</span
 								>{/if}{#if s.rounds}<span class="label">, in rounds</span>{/if}
 						</li>{/each}
 				</ul>

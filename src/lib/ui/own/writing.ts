@@ -1,5 +1,6 @@
 /** A practice's own ladder while it is written: JSON as the one text, fields that read from it and write into it. */
 import type { ExerciseFamily, Step } from '#lib/core/exercise/family.ts';
+import { slug } from './slug.ts';
 
 const isRow = (s: unknown): boolean => {
 	const { posture, usualDose } = (s ?? {}) as Partial<Step>;
@@ -34,14 +35,6 @@ export function withField(content: string, path: readonly (string | number)[], v
 	o[path[path.length - 1] as string] = value;
 	return written(copy);
 }
-
-/** An own id from a title: "own-our-chair". */
-const slug = (s: string): string =>
-	`own-${s
-		.toLowerCase()
-		.normalize('NFD')
-		.replace(/[^a-z0-9]+/g, '-')
-		.replace(/^-|-$/g, '')}`;
 
 const SHORT = 16;
 

@@ -2,7 +2,6 @@
 	/** The course a client is on: its stages with what is clean, given, waiting, or standing in; or the way onto one. */
 	import { enhance } from '$app/forms';
 	import type { CourseView } from '#lib/contract/course-view.ts';
-	import { COURSES } from '#lib/catalogue/courses.ts';
 	import { BECAUSE_NAME, ORDER_NAME } from '#lib/wording/courses.ts';
 	import { shortDay } from '#lib/wording/days.ts';
 	import { regionName } from '#lib/wording/names.ts';
@@ -17,6 +16,8 @@
 		readonly course: CourseView | null;
 		/** For the form that begins or leaves one, for the stage that is given, and two for each of its steps. */
 		readonly ids: readonly string[];
+		/** Those that can be begun: the trade's and the practice's own. */
+		readonly courses: readonly { readonly id: string; readonly title: string }[];
 		readonly regions: readonly string[];
 		readonly licensed: boolean;
 		/** A course that was chosen in the library. */
@@ -24,7 +25,7 @@
 		readonly wrong: (field: string) => string | undefined;
 		readonly say: (text: string) => void;
 	}
-	let { clientId, course, ids, regions, licensed, wanted, wrong, say }: Props = $props();
+	let { clientId, course, ids, courses, regions, licensed, wanted, wrong, say }: Props = $props();
 	const stage = $derived(course?.now == null ? undefined : course.stages[course.now]);
 	const missing = $derived(stage?.steps.filter((s) => s.toGive) ?? []);
 	const STATE = { done: 'done', now: 'now', ahead: 'later' } as const;
@@ -44,8 +45,8 @@
 			of="course"
 			name="course"
 			label="Course"
-			value={wanted ?? COURSES[0]?.id}
-			items={COURSES.map((c) => ({ value: c.id, name: c.title }))}
+			value={wanted ?? courses[0]?.id}
+			items={courses.map((c) => ({ value: c.id, name: c.title }))}
 		/>
 		<Choice
 			of="course"

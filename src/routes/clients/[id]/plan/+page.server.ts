@@ -1,4 +1,5 @@
 import { redirect } from '@sveltejs/kit';
+import { COURSES, isBegun } from '#lib/catalogue/courses.ts';
 import { endEpisodeForm } from '#lib/contract/episode-form.ts';
 import { uuid } from '#lib/contract/basics.ts';
 import { parseSeveral } from '#lib/contract/several-form.ts';
@@ -33,6 +34,7 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 			own: ownLaddersOf(r),
 			course: courseView(r, ctx.today),
 			courseIds: formIds(ctx, 2 + 2 * MOST_OF_STAGE),
+			courses: [...COURSES, ...r.room.courses].filter(isBegun).map(({ id, title }) => ({ id, title })),
 			wanted: url.searchParams.get('course'),
 			regions: regionsOf(r),
 			orderId: formIds(ctx, 1)[0] as string,

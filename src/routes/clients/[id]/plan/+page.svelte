@@ -91,6 +91,7 @@
 		clientId={data.head.id}
 		course={data.course}
 		ids={data.courseIds}
+		courses={data.courses}
 		regions={data.regions}
 		licensed={data.head.licensed}
 		wanted={data.wanted}

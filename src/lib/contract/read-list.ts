@@ -1,0 +1,141 @@
+/** A file of data of one's own, one thing or a list of them as JSON: all of it holds, or each fault has its line, its place and its mend. */
+import type { z } from 'zod';
+import { firstIssue } from './basics.ts';
+
+export interface ReadFault {
+	/** Line of the file, from 1; null where it cannot be told. */
+	readonly line: number | null;
+	readonly place: string;
+	readonly message: string;
+}
+
+/** More than a practice writes; a longer list is something else. */
+const MOST = 60;
+/** Shown at once; the rest comes when these are mended. */
+export const MOST_FAULTS = 40;
+
+export type ReadList<T> =
+	| { readonly ok: true; readonly list: readonly T[] }
+	| { readonly ok: false; readonly faults: readonly ReadFault[] };
+
+const refused = (line: number, message: string): ReadList<never> => ({
+	ok: false,
+	faults: [{ line, place: '', message }]
+});
+
+/**
+ * Reads a file of one or a list; everything must hold, or nothing is taken.
+ * @param named what one and several are called
+ * @param placeOf where a path of keys lies, as whoever wrote it would say
+ */
+export function readList<T>(
+	file: string,
+	shape: z.ZodType,
+	named: readonly [one: string, several: string],
+	placeOf: (one: unknown, keys: readonly string[]) => string
+): ReadList<T> {
+	let value: unknown;
+	try {
+		value = JSON.parse(file);
+	} catch (e) {
+		const at = /position (\d+)/.exec(String(e));
+		const message = 'This is not JSON: a bracket, quote or comma is missing or too many near here.';
+		return {
+			ok: false,
+			faults: [{ line: at === null ? null : lineAt(file, Number(at[1])), place: '', message }]
+		};
+	}
+	const list = Array.isArray(value) ? value : [value];
+	if (list.length === 0) return refused(1, `There is no ${named[0]} in this file.`);
+	if (list.length > MOST) return refused(1, `${list.length} ${named[1]} in one file; at most ${MOST}.`);
+	const faults: ReadFault[] = [];
+	const read: T[] = [];
+	for (const [i, one] of list.entries()) {
+		if (faults.length >= MOST_FAULTS) break;
+		const parsed = shape.safeParse(one);
+		if (parsed.success) {
+			read.push(parsed.data as T);
+			continue;
+		}
+		const issue = firstIssue(parsed.error);
+		const keys = issue.path === '' ? [] : issue.path.split('.');
+		faults.push({
+			line: lineOf(file, Array.isArray(value) ? [String(i), ...keys] : keys),
+			place: placeOf(one, keys),
+			message: issue.message
+		});
+	}
+	return faults.length === 0 ? { ok: true, list: read } : { ok: false, faults };
+}
+
+/** The id of something that was written; "?" where it has none. */
+export const idOf = (v: unknown): string =>
+	typeof v === 'object' && v !== null && typeof (v as { id?: unknown }).id === 'string'
+		? (v as { id: string }).id
+		: '?';
+
+/** "own-sofa/own-sofa-rise: posture.seatCm": the thing, its part where it has an id, and the keys inside. */
+export const placeIn =
+	(parts: string) =>
+	(one: unknown, keys: readonly string[]): string => {
+		const part =
+			keys[0] === parts && keys[1] !== undefined
+				? (one as Record<string, unknown[] | undefined>)[parts]?.[Number(keys[1])]
+				: undefined;
+		return part === undefined
+			? `${idOf(one)}: ${keys.join('.')}`
+			: `${idOf(one)}/${idOf(part)}: ${keys.slice(2).join('.')}`;
+	};
+
+const lineAt = (file: string, position: number): number => file.slice(0, position).split('\n').length;
+
+/**
+ * Line of a path in JSON text: walks keys and items at their own depth. A key that is not in the text answers the line of what should
+ * hold it.
+ */
+export function lineOf(file: string, path: readonly string[]): number {
+	let position = 0;
+	for (const key of path) {
+		const found = childAt(file, position, key);
+		if (found === null) break;
+		position = found;
+	}
+	return lineAt(file, position);
+}
+
+/** Where the value of a key, or the item of an index, begins inside the value at a position. */
+function childAt(file: string, from: number, key: string): number | null {
+	let depth = 0;
+	let item = 0;
+	let i = from;
+	while (i < file.length && /\s/.test(file[i] as string)) i++;
+	const isList = file[i] === '[';
+	if (!isList && file[i] !== '{') return null;
+	if (isList && key === '0') return i + 1;
+	for (; i < file.length; i++) {
+		const c = file[i] as string;
+		if (c === '"') {
+			const end = stringEnd(file, i);
+			if (!isList && depth === 1 && file.slice(i + 1, end) === key) {
+				const colon = /^\s*:\s*/.exec(file.slice(end + 1));
+				if (colon !== null) return end + 1 + colon[0].length;
+			}
+			i = end;
+		} else if (c === '{' || c === '[') depth++;
+		else if (c === '}' || c === ']') {
+			if (--depth === 0) return null;
+		} else if (c === ',' && depth === 1 && isList && String(++item) === key) {
+			const gap = /^\s*/.exec(file.slice(i + 1));
+			return i + 1 + (gap?.[0].length ?? 0);
+		}
+	}
+	return null;
+}
+
+function stringEnd(file: string, start: number): number {
+	for (let i = start + 1; i < file.length; i++) {
+		if (file[i] === '\\') i++;
+		else if (file[i] === '"') return i;
+	}
+	return file.length;
+}
