@@ -249,7 +249,29 @@ test('a practice’s own step: begun from one that is there, refused with its me
 	await expect(page.getByTestId('own-faults')).toContainText('own-pontoon-step');
 	await page.getByLabel('step (cm)').fill('14');
 	await expect(page.getByTestId('own-holds')).toBeVisible();
+	// Gates, ways back, choices and how it is done: by fields, read beside as they are typed.
+	await page.getByRole('button', { name: /^What must be shown/ }).click();
+	await page.getByRole('button', { name: 'A gate more' }).click();
+	const gate = page.getByTestId('own-gate');
+	await gate.getByLabel('Step', { exact: true }).selectOption('low-step-up');
+	await gate.getByLabel('sets').fill('9');
+	await expect(page.getByTestId('own-faults')).toContainText('gate asks 9×10 of low-step-up');
+	await gate.getByLabel('sets').fill('1');
+	await gate.getByLabel('reps').fill('8');
+	await expect(page.getByTestId('step-sheet')).toContainText('1×8 clean on Low step-up');
+	await page.getByRole('button', { name: /^Ways back/ }).click();
+	await page.getByRole('button', { name: 'A way back more' }).click();
+	await page.getByTestId('own-back').getByLabel('Back to').selectOption('low-step-up');
+	await page.getByTestId('own-back').getByLabel('a wobble').check();
+	await expect(page.getByTestId('step-sheet')).toContainText('for a wobble');
+	await page.getByRole('button', { name: /^How it is counted/ }).click();
+	await page.getByLabel('Hold each, s').fill('2');
+	await page.getByLabel('Cautions, a line each').fill('A rail within reach.');
+	await page.getByLabel('Cautions, a line each').blur();
+	await expect(page.getByTestId('step-sheet')).toContainText('A rail within reach.');
 	await accessible(page);
+	// It is given below without its gate being shown first.
+	await gate.getByRole('button', { name: 'Take out' }).click();
 	await page.getByRole('button', { name: 'Save', exact: true }).click();
 	await expect(page.getByTestId('done')).toContainText('Saved: Pontoon step: our ladder.');
 	const download = page.waitForEvent('download');
@@ -283,6 +305,42 @@ test('a practice’s own step: begun from one that is there, refused with its me
 	await expect(page.getByTestId('done')).toContainText('Prescribed');
 	await visit(page, `/clients/${id}/decide`);
 	await expect(page.getByText('Pontoon step').first()).toBeVisible();
+});
+
+test('a practice’s own course: begun from the trade’s, refused while it loops, saved, begun by a client', async ({
+	page
+}) => {
+	await signIn(page);
+	await visit(page, '/library/course');
+	await page.getByLabel('Begin from').selectOption('band-hips');
+	await page.getByLabel('Called').fill('Quay hips');
+	await page.getByRole('button', { name: 'Into the form' }).click();
+	await expect(page.getByTestId('own-holds')).toContainText('It holds: 2 stages.');
+	await accessible(page);
+	// With the band first, a stage would wait for one behind it.
+	await page.getByTestId('own-stage').nth(1).getByRole('button', { name: 'Stage earlier' }).click();
+	await expect(page.getByTestId('own-faults')).toContainText('the course loops; put it first');
+	await page.getByTestId('own-stage').nth(1).getByRole('button', { name: 'Stage earlier' }).click();
+	await page
+		.getByTestId('own-stage')
+		.nth(1)
+		.getByRole('button', { name: 'Take out', exact: true })
+		.last()
+		.click();
+	await expect(page.getByTestId('course').getByText('Band walk')).toHaveCount(0);
+	await page.getByRole('button', { name: 'Save', exact: true }).click();
+	await expect(page.getByTestId('done')).toContainText('Saved: Quay hips.');
+	await visit(page, '/library');
+	await page.getByRole('combobox', { name: 'Course' }).selectOption('own-quay-hips');
+	await expect(page.getByTestId('course')).toContainText('Quay hips');
+	await openClient(page, 'Lotte', 'plan');
+	await page.getByRole('button', { name: 'Put on a course' }).click();
+	await page.getByRole('combobox', { name: 'Course' }).selectOption('own-quay-hips');
+	await page.getByRole('button', { name: 'Begin', exact: true }).click();
+	await expect(page.getByTestId('course')).toContainText('Quay hips');
+	await expect(page.getByTestId('stage')).toHaveCount(2);
+	await visit(page, '/library/course');
+	await expect(page.getByTestId('own-course')).toContainText('1 on it');
 });
 
 test('a trainer reads the library but writes no steps', async ({ page }) => {

@@ -101,7 +101,11 @@ type Issue = z.core.$ZodIssue;
 const meant = (issues: readonly Issue[]): readonly Issue[] =>
 	issues.flatMap((i) =>
 		i.code === 'invalid_union' && i.errors.length > 0
-			? meant([...i.errors].sort((a, b) => a.length - b.length)[0] ?? [])
+			? meant([...i.errors].sort((a, b) => a.length - b.length)[0] ?? []).map((x) => ({
+					...x,
+					// Inside a union the path begins anew.
+					path: [...i.path, ...x.path]
+				}))
 			: [i]
 	);
 

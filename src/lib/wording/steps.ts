@@ -30,7 +30,7 @@ const VIEW: Readonly<Record<string, string>> = {
 };
 export const viewText = (from: string): string => VIEW[from] ?? from.replace(/^./, (c) => c.toUpperCase());
 
-const CAUSE_NAME: Readonly<Record<Cause, string>> = {
+export const CAUSE_NAME: Readonly<Record<Cause, string>> = {
 	'pain-late': 'pain late in it',
 	'pain-early': 'pain early in it',
 	'pain-loaded': 'pain only with load',

@@ -12,7 +12,6 @@
 	import Field from '../Field.svelte';
 	import Tick from '../Tick.svelte';
 	import {
-		earlier,
 		oneStageMore,
 		SPARABLE,
 		spares,
@@ -22,6 +21,7 @@
 		withStage,
 		withStep
 	} from './course-writing.ts';
+	import { earlier } from './lists.ts';
 
 	interface Props {
 		readonly course: OwnCourse;

@@ -1,8 +1,17 @@
 <script lang="ts">
-	/** A written ladder as fields: its words, the lengths of a step's set-up, its dose. */
-	import type { ExerciseFamily, Step } from '#lib/core/exercise/family.ts';
+	/** A written ladder as fields: its words, the lengths of a step's set-up, its dose; and in folds all that a step has besides. */
+	import { FAULTS } from '#lib/catalogue/faults.ts';
+	import { EQUIPMENT, TAGS, type ExerciseFamily, type Step } from '#lib/core/exercise/family.ts';
+	import { EQUIPMENT_NAME } from '#lib/wording/names.ts';
 	import Choice from '../Choice.svelte';
 	import Field from '../Field.svelte';
+	import Fold from '../Fold.svelte';
+	import type { OwnGate } from './gate-writing.ts';
+	import { toggled } from './lists.ts';
+	import OwnChoices from './OwnChoices.svelte';
+	import OwnGates from './OwnGates.svelte';
+	import OwnHow from './OwnHow.svelte';
+	import OwnWays from './OwnWays.svelte';
 	import { numberOr, numbersOf } from './writing.ts';
 
 	interface Props {
@@ -10,9 +19,21 @@
 		readonly row: Step;
 		/** Which step of the family. */
 		at: number;
+		/** Every step there is besides: the catalogue's and the practice's. */
+		readonly elsewhere: readonly { readonly value: string; readonly name: string }[];
 		readonly set: (path: readonly (string | number)[], value: unknown) => void;
 	}
-	let { family, row, at = $bindable(), set }: Props = $props();
+	let { family, row, at = $bindable(), elsewhere, set }: Props = $props();
+	const inStep = (key: keyof Step, value: unknown): void => set(['steps', at, key], value);
+	const own = $derived(
+		family.steps.filter((s) => s.id !== row.id).map((s) => ({ value: s.id, name: s.title }))
+	);
+	const steps = $derived([...own, ...elsewhere]);
+	const faults = $derived([...family.faults, ...FAULTS].map((f) => ({ value: f.id, name: f.title })));
+	/** All of these are needed; where either of several does, the text says it. */
+	const kit = $derived((row.equipment ?? []).filter((e) => typeof e === 'string'));
+	const many = (list: readonly unknown[] | undefined): string =>
+		list === undefined || list.length === 0 ? '' : ` (${list.length})`;
 	const valueOf = (e: Event): string => (e.currentTarget as HTMLInputElement).value;
 	const WORDS = [
 		['title', 'Step', 'w-56'],
@@ -74,3 +95,44 @@
 			width="w-20"
 		/>{/each}
 </div>
+{#key `${family.id}/${at}`}
+	<Fold title="How it is counted and done, cues, cautions"><OwnHow {row} set={inStep} /></Fold>
+	<Fold title="Choices inside it{many(row.choices)}"
+		><OwnChoices choices={row.choices ?? []} set={(to) => inStep('choices', to)} /></Fold
+	>
+	<Fold title="What must be shown before it opens{many(row.gates)}"
+		><OwnGates
+			gates={row.gates as readonly OwnGate[]}
+			{steps}
+			{faults}
+			set={(to) => inStep('gates', to)}
+		/></Fold
+	>
+	<Fold title="Ways back, and where it leads{many([...(row.back ?? []), ...row.next])}"
+		><OwnWays easier={row.easier} back={row.back ?? []} next={row.next} {steps} {own} set={inStep} /></Fold
+	>
+	<Fold title="What it carries, and what it needs{many([...row.tags, ...(row.equipment ?? [])])}">
+		<fieldset class="flex flex-wrap gap-x-4 text-sm">
+			<legend class="label">Carries</legend>
+			{#each TAGS as t (t)}<label class="flex min-h-8 items-center gap-1.5"
+					><input
+						type="checkbox"
+						class="size-4 accent-(--accent)"
+						checked={row.tags.includes(t)}
+						onchange={(e) => inStep('tags', toggled(row.tags, t, e.currentTarget.checked) ?? [])}
+					/>{t.replaceAll('-', ' ')}</label
+				>{/each}
+		</fieldset>
+		<fieldset class="mt-2 flex flex-wrap gap-x-4 text-sm">
+			<legend class="label">Needs all of</legend>
+			{#each EQUIPMENT as k (k)}<label class="flex min-h-8 items-center gap-1.5"
+					><input
+						type="checkbox"
+						class="size-4 accent-(--accent)"
+						checked={kit.includes(k)}
+						onchange={(e) => inStep('equipment', toggled(row.equipment, k, e.currentTarget.checked))}
+					/>{EQUIPMENT_NAME[k]}</label
+				>{/each}
+		</fieldset>
+	</Fold>
+{/key}

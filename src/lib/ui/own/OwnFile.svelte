@@ -47,7 +47,7 @@
 	{@render children()}
 	{#if shown.length > 0}
 		<ul class="mt-3 border-l-4 border-stop bg-sheet px-3 py-2" data-testid="own-faults" aria-live="polite">
-			{#each shown as f (f.place + f.message)}<li class="text-stop">
+			{#each shown as f, i (i)}<li class="text-stop">
 					{f.line === null ? '' : `Line ${f.line}: `}{f.place}{f.place === '' ? '' : ': '}{f.message}
 				</li>{/each}
 		</ul>

@@ -4,7 +4,6 @@ import { COURSES } from '#lib/catalogue/courses.ts';
 import { readCourses } from '#lib/contract/own-course.ts';
 import {
 	begunCourse,
-	earlier,
 	firstCourse,
 	oneStageMore,
 	spares,
@@ -15,6 +14,7 @@ import {
 	withStage,
 	withStep
 } from './course-writing.ts';
+import { earlier, orNone, toggled } from './lists.ts';
 
 it('begins from one of the trade’s, under an id of its own, and is never retired', () => {
 	const [trade] = COURSES;
@@ -29,6 +29,12 @@ it('stages and steps are added, moved and taken out; another stage gets an id of
 	const empty = begunCourse('x');
 	const more = oneStageMore(oneStageMore(empty));
 	expect(more.stages.map((s) => s.id)).toEqual(['first', 'stage-2', 'stage-3']);
+	expect([
+		orNone([]),
+		toggled(['a'], 'a', false),
+		toggled(undefined, 'b', true),
+		toggled(['b'], 'b', true)
+	]).toEqual([undefined, undefined, ['b'], ['b']]);
 	const less = withStage(more, 1, null);
 	expect(oneStageMore(less).stages.map((s) => s.id)).toEqual(['first', 'stage-3', 'stage-4']);
 	expect(earlier(more.stages, 2).map((s) => s.id)).toEqual(['first', 'stage-3', 'stage-2']);

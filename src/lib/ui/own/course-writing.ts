@@ -2,6 +2,7 @@
 import type { OwnCourse, Stage, StageStep } from '#lib/core/fit/course.ts';
 import { SPARED } from '#lib/core/exercise/suits.ts';
 import type { Tag } from '#lib/core/exercise/family.ts';
+import { replaced } from './lists.ts';
 import { slug } from './slug.ts';
 
 const isStage = (s: unknown): boolean => Array.isArray((s as Partial<Stage> | null)?.steps);
@@ -39,15 +40,9 @@ export function begunCourse(title: string, from?: OwnCourse): OwnCourse {
 	return { ...kept, id: slug(name), title: name, sources: ['practice-setting'] };
 }
 
-const replaced = <T>(list: readonly T[], at: number, by: readonly T[]): readonly T[] => [
-	...list.slice(0, at),
-	...by,
-	...list.slice(at + 1)
-];
-
 export const withStage = (c: OwnCourse, at: number, by: Stage | null): OwnCourse => ({
 	...c,
-	stages: replaced(c.stages, at, by === null ? [] : [by])
+	stages: replaced(c.stages, at, by)
 });
 
 /** Another stage behind those there are, of an id that none of them has. */
@@ -60,16 +55,8 @@ export function oneStageMore(c: OwnCourse): OwnCourse {
 
 export const withStep = (s: Stage, at: number, by: StageStep | null): Stage => ({
 	...s,
-	steps:
-		at >= s.steps.length && by !== null ? [...s.steps, by] : replaced(s.steps, at, by === null ? [] : [by])
+	steps: replaced(s.steps, at, by)
 });
-
-/** One place earlier; the first stays. */
-export function earlier<T>(list: readonly T[], at: number): readonly T[] {
-	const [own, before] = [list[at], list[at - 1]];
-	if (own === undefined || before === undefined) return list;
-	return list.map((x, i) => (i === at ? before : i === at - 1 ? own : x));
-}
 
 /** What stands in for a step; none where it is empty. */
 export function withInstead(s: StageStep, instead: string): StageStep {

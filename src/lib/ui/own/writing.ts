@@ -3,8 +3,9 @@ import type { ExerciseFamily, Step } from '#lib/core/exercise/family.ts';
 import { slug } from './slug.ts';
 
 const isRow = (s: unknown): boolean => {
-	const { posture, usualDose } = (s ?? {}) as Partial<Step>;
+	const { posture, usualDose, gates, next, tags } = (s ?? {}) as Partial<Step>;
 	return (
+		[gates, next, tags].every(Array.isArray) &&
 		typeof posture === 'object' &&
 		posture !== null &&
 		typeof usualDose?.start === 'object' &&
@@ -61,6 +62,17 @@ export function begunFrom(family: ExerciseFamily, step: Step, title: string): Ex
 		cues: family.cues,
 		cautions: family.cautions
 	};
+}
+
+/** The first family of the text with one step more, begun from one of the catalogue: harder than those that stand, nothing leads to it yet. */
+export function withAnother(content: string, family: ExerciseFamily, step: Step, title: string): string {
+	const first = firstWritten(content);
+	const [one] = begunFrom(family, step, title).steps;
+	if (first === null || one === undefined) return content;
+	const taken = new Set(first.steps.map((s) => s.id));
+	let id = one.id;
+	for (let n = 2; taken.has(id); n++) id = `${one.id}-${n}`;
+	return withField(content, ['steps'], [...first.steps, { ...one, id }]);
 }
 
 /** A number where there is one; what was typed otherwise, so that the refusal names it. */

@@ -13,7 +13,7 @@
 	import { downloadOf } from '#lib/ui/own/download.ts';
 	import OwnFile from '#lib/ui/own/OwnFile.svelte';
 	import { stepsOf } from '#lib/ui/own/steps-of.ts';
-	import { begunFrom, firstWritten, withField } from '#lib/ui/own/writing.ts';
+	import { begunFrom, firstWritten, withAnother, withField } from '#lib/ui/own/writing.ts';
 	import StepSheet from '#lib/ui/StepSheet.svelte';
 
 	let { data, form } = $props();
@@ -48,6 +48,16 @@
 		if (found !== undefined) write(begunFrom(found.family, found.step, title));
 		at = 0;
 	}
+	/** One step more of the ladder that is written. */
+	function another(): void {
+		const found = findStep(from);
+		if (found === undefined || form0 === null) return;
+		content = withAnother(content, found.family, found.step, title);
+		at = form0.steps.length;
+	}
+	const elsewhere = $derived(
+		stepsOf([...Object.values(FAMILIES), ...data.own.filter((f) => f.id !== form0?.id)])
+	);
 	const set = (path: readonly (string | number)[], value: unknown): void =>
 		void (content = form0 === null ? content : withField(content, path, value));
 </script>
@@ -85,6 +95,7 @@
 				<Choice name="from" label="Begin from" bind:value={from} items={stepsOf(Object.values(FAMILIES))} />
 				<Field name="title" label="Called" bind:value={title} width="w-56" />
 				<Act kind="quiet" type="button" onclick={begin}>Into the form</Act>
+				{#if form0}<Act kind="quiet" type="button" onclick={another}>As one step more</Act>{/if}
 			</div>
 			<OwnFile
 				bind:content
@@ -97,7 +108,7 @@
 				asText={form0 === null}
 				say={(text) => (lost = text)}
 			>
-				{#if form0 && row0}<OwnFields family={form0} row={row0} bind:at {set} />{/if}
+				{#if form0 && row0}<OwnFields family={form0} row={row0} bind:at {elsewhere} {set} />{/if}
 			</OwnFile>
 		{:else}<p class="mt-3 label">Writing own steps takes a licensed user.</p>{/if}
 	</div>
