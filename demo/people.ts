@@ -38,7 +38,7 @@ export const EQUIPMENT: readonly {
 	kind: 'seat' | 'pad' | 'wedge' | 'weight' | Equipment;
 	label: string;
 	value: number;
-	unit: 'cm' | 'kg';
+	unit: 'cm' | 'kg' | 'rank';
 	count: number;
 }[] = [
 	{ kind: 'seat', label: 'Low bench', value: 40, unit: 'cm', count: 2 },
@@ -58,7 +58,6 @@ export const EQUIPMENT: readonly {
 	})),
 	...(
 		[
-			'band',
 			'stick',
 			'bench',
 			'bolster',
@@ -70,6 +69,9 @@ export const EQUIPMENT: readonly {
 			'curl-machine'
 		] as const
 	).map((kind) => ({ kind, label: kind, value: 1, unit: 'cm' as const, count: 1 })),
+	{ kind: 'band', label: 'Sand loop', value: 2, unit: 'rank', count: 4 },
+	{ kind: 'band', label: 'Slate loop', value: 3, unit: 'rank', count: 4 },
+	{ kind: 'band', label: 'Night loop', value: 4, unit: 'rank', count: 2 },
 	...[4, 6, 8, 10, 12, 16, 20].map((kg) => ({
 		kind: 'weight' as const,
 		label: 'Bell',

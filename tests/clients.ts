@@ -275,7 +275,8 @@ export function clientOf(s: Spec): ClientRecord {
 			delegations: [],
 			practice: { screeningWeeks: null, retestWeeks: null, trainerSigns: 'delegated' },
 			own: [],
-			courses: []
+			courses: [],
+			bands: []
 		},
 		families: FAMILIES
 	};

@@ -4,7 +4,7 @@ import { POLICY_IDS } from '#lib/catalogue/policies.ts';
 import { DATE_ORDERS } from '#lib/core/base/calendar-day.ts';
 import { TRAINER_SIGNS } from '#lib/core/decision/trainer-signs.ts';
 import { BRACES } from '#lib/core/exercise/family.ts';
-import { isSized, RACK_KINDS } from '#lib/core/dose/rack-kind.ts';
+import { isSized, RACK_KINDS, RACK_UNITS } from '#lib/core/dose/rack-kind.ts';
 import { TECHNIQUES } from '#lib/core/posture/problem.ts';
 import { day, text, typed, typedWhole, uuid, zone } from './basics.ts';
 
@@ -141,7 +141,7 @@ export const itemForm = z
 		kind: z.enum(RACK_KINDS, 'Choose what it is.'),
 		label: text(60).min(1, 'What is it called?'),
 		value: typed('How high or heavy', 0.1, 500),
-		unit: z.enum(['cm', 'in', 'kg', 'lb'], 'Choose from the list.'),
+		unit: z.enum(RACK_UNITS, 'Choose from the list.'),
 		count: typedWhole('How many', 0, 200).refine((v) => v !== undefined, 'How many are there?'),
 		room: text(40),
 		outOfOrder: z.enum(['', 'on'])
@@ -150,6 +150,6 @@ export const itemForm = z
 		if (v.value !== undefined) return { ...v, value: v.value };
 		// Of what is there or not, the size says nothing.
 		if (!isSized(v.kind)) return { ...v, value: 1 };
-		ctx.addIssue({ code: 'custom', path: ['value'], message: 'How high or heavy is it?' });
+		ctx.addIssue({ code: 'custom', path: ['value'], message: 'How high, heavy or strong is it?' });
 		return z.NEVER;
 	});

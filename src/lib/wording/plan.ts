@@ -34,7 +34,9 @@ export const WHERE_NAME: Readonly<Record<NonNullable<Particulars['where']>, stri
 /** "hold 5 s", "tempo 3-1-2-0", … in the order in which it is read out; the note apart. */
 export const particularsText = (p: Particulars): readonly string[] =>
 	[
-		p.band === undefined ? '' : `${BAND_NAME[p.band]} band`,
+		p.band === undefined
+			? ''
+			: `${BAND_NAME[p.band]} band${p.bandName === undefined ? '' : ` (${p.bandName})`}`,
 		p.holdSec === undefined ? '' : `hold ${p.holdSec} s`,
 		p.tempo === undefined ? '' : `tempo ${p.tempo}`,
 		p.effortPct === undefined ? '' : `push ${p.effortPct} %`,

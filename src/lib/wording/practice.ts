@@ -1,8 +1,10 @@
 /** A practice, its people and its rooms in words. */
+import { bandOf } from '#lib/core/dose/band.ts';
 import type { DateOrder } from '../core/base/calendar-day.ts';
 import { isSized, type RackKind, type RackUnit } from '../core/dose/rack-kind.ts';
 import type { TrainerSigns } from '../core/decision/trainer-signs.ts';
 import { longDay } from './typed-day.ts';
+import { BAND_NAME } from './plan.ts';
 import { EQUIPMENT_NAME } from './names.ts';
 
 export const ROLE_NAME: Readonly<Record<string, string>> = {
@@ -41,7 +43,16 @@ export const sizeText = (i: {
 	readonly kind: RackKind;
 	readonly value: number;
 	readonly unit: RackUnit;
-}): string => (isSized(i.kind) ? `${i.value} ${i.unit}` : '–');
+}): string => {
+	if (i.unit === 'rank') return BAND_NAME[bandOf(i.value) ?? 'medium'];
+	// A band from before bands were ranked is there, of a tension nobody said.
+	return isSized(i.kind) && i.kind !== 'band' ? `${i.value} ${i.unit}` : '–';
+};
+
+export const UNIT_NAME: Readonly<Record<RackUnit, string>> = {
+	...{ cm: 'cm', in: 'in', kg: 'kg', lb: 'lb' },
+	rank: 'of 5, 1 the lightest band'
+};
 
 /** A licence with its end, and whether it still signs. */
 export function licenceText(

@@ -15,6 +15,8 @@ export interface Particulars extends Usually {
 	/** Effort to work at, 0 to 10. */
 	readonly effort?: number;
 	readonly band?: Band;
+	/** What the practice calls it, as it was when it was given. */
+	readonly bandName?: string;
 	readonly where?: (typeof WHERE)[number];
 	/** Done with both legs at once, pain is asked for each side. */
 	readonly painPerSide?: true;

@@ -15,10 +15,15 @@ describe('sizes', () => {
 		expect(unitsOf('weight')).toEqual(['kg', 'lb']);
 		expect(unitsOf('roller')).toEqual(['cm', 'in', 'kg', 'lb']);
 	});
-	it('of a band or a couch it decides nothing', () => {
+	it('of a couch it decides nothing; of a band the rank of tension does', () => {
+		expect(unitsOf('band')).toEqual(['rank']);
+		expect([0, 1, 5, 6, 2.5].map((n) => isBelieved('band', n, 'rank'))).toEqual([
+			...[false, true, true],
+			...[false, false]
+		]);
 		expect(
 			(['seat', 'pad', 'wedge', 'step', 'weight', 'band', 'bed', 'roller'] as const).map(isSized)
-		).toEqual([...Array<boolean>(5).fill(true), ...Array<boolean>(3).fill(false)]);
+		).toEqual([...Array<boolean>(6).fill(true), ...Array<boolean>(2).fill(false)]);
 	});
 	it('what is mistyped is not believed: the boundary still is', () => {
 		expect([isBelieved('wedge', 12, 'cm'), isBelieved('wedge', 12.1, 'cm')]).toEqual([true, false]);

@@ -1,9 +1,12 @@
 /** What stands in a practice's rooms: things of a height, things of a weight, and things that are simply there. Sizes as printed, kept in mm and g. */
 import { EQUIPMENT, type Equipment } from '../exercise/family.ts';
+import { bandOf } from './band.ts';
 
 /** Kinds whose height decides what can be set up, and kinds whose weight does. */
 export const HIGH_KINDS = ['seat', 'pad', 'wedge', 'step'] as const;
 export const HEAVY_KINDS = ['weight'] as const;
+/** Kinds whose tension does, by the practice's own rank. */
+export const TENSE_KINDS = ['band'] as const;
 /** Walls, something firm to hold and linen are everywhere, and a seat says that there is a chair. */
 const EVERYWHERE: ReadonlySet<Equipment> = new Set([
 	'wall',
@@ -19,17 +22,25 @@ export const RACK_KINDS = [
 ] as const;
 export type RackKind = (typeof RACK_KINDS)[number];
 
-export const RACK_UNITS = ['cm', 'in', 'kg', 'lb'] as const;
+/** A rank is of tension, 1 the lightest of five. */
+export const RACK_UNITS = ['cm', 'in', 'kg', 'lb', 'rank'] as const;
 export type RackUnit = (typeof RACK_UNITS)[number];
 
 const has = (kinds: readonly string[], kind: string): boolean => kinds.includes(kind);
 
-/** Does its size decide anything? A couch or a band is there or not. */
-export const isSized = (kind: RackKind): boolean => has(HIGH_KINDS, kind) || has(HEAVY_KINDS, kind);
+/** Does its size decide anything? A couch is there or not. */
+export const isSized = (kind: RackKind): boolean =>
+	has(HIGH_KINDS, kind) || has(HEAVY_KINDS, kind) || has(TENSE_KINDS, kind);
 
 /** Which units a kind is printed in; any where its size decides nothing. */
 export const unitsOf = (kind: RackKind): readonly RackUnit[] =>
-	has(HIGH_KINDS, kind) ? ['cm', 'in'] : has(HEAVY_KINDS, kind) ? ['kg', 'lb'] : RACK_UNITS;
+	has(HIGH_KINDS, kind)
+		? ['cm', 'in']
+		: has(HEAVY_KINDS, kind)
+			? ['kg', 'lb']
+			: has(TENSE_KINDS, kind)
+				? ['rank']
+				: RACK_UNITS.filter((u) => u !== 'rank');
 
 const MM_PER_INCH = 25.4;
 const G_PER_POUND = 453.59237;
@@ -46,6 +57,8 @@ export function measured(
 			return { mm: Math.round(value * MM_PER_INCH), g: null };
 		case 'kg':
 			return { mm: null, g: Math.round(value * 1000) };
+		case 'rank':
+			return { mm: null, g: null };
 		case 'lb':
 			return { mm: null, g: Math.round(value * G_PER_POUND) };
 	}
@@ -62,6 +75,7 @@ const BELIEVED: Readonly<Record<string, readonly [number, number]>> = {
 
 /** Is a size inside what is believed of its kind? */
 export function isBelieved(kind: RackKind, value: number, unit: RackUnit): boolean {
+	if (unit === 'rank') return bandOf(value) !== undefined;
 	const bounds = BELIEVED[kind];
 	const { mm, g } = measured(value, unit);
 	const size = mm ?? g ?? 0;

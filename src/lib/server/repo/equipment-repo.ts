@@ -3,6 +3,7 @@ import { sql } from 'kysely';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { PracticeIntervals } from '#lib/core/decision/policy.ts';
 import type { TrainerSigns } from '#lib/core/decision/trainer-signs.ts';
+import { bandOf, type BandItem } from '#lib/core/dose/band.ts';
 import type { RackItem } from '#lib/core/dose/racks.ts';
 import type { OwnCourse } from '#lib/core/fit/course.ts';
 import type { Furniture } from '#lib/core/movement/furniture.ts';
@@ -14,6 +15,8 @@ export interface Room {
 	readonly furniture: Furniture;
 	readonly weightsKg: readonly number[];
 	readonly weights: readonly RackItem[];
+	/** Bands by the practice's own names and ranks; those nobody ranked are not here. */
+	readonly bands: readonly BandItem[];
 	/** What is in the practice, by kind. */
 	readonly equipment: readonly Equipment[];
 	readonly delegations: readonly Delegation[];
@@ -32,7 +35,15 @@ export interface Delegation {
 
 interface Row {
 	practice: { screening_weeks: number | null; retest_weeks: number | null; trainer_signs: TrainerSigns };
-	equipment: { kind: string; mm: number | null; g: number | null; count: number }[];
+	equipment: {
+		kind: string;
+		label: string;
+		value: number;
+		unit: string;
+		mm: number | null;
+		g: number | null;
+		count: number;
+	}[];
 	delegations: { client_id: string; families: string[]; expires: string }[];
 	own: ExerciseFamily[];
 	courses: OwnCourse[];
@@ -58,7 +69,12 @@ export async function room(t: PracticeTransaction): Promise<Room> {
 		.filter((e) => e.kind === 'weight')
 		.map((e) => ({ kg: (e.g ?? 0) / 1000, count: e.count }))
 		.sort((a, b) => a.kg - b.kg);
+	const bands = equipment.flatMap((e): BandItem[] => {
+		const rank = e.kind === 'band' && e.unit === 'rank' ? bandOf(Number(e.value)) : undefined;
+		return rank === undefined ? [] : [{ name: e.label, rank }];
+	});
 	return {
+		bands,
 		furniture: {
 			seats: cm('seat'),
 			pads: equipment

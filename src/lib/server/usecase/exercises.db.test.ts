@@ -3,7 +3,9 @@ import { randomUUID } from 'node:crypto';
 import { describe, expect, it } from 'vitest';
 import { client, demoForEach, reloaded, value, type TestDatabase } from '../../../../tests/database.ts';
 import { headOf, logOf } from '../../../../tests/log-of.ts';
+import type { Band } from '#lib/core/dose/band.ts';
 import type { PlanOrder } from '#lib/core/exercise/plan-order.ts';
+import { particularsText } from '#lib/wording/plan.ts';
 import { effectiveChain } from '../record/effective-chain.ts';
 import type { ClientRecord } from '../record/load.ts';
 import type { Exercise } from '../repo/exercise-repo.ts';
@@ -281,6 +283,33 @@ describe('load and particulars', () => {
 		expect(refused).toMatchObject({ ok: false, refusal: { field: 'reason' } });
 		expect(refused.ok ? '' : refused.refusal.message).toContain('6 kg and 8 kg are nearest');
 		expect(await give(8)).toMatchObject({ ok: true });
+	});
+	it('a band that is not owned takes a reason and names the nearest by their own names; at home it is the client’s', async () => {
+		const r = await client(physio, 'Wren');
+		const asked = (band: Band, more: object = {}) =>
+			prescribe(physio, {
+				...{ id: randomUUID(), clientId: r.head.id, exerciseId: randomUUID(), family: 'abduction' },
+				...{ step: 'clamshell', region: Object.keys(r.head.setting.usual)[0]!, sets: 1, reps: 8, loadKg: 0 },
+				particulars: { band },
+				...more
+			});
+		const refused = await asked('extra-light');
+		expect(refused).toMatchObject({ refusal: { field: 'reason' } });
+		expect(refused.ok ? '' : refused.refusal.message).toContain(
+			'There is no extra light band here; light (Sand loop) is nearest.'
+		);
+		value(await asked('light'));
+		const given = (await reloaded(physio, r.head.id)).exercises.at(-1)!.prescriptions.at(-1)!;
+		expect(given.particulars).toEqual({ band: 'light', bandName: 'Sand loop' });
+		expect(particularsText(given.particulars)).toEqual(['light band (Sand loop)']);
+		const here = (await reloaded(physio, r.head.id)).exercises.find((e) => e.family === 'abduction')!;
+		const again = { exerciseId: here.id };
+		value(await asked('extra-light', { ...again, particulars: { band: 'extra-light', where: 'home' } }));
+		value(await asked('extra-heavy', { ...again, reason: 'lent by a colleague' }));
+		expect(
+			(await reloaded(physio, r.head.id)).exercises.find((e) => e.id === here.id)!.prescriptions.at(-1)!
+				.particulars
+		).toEqual({ band: 'extra-heavy' });
 	});
 	it('a machine has its own: no rack is asked for its load', async () => {
 		const r = await client(physio, 'Wren');

@@ -7,8 +7,7 @@ import { LEAST_REASON } from '#lib/contract/basics.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import { ok } from '#lib/core/base/result.ts';
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
-import { firstParticulars, type Particulars } from '#lib/core/dose/particulars.ts';
-import { loadsItself, nearestLoads, onTheRacks } from '#lib/core/dose/racks.ts';
+import type { Particulars } from '#lib/core/dose/particulars.ts';
 import {
 	cuesFor,
 	faultsIn,
@@ -18,7 +17,7 @@ import {
 	type Step
 } from '#lib/core/exercise/family.ts';
 import { lengthIn, type SolvedSetup } from '#lib/core/movement/context.ts';
-import { isOneSided, lengthOf } from '#lib/core/movement/of-step.ts';
+import { lengthOf } from '#lib/core/movement/of-step.ts';
 import { techniqueFor } from '#lib/core/movement/squat/stand.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
 import { sideOf } from '#lib/core/body/region-side.ts';
@@ -26,17 +25,17 @@ import { besideBinds } from '#lib/core/safety/beside.ts';
 import { closedFor, farthestOn, type Closed } from '#lib/core/safety/closed.ts';
 import { LENGTH_NAME } from '#lib/wording/setup.ts';
 import { besideText, closedText } from '#lib/wording/safety.ts';
-import { kgText } from '#lib/wording/units.ts';
 import { append } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import type { Exercise, PrescriptionKind, PrescriptionState, Snapshot } from '../repo/exercise-repo.ts';
 import { conflict, invalid, notFound, refuseFor, type Actor, type Context, type Outcome } from './actor.ts';
 import { bolderThan } from './bolder.ts';
+import { notHere, particularsFor } from './not-here.ts';
 import { command, type Run } from './command.ts';
 import { endFor, endTrouble } from './end-exercise.ts';
 import { delegated, NOT_DELEGATED } from './delegated.ts';
 import { heldBy } from '../record/held-by.ts';
-import { advancesToday, fears, racksOf, stepsOn, treatsBack } from '../record/facts-of.ts';
+import { advancesToday, fears, stepsOn, treatsBack } from '../record/facts-of.ts';
 import { fitContextOf, standingFactsOf } from '../record/fit-of.ts';
 import { unmetGates } from '../record/gates-of.ts';
 import { loadRecords, type ClientRecord } from '../record/load.ts';
@@ -121,13 +120,14 @@ export async function prescribeIn(run: Run, p: NewPrescription): Promise<Outcome
 	if (!delegated(ctx.actor, r, existing?.family ?? family.id, ctx.today)) return refuseFor(NOT_DELEGATED);
 	const held = heldBy(r, p.region);
 	if (held !== undefined) return invalid('step', held);
-	const load = loadsItself(step.equipment) ? undefined : loadRefusal(r, p);
-	if (load !== undefined) return load;
+	const particulars = particularsFor(r, p, step, existing);
+	const missing = notHere(r, p, step, particulars);
+	if (missing !== undefined) return missing;
 	const fit = fitContextOf(r, ctx.today, sideOf(p.region));
 	const setup = setupGiven(step, p.setup, fit);
 	if (setup === undefined)
 		return invalid('chosen', `${step.title} cannot be set so any more; reload to see how it can.`);
-	const wanted: Wanted = { family, step, setup, chosen: p.setup !== undefined, p, existing };
+	const wanted: Wanted = { family, step, setup, chosen: p.setup !== undefined, p, existing, particulars };
 	const replacing = replaced === undefined ? undefined : endTrouble(r, replaced, ctx);
 	if (replacing !== undefined) return replacing;
 	const closed = closedOf(r, wanted, ctx.today);
@@ -154,6 +154,7 @@ interface Wanted {
 	readonly setup: SolvedSetup;
 	/** The set-up was chosen by hand. */
 	readonly chosen: boolean;
+	readonly particulars: Particulars;
 	readonly p: NewPrescription;
 	readonly existing: Exercise | undefined;
 }
@@ -173,16 +174,6 @@ function namedIn(
 	if (existing !== undefined && (existing.family !== p.family || existing.region !== p.region))
 		return conflict('This exercise is of another ladder or region; reload to see it.');
 	return ok({ existing, replaced: goesOn ? undefined : stood });
-}
-
-/** A load that is not on the racks takes a reason. */
-function loadRefusal(r: ClientRecord, p: NewPrescription): Outcome<never> | undefined {
-	if (onTheRacks(p.loadKg, racksOf(r)) || saysWhy(p.reason)) return undefined;
-	const near = nearestLoads(p.loadKg, racksOf(r).items);
-	return invalid(
-		'reason',
-		`There is no ${kgText(p.loadKg)} here${near.length === 0 ? '' : `; ${near.map(kgText).join(' and ')} are nearest`}. Choose one that is there, or give the reason.`
-	);
 }
 
 const saysWhy = (reason: string | undefined): boolean => (reason ?? '').trim().length >= LEAST_REASON;
@@ -290,7 +281,7 @@ const GOES_BACK: ReadonlySet<string> = new Set(['stop', 'refer', 'regress']);
 async function write(
 	{ t, ctx, recordedAt }: Run,
 	r: ClientRecord,
-	{ family, step, setup, p, existing }: Wanted,
+	{ family, step, setup, p, existing, particulars }: Wanted,
 	closed: readonly Closed[]
 ): Promise<Outcome<Given>> {
 	const exerciseId = existing?.id ?? p.exerciseId;
@@ -332,10 +323,7 @@ async function write(
 		restores: null,
 		decisionId: null,
 		reason: p.reason ?? null,
-		particulars:
-			p.particulars ??
-			head?.particulars ??
-			firstParticulars(!isOneSided(step.posture), p.region, Object.keys(r.head.setting.usual), step.usually),
+		particulars,
 		passedOver: closed.map((c) => c.key)
 	} as const;
 	return (await writePrescription(t, row, recordedAt)) === 'conflict'

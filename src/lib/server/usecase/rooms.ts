@@ -25,7 +25,13 @@ export function itemTrouble(i: {
 	readonly unit: RackUnit;
 }): Outcome<never> | undefined {
 	const units = unitsOf(i.kind);
-	if (!units.includes(i.unit)) return invalid('unit', `A ${i.kind} is measured in ${units.join(' or ')}.`);
+	if (!units.includes(i.unit))
+		return invalid(
+			'unit',
+			units[0] === 'rank'
+				? 'A band has a rank of tension, 1 the lightest of 5.'
+				: `A ${i.kind} is measured in ${units.join(' or ')}.`
+		);
 	return isBelieved(i.kind, i.value, i.unit)
 		? undefined
 		: invalid('value', `A ${i.kind} of ${i.value} ${i.unit} looks mistyped.`);

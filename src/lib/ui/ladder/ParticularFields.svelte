@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** How it is done and how often; folded until somebody wants to say it. */
-	import { BANDS } from '#lib/core/dose/band.ts';
+	import { bandHere, BANDS, isNotOwned, type Band, type BandItem } from '#lib/core/dose/band.ts';
 	import { WHERE, type Particulars } from '#lib/core/dose/particulars.ts';
 	import { BAND_NAME, particularsText, WHERE_NAME } from '#lib/wording/plan.ts';
 	import Choice from '../Choice.svelte';
@@ -10,12 +10,18 @@
 	interface Props {
 		readonly wrong: (field: string) => string | undefined;
 		readonly particulars: Particulars;
+		/** The practice's own, by name and rank. */
+		readonly bands: readonly BandItem[];
 		/** The dose counts seconds already. */
 		readonly timed: boolean;
 		/** Its sets are rounds of a circuit. */
 		readonly rounds: boolean;
 	}
-	let { wrong, particulars: p, timed, rounds }: Props = $props();
+	let { wrong, particulars: p, bands, timed, rounds }: Props = $props();
+	const bandName = (b: Band): string => {
+		const here = bandHere(bands, b);
+		return `${BAND_NAME[b]}${here === undefined ? (isNotOwned(bands, b) ? ', not here' : '') : `: ${here.name}`}`;
+	};
 	const FIELDS = [
 		...[
 			'holdSec',
@@ -86,7 +92,7 @@
 			name="band"
 			label="Band"
 			value={p.band ?? ''}
-			items={[{ value: '', name: 'none' }, ...BANDS.map((b) => ({ value: b, name: BAND_NAME[b] }))]}
+			items={[{ value: '', name: 'none' }, ...BANDS.map((b) => ({ value: b, name: bandName(b) }))]}
 		/>
 		<Choice
 			name="where"

@@ -16,6 +16,7 @@
 	import Field from '../Field.svelte';
 	import Note from '../Note.svelte';
 	import Said from '../Said.svelte';
+	import type { BandItem } from '#lib/core/dose/band.ts';
 	import ParticularFields from './ParticularFields.svelte';
 	import { keepForm } from '../keep-form.ts';
 	import { sending } from '../sending.ts';
@@ -29,6 +30,7 @@
 		inPlaceOf: string;
 		/** Of what it takes the place of. */
 		readonly particulars: Particulars;
+		readonly bands: readonly BandItem[];
 		readonly familyId: string;
 		readonly step: Step;
 		readonly setup: SolvedSetup | null;
@@ -50,6 +52,7 @@
 		inPlan,
 		inPlaceOf = $bindable(),
 		particulars,
+		bands,
 		familyId,
 		step,
 		setup,
@@ -152,6 +155,7 @@
 	</div>
 	<ParticularFields
 		{wrong}
+		{bands}
 		{particulars}
 		timed={step.counts === 'sec'}
 		rounds={replaced?.dose.school === 'rounds'}

@@ -2,6 +2,7 @@
 	/** One thing of the rooms: what it is, its size as printed, how many. */
 	import { enhance } from '$app/forms';
 	import { RACK_UNITS } from '#lib/core/dose/rack-kind.ts';
+	import { UNIT_NAME } from '#lib/wording/practice.ts';
 	import Act from '../Act.svelte';
 	import Choice from '../Choice.svelte';
 	import Field from '../Field.svelte';
@@ -63,7 +64,7 @@
 		name="unit"
 		label="in"
 		value={of('unit', item?.unit ?? 'cm')}
-		items={RACK_UNITS.map((u) => ({ value: u, name: u }))}
+		items={RACK_UNITS.map((u) => ({ value: u, name: UNIT_NAME[u] }))}
 	/>
 	<Field
 		of={itemId}

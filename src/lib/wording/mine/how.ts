@@ -61,7 +61,7 @@ export function particularsIn(language: Language, p: Particulars): readonly stri
 	if (language === 'en') return particularsText(p);
 	const days = p.asNeeded === true ? undefined : p.daysPerWeek;
 	return [
-		p.band === undefined ? '' : BAND_DE[p.band],
+		p.band === undefined ? '' : `${BAND_DE[p.band]}${p.bandName === undefined ? '' : ` (${p.bandName})`}`,
 		p.holdSec === undefined ? '' : `${p.holdSec} s halten`,
 		p.tempo === undefined ? '' : `Tempo ${p.tempo}`,
 		p.effortPct === undefined ? '' : `mit ${p.effortPct} % drücken`,

@@ -35,6 +35,7 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 		const [id, exerciseId, endId] = formIds(ctx, 3) as [string, string, string];
 		return {
 			...view,
+			bands: r.room.bands,
 			notMine: delegated(ctx.actor, r, family, ctx.today) ? null : NOT_DELEGATED,
 			nowBy: view.now,
 			family,

@@ -230,6 +230,7 @@
 				{#snippet prescribe()}<PrescribeForm
 						{form}
 						ids={data.ids}
+						bands={data.bands}
 						inPlan={data.inPlan}
 						bind:inPlaceOf={place.id}
 						particulars={place.changing?.particulars ??
