@@ -20,6 +20,7 @@ import { search, searchIndex } from '#lib/core/exercise/search.ts';
 import { fitStep, fitSteps, shortAt } from '#lib/core/fit/fit.ts';
 import { setupFor } from '#lib/core/fit/gentler.ts';
 import { pictureOf } from '#lib/core/fit/picture.ts';
+import { placesThatFit } from '#lib/core/fit/places.ts';
 import { bridge } from '#lib/core/posture/bridge.ts';
 import { heelRaise } from '#lib/core/posture/heel-raise.ts';
 import { hinge } from '#lib/core/posture/hinge.ts';
@@ -172,6 +173,12 @@ time(
 	`the whole catalogue’s fit, ${ALL_STEPS.length} steps`,
 	seconds((i) => fitSteps(ALL_STEPS, { ...(wide[i % 3] as FitContext) })),
 	5
+);
+const CHOOSING = ALL_STEPS.filter((s) => s.choices?.some((c) => c.ranked) === true);
+time(
+	`the places of ${CHOOSING.length} steps that fit, and the best of each`,
+	seconds((i) => CHOOSING.map((s) => placesThatFit(s, { ...(wide[i % 3] as FitContext) }))),
+	20
 );
 rate(
 	'step-up forward',

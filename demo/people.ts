@@ -66,7 +66,8 @@ export const EQUIPMENT: readonly {
 			'cuff',
 			'leg-press',
 			'extension-machine',
-			'curl-machine'
+			'curl-machine',
+			'straps'
 		] as const
 	).map((kind) => ({ kind, label: kind, value: 1, unit: 'cm' as const, count: 1 })),
 	{ kind: 'band', label: 'Sand loop', value: 2, unit: 'rank', count: 4 },

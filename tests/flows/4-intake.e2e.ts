@@ -170,7 +170,7 @@ test('before measuring, every step is unmeasured and the envelope says what woul
 	await signIn(page);
 	await visit(page, `/clients/${id}/envelope`);
 	// What asks no range of knee, fold or ankle is open already; of the squat ladder nothing is.
-	await expect(page.getByTestId('open-steps')).toHaveText(/^\d+ of 172 steps$/);
+	await expect(page.getByTestId('open-steps')).toHaveText(/^\d+ of 178 steps$/);
 	await expect(page.getByTestId('kneeFlexion-right')).toContainText('not measured yet');
 	await visit(page, `/clients/${id}/ladder`);
 	await expect(page.getByRole('button', { name: /^Free squat/ })).toContainText('not measured');

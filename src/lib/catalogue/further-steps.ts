@@ -776,6 +776,200 @@ const SKIP: Further = {
 	})
 };
 
+/** What the trade does past the ends of these ladders. */
+const LAST: readonly Further[] = [
+	{
+		family: 'bridge',
+		after: 'feet-raised-bridge',
+		from: { 'feet-raised-bridge': 'surface' },
+		step: step(
+			'hung-feet-bridge',
+			'Bridge, feet in straps',
+			'Feet hung',
+			'Heels in hanging straps at knee height: lift, and keep the feet from swinging.',
+			{
+				dials: { support: 'none', surface: 'feet-hung' },
+				posture: { movement: 'bridge', kneeDeg: 95, legs: 2, footCm: 35 },
+				gates: [clean('feet-raised-bridge', 3, 10)],
+				dose: DOSE.eight,
+				easier: 'feet-raised-bridge',
+				kit: ['straps'],
+				cautions: ['The straps are fixed overhead and tried with the hands first.'],
+				faults: ['back-arches', 'work-not-felt', 'breath-held', 'wobbles'],
+				serves: ['thigh-back', 'buttock', 'trunk']
+			}
+		)
+	},
+	{
+		family: 'bridge',
+		after: 'plank-knee-in',
+		from: { 'plank-knee-in': 'depth' },
+		step: step(
+			'lunge-to-plank-extension',
+			'Deep lunge, leg sweeps up',
+			'Lunge, sweep',
+			'Hands down inside a deep lunge: the rear leg sweeps up long behind, and sets down softly.',
+			{
+				dials: { position: 'plank', attention: 'arms-move', depth: 'level' },
+				posture: {
+					movement: 'pose',
+					from: {
+						trunk: 72,
+						near: { thigh: -70, shank: -74, foot: 6 },
+						far: { thigh: 84, shank: -28, foot: 90 },
+						arm: 6,
+						forearm: 4,
+						head: 10
+					},
+					to: {
+						trunk: 80,
+						near: { thigh: -104, shank: -104, foot: -14 },
+						far: { thigh: 78, shank: -28, foot: 90 },
+						arm: 6,
+						forearm: 4,
+						head: 10
+					},
+					oneSided: true
+				},
+				gates: [clean('plank-knee-in', 2, 10)],
+				dose: [
+					{ sets: 1, reps: 5 },
+					{ sets: 2, reps: 8 }
+				],
+				easier: 'plank-knee-in',
+				faults: ['back-arches', 'pelvis-rolls', 'breath-held', 'rushed'],
+				cues: ['Hands under the shoulders', 'Long behind, no higher than the line', 'Breathe on'],
+				serves: ['buttock', 'trunk', 'mobility']
+			}
+		)
+	},
+	{
+		family: 'abduction',
+		after: 'side-plank',
+		from: { 'side-plank': 'tempo' },
+		step: step(
+			'side-plank-leg-hold',
+			'Side plank, upper leg held',
+			'Leg held',
+			'The upper leg bent and raised, held there while the line stays.',
+			{
+				dials: { position: 'plank', lever: 'straight', tempo: 'hold' },
+				posture: {
+					movement: 'pose',
+					from: POSES.sidePlank,
+					to: {
+						...POSES.sidePlank,
+						near: { thigh: 118, shank: 66, short: [0.8, 0.6] },
+						far: POSES.sidePlank.near
+					},
+					oneSided: true
+				},
+				gates: [held('side-plank', 20)],
+				dose: [
+					{ sets: 2, reps: 10 },
+					{ sets: 3, reps: 20 }
+				],
+				counts: 'sec',
+				easier: 'side-plank',
+				faults: ['pelvis-rolls', 'trunk-tips', 'breath-held'],
+				serves: ['hip-side', 'trunk']
+			}
+		)
+	},
+	{
+		family: 'calf',
+		after: 'band-foot-push',
+		from: { 'band-foot-push': 'position' },
+		step: step(
+			'edge-to-level-heel-raise',
+			'Heels from below an edge to level',
+			'Edge to level',
+			'Forefeet on an edge: the heels rise from below it to level, no higher. Spares the toes.',
+			{
+				dials: { support: 'two-hands', position: 'standing', surface: 'edge' },
+				posture: { movement: 'heel-raise', pitchDeg: 0, legs: 2, dropDeg: 12 },
+				gates: [clean('band-foot-push', 2, 15)],
+				dose: [
+					{ sets: 2, reps: 10 },
+					{ sets: 3, reps: 15 }
+				],
+				easier: 'band-foot-push',
+				kit: ['step', ['counter', 'chair', 'wall']],
+				faults: ['wobbles', 'rushed'],
+				cautions: ['A sore heel cord at its bone stays level: no drop below the edge.'],
+				tempo: [3, 1, 2]
+			}
+		)
+	},
+	{
+		family: 'mobility',
+		after: 'hip-axle',
+		from: { 'ninety-ninety': 'attention' },
+		step: step(
+			'ninety-switch',
+			'Ninety-ninety, switched',
+			'90–90 switch',
+			'From one ninety-ninety to the other; the leading knee stays down longest.',
+			{
+				dials: { position: 'seated', attention: 'arms-move' },
+				posture: {
+					movement: 'pose',
+					from: POSES.ninetyFrom,
+					to: {
+						...POSES.ninetyFrom,
+						trunk: -3,
+						near: { thigh: 116, shank: 16, short: [0.8, 0.62] },
+						far: { thigh: -116, shank: -16, short: [0.8, 0.62] }
+					},
+					asks: { kneeFlexion: 90, thighTrunkFlexion: 100 }
+				},
+				gates: [clean('ninety-ninety', 1, 3)],
+				dose: DOSE.drill,
+				easier: 'ninety-ninety',
+				faults: ['breath-held', 'guarding', 'rushed']
+			}
+		)
+	},
+	{
+		family: 'mobility',
+		after: 'kneeling-quad-stretch',
+		step: step(
+			'one-leg-sit-back',
+			'Sit back on one shin',
+			'Sit back',
+			'One shin folded under, on pillows as high as it takes; lean back onto the hands.',
+			{
+				dials: { position: 'tall-kneeling' },
+				posture: {
+					movement: 'pose',
+					from: {
+						trunk: -4,
+						near: { thigh: 48, shank: -92, foot: -90 },
+						far: { thigh: 84, shank: 54, foot: 124 },
+						arm: 12,
+						forearm: 58,
+						props: ['pillow-pelvis']
+					},
+					to: {
+						trunk: -24,
+						near: { thigh: 48, shank: -92, foot: -90 },
+						far: { thigh: 84, shank: 54, foot: 124 },
+						arm: -26,
+						forearm: -8,
+						props: ['pillow-pelvis']
+					},
+					oneSided: true
+				},
+				dose: DOSE.stretch,
+				counts: 'sec',
+				kit: ['pillow'],
+				cautions: ['A knee that catches or is sore behind stays higher, or does another stretch.'],
+				faults: ['breath-held', 'guarding', 'back-arches']
+			}
+		)
+	}
+];
+
 export const FURTHER: readonly Further[] = [
 	...SQUATS,
 	...LUNGES,
@@ -784,5 +978,6 @@ export const FURTHER: readonly Further[] = [
 	...CALVES,
 	...STANDING,
 	...WARM,
-	SKIP
+	SKIP,
+	...LAST
 ];

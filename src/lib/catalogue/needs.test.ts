@@ -141,7 +141,7 @@ describe('a protocol closes what goes past it', () => {
 		// The right leg works: it is the left that turns in.
 		expect(closes([{ axis: 'hipInternalRotation', side: 'right', maxDeg: 10 }])).toEqual(new Set());
 		expect(closes([{ axis: 'hipInternalRotation', side: 'left', maxDeg: 10 }])).toEqual(
-			new Set(['ninety-ninety', 'hip-axle'])
+			new Set(['ninety-ninety', 'hip-axle', 'ninety-switch'])
 		);
 		for (const id of ['side-lying-lift', 'straight-leg-lift', 'standing-abduction', 'groin-opener'])
 			expect(closes([{ axis: 'hipAbduction', side: 'right', maxDeg: 10 }]).has(id), id).toBe(true);

@@ -72,8 +72,11 @@ const ROWS: readonly (readonly [
 	['quad-stretch', 'K60 H-10', '', 'K H'],
 	['quad-pull', 'K60 H-10', 'T25', 'K H'],
 	['kneeling-quad-stretch', 'K100', 'same', 'K H'],
+	['one-leg-sit-back', 'K100 F80', 'K30', 'K F'],
+	['lunge-to-plank-extension', 'H5~ T50', 'K80 F100 A15'],
+	['side-plank-leg-hold', 'K30~ F30~ O10~', 'H-10'],
 	['hip-flexor-stretch', 'K90 H-10', 'K80 F80 A5', 'H'],
-	['ninety-ninety hip-axle', 'K80 F80', 'K80 F60', 'R', 'I'],
+	['ninety-ninety hip-axle ninety-switch', 'K80 F80', 'K80 F60', 'R', 'I'],
 	['kneeling-hinge', 'K95 F40~ B10~', 'same'],
 	// From an ordinary seat 95, from a high one 80.
 	['seated-hinge', 'K60 F80~ B10~', 'same'],

@@ -23,7 +23,7 @@ const BY_HAND: Readonly<Partial<Record<Tag, string>>> = {
 		'hinge-loaded raised-handle-deadlift low-handle-deadlift straight-knee-hinge-loaded',
 	'spine-end-bend': 'hamstring-bend knee-to-chest figure-four plank-knee-in',
 	'spine-backward':
-		'rise-and-reach standing-hip-flexor-stretch machine-prone-curl standing-hip-extension kneeling-hip-extension plank-hip-extension hip-flexor-stretch kneeling-quad-stretch stick-lunge-2 stick-lunge-3 prone-curl cuff-prone-curl roll-front-thigh rise-and-press',
+		'lunge-to-plank-extension rise-and-reach standing-hip-flexor-stretch machine-prone-curl standing-hip-extension kneeling-hip-extension plank-hip-extension hip-flexor-stretch kneeling-quad-stretch stick-lunge-2 stick-lunge-3 prone-curl cuff-prone-curl roll-front-thigh rise-and-press',
 	'loaded-twist': 'weighted-passes',
 	'hanging-load': 'loaded-step-up loaded-front-raised-split-squat loaded-reverse-lunge',
 	'spine-load':
@@ -31,23 +31,24 @@ const BY_HAND: Readonly<Partial<Record<Tag, string>>> = {
 	impact: `skip-high jog ${HOP}`,
 	'high-impact': `skip-high ${HOP}`,
 	'adduction-past-midline': 'cross-steps crossed-lunge inner-thigh-lift',
-	'end-range-rotation': 'figure-four ninety-ninety hip-axle wide-shift-lunge hip-gate',
+	'end-range-rotation': 'ninety-switch figure-four ninety-ninety hip-axle wide-shift-lunge hip-gate',
 	'side-lying':
-		'clamshell banded-clamshell side-lying-lift straight-leg-lift ankle-band-lift inner-thigh-lift side-plank-knees side-plank side-plank-lift roll-outer-thigh',
+		'side-plank-leg-hold clamshell banded-clamshell side-lying-lift straight-leg-lift ankle-band-lift inner-thigh-lift side-plank-knees side-plank side-plank-lift roll-outer-thigh',
 	'narrow-base': 'narrow-squat',
-	supine: `straight-leg-raise heel-slide knee-straightening-stretch ${LIE} hook-squeeze quad-set short-arc figure-four knee-to-chest brace-and-breath rest-legs-up`,
+	supine: `hung-feet-bridge straight-leg-raise heel-slide knee-straightening-stretch ${LIE} hook-squeeze quad-set short-arc figure-four knee-to-chest brace-and-breath rest-legs-up`,
 	prone: 'machine-prone-curl prone-curl cuff-prone-curl roll-front-thigh',
-	'trunk-strain': 'knee-plank plank plank-hip-extension plank-knee-in side-plank side-plank-lift',
+	'trunk-strain':
+		'lunge-to-plank-extension side-plank-leg-hold knee-plank plank plank-hip-extension plank-knee-in side-plank side-plank-lift',
 	'breath-holding':
-		'shoulder-loaded-squat loaded-front-raised-split-squat rise-and-press goblet-squat heels-raised-goblet low-handle-deadlift loaded-bench-bridge raised-handle-deadlift goblet-split-squat leg-press single-leg-press wall-sit-hold plank side-plank side-plank-lift',
+		'side-plank-leg-hold shoulder-loaded-squat loaded-front-raised-split-squat rise-and-press goblet-squat heels-raised-goblet low-handle-deadlift loaded-bench-bridge raised-handle-deadlift goblet-split-squat leg-press single-leg-press wall-sit-hold plank side-plank side-plank-lift',
 	'long-hold':
-		'wall-slide-hold wall-sit-hold leg-extension-hold heel-raise-hold bridge-hold knee-plank plank side-plank-knees side-plank',
-	'head-low': 'hamstring-bend single-leg-hinge low-handle-deadlift feet-raised-bridge',
+		'side-plank-leg-hold wall-slide-hold wall-sit-hold leg-extension-hold heel-raise-hold bridge-hold knee-plank plank side-plank-knees side-plank',
+	'head-low': 'hung-feet-bridge hamstring-bend single-leg-hinge low-handle-deadlift feet-raised-bridge',
 	'locks-out':
 		'straight-leg-raise knee-straightening-stretch quad-set short-arc long-arc cuff-long-arc straight-knee-hinge straight-knee-hinge-loaded leg-press single-leg-press',
 	unsteady: `heels-raised-single-leg-squat loaded-front-raised-split-squat goblet-side-lunge one-foot-bent-heel-raise high-knees heel-kicks cross-steps skip-high stance-passes weighted-passes tandem-stance single-leg-stance single-leg-head-turns toe-touch-squat single-leg-to-seat single-leg-squat step-up loaded-step-up high-step-up step-down-tap high-step-down ${LUNGES} staggered-hinge single-leg-hinge one-foot-heel-raise ${MONSTER} march jog ${HOP} hip-gate knee-hug quad-pull straight-leg-kick squatted-side-step`,
 	kneeling:
-		'kneeling-hinge kneeling-hip-extension kneeling-quad-stretch hip-flexor-stretch bird-dog knee-plank stick-lunge-2',
+		'one-leg-sit-back kneeling-hinge kneeling-hip-extension kneeling-quad-stretch hip-flexor-stretch bird-dog knee-plank stick-lunge-2',
 	'open-chain-knee': 'short-arc mid-arc long-arc cuff-long-arc leg-extension leg-extension-hold',
 	'no-weight':
 		'straight-leg-raise heel-slide knee-straightening-stretch machine-prone-curl band-foot-push arm-set clamshell banded-clamshell side-lying-lift straight-leg-lift ankle-band-lift inner-thigh-lift hook-squeeze pillow-squeeze quad-set short-arc mid-arc long-arc cuff-long-arc leg-extension leg-extension-hold seated-curl prone-curl cuff-prone-curl figure-four knee-to-chest brace-and-breath rest-legs-up standing-abduction standing-curl standing-hip-extension'

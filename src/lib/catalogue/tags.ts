@@ -46,29 +46,31 @@ export const STEPS_WITH: Readonly<Record<Tag, readonly string[]>> = {
 	),
 	'spine-end-bend': ids('hamstring-bend knee-to-chest figure-four plank-knee-in'),
 	'spine-backward': ids(
-		'rise-and-reach standing-hip-flexor-stretch machine-prone-curl',
+		'lunge-to-plank-extension rise-and-reach standing-hip-flexor-stretch machine-prone-curl',
 		'standing-hip-extension kneeling-hip-extension plank-hip-extension hip-flexor-stretch',
 		'kneeling-quad-stretch stick-lunge-2 stick-lunge-3 prone-curl cuff-prone-curl roll-front-thigh',
 		'rise-and-press'
 	),
 	'loaded-twist': ids('weighted-passes'),
-	'trunk-strain': ids('knee-plank plank plank-hip-extension plank-knee-in side-plank side-plank-lift'),
+	'trunk-strain': ids(
+		'lunge-to-plank-extension side-plank-leg-hold knee-plank plank plank-hip-extension plank-knee-in side-plank side-plank-lift'
+	),
 	impact: ids('skip-high', 'jog squat-jump lateral-hop-touch lateral-hop split-jump'),
 	'high-impact': ids('skip-high', 'squat-jump lateral-hop-touch lateral-hop split-jump'),
 	'arms-overhead': ids('rise-and-reach', 'rise-and-press stick-lunge-2 hip-flexor-stretch wide-shift-lunge'),
 	'breath-holding': ids(
-		'shoulder-loaded-squat loaded-front-raised-split-squat',
+		'side-plank-leg-hold shoulder-loaded-squat loaded-front-raised-split-squat',
 		'rise-and-press goblet-squat heels-raised-goblet low-handle-deadlift loaded-bench-bridge',
 		'raised-handle-deadlift goblet-split-squat leg-press single-leg-press wall-sit-hold plank',
 		'side-plank side-plank-lift'
 	),
 	'long-hold': ids(
-		'wall-slide-hold wall-sit-hold leg-extension-hold heel-raise-hold bridge-hold knee-plank plank',
+		'side-plank-leg-hold wall-slide-hold wall-sit-hold leg-extension-hold heel-raise-hold bridge-hold knee-plank plank',
 		'side-plank-knees side-plank'
 	),
-	'head-low': ids('hamstring-bend single-leg-hinge low-handle-deadlift feet-raised-bridge'),
+	'head-low': ids('hung-feet-bridge hamstring-bend single-leg-hinge low-handle-deadlift feet-raised-bridge'),
 	'toes-bent': ids(
-		'loaded-front-raised-split-squat one-foot-bent-heel-raise-held one-foot-bent-heel-raise standing-hip-flexor-stretch skip-high',
+		'lunge-to-plank-extension loaded-front-raised-split-squat one-foot-bent-heel-raise-held one-foot-bent-heel-raise standing-hip-flexor-stretch skip-high',
 		'held-split-squat split-squat goblet-split-squat reverse-lunge-held reverse-lunge',
 		'loaded-reverse-lunge front-raised-split-squat forward-lunge walking-lunge crossed-lunge',
 		'stick-lunge-1 stick-lunge-2 stick-lunge-3 plank-hip-extension plank-knee-in seated-heel-raise',
@@ -82,16 +84,16 @@ export const STEPS_WITH: Readonly<Record<Tag, readonly string[]>> = {
 		'one-foot-edge-heel-raise one-foot-heel-raise heel-raise-hold jog squat-jump lateral-hop-touch',
 		'lateral-hop split-jump'
 	),
-	'end-range-rotation': ids('wide-shift-lunge figure-four ninety-ninety hip-axle hip-gate'),
+	'end-range-rotation': ids('ninety-switch wide-shift-lunge figure-four ninety-ninety hip-axle hip-gate'),
 	'adduction-past-midline': ids('cross-steps', 'crossed-lunge inner-thigh-lift'),
 	'hip-out': ids(
-		'held-side-lunge goblet-side-lunge',
+		'side-plank-leg-hold held-side-lunge goblet-side-lunge',
 		'clamshell banded-clamshell side-lying-lift straight-leg-lift ankle-band-lift standing-abduction',
 		'banded-standing-abduction side-lunge wide-shift-lunge wide-squat groin-opener monster-walk',
 		'monster-walk-shins monster-walk-ankles squatted-side-step lateral-hop lateral-hop-touch'
 	),
 	'end-stretch': ids(
-		'standing-hip-flexor-stretch knee-straightening-stretch',
+		'ninety-switch one-leg-sit-back standing-hip-flexor-stretch knee-straightening-stretch',
 		'quad-stretch kneeling-quad-stretch hip-flexor-stretch hamstring-bend figure-four ninety-ninety',
 		'hip-axle three-way-ankle groin-opener knee-to-chest calf-stretch stick-lunge-1 stick-lunge-2',
 		'stick-lunge-3 wide-shift-lunge knee-hug quad-pull straight-leg-kick'
@@ -102,22 +104,22 @@ export const STEPS_WITH: Readonly<Record<Tag, readonly string[]>> = {
 		'leg-press single-leg-press'
 	),
 	kneeling: ids(
-		'stick-lunge-2 kneeling-hinge kneeling-hip-extension kneeling-quad-stretch hip-flexor-stretch',
+		'one-leg-sit-back stick-lunge-2 kneeling-hinge kneeling-hip-extension kneeling-quad-stretch hip-flexor-stretch',
 		'bird-dog knee-plank'
 	),
 	prone: ids('machine-prone-curl', 'prone-curl cuff-prone-curl roll-front-thigh'),
 	supine: ids(
-		'straight-leg-raise heel-slide knee-straightening-stretch',
+		'hung-feet-bridge straight-leg-raise heel-slide knee-straightening-stretch',
 		'bridge far-feet-bridge banded-bridge weighted-bridge arms-up-bridge single-leg-bridge',
 		'weighted-single-leg-bridge feet-raised-bridge bridge-hold hook-squeeze quad-set short-arc',
 		'figure-four knee-to-chest brace-and-breath rest-legs-up'
 	),
 	'side-lying': ids(
-		'clamshell side-lying-lift banded-clamshell straight-leg-lift ankle-band-lift side-plank-knees',
+		'side-plank-leg-hold clamshell side-lying-lift banded-clamshell straight-leg-lift ankle-band-lift side-plank-knees',
 		'side-plank side-plank-lift inner-thigh-lift roll-outer-thigh'
 	),
 	'floor-transfer': ids(
-		'straight-leg-raise heel-slide knee-straightening-stretch band-foot-push roll-outer-back-thigh',
+		'hung-feet-bridge lunge-to-plank-extension side-plank-leg-hold ninety-switch one-leg-sit-back straight-leg-raise heel-slide knee-straightening-stretch band-foot-push roll-outer-back-thigh',
 		'kneeling-hinge bridge far-feet-bridge banded-bridge weighted-bridge arms-up-bridge',
 		'single-leg-bridge weighted-single-leg-bridge feet-raised-bridge kneeling-hip-extension',
 		'plank-hip-extension plank-knee-in clamshell side-lying-lift banded-clamshell straight-leg-lift',
@@ -128,7 +130,7 @@ export const STEPS_WITH: Readonly<Record<Tag, readonly string[]>> = {
 		'loaded-bench-bridge stick-lunge-2'
 	),
 	'weight-on-hands': ids(
-		'roll-outer-back-thigh',
+		'lunge-to-plank-extension side-plank-leg-hold ninety-switch one-leg-sit-back roll-outer-back-thigh',
 		'kneeling-hip-extension plank-hip-extension plank-knee-in side-plank-knees side-plank',
 		'side-plank-lift kneeling-quad-stretch bird-dog knee-plank plank roll-outer-thigh',
 		'roll-front-thigh roll-back-thigh ninety-ninety hip-axle'

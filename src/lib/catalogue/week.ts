@@ -15,6 +15,8 @@ export const STRETCHES: Readonly<Record<string, readonly Stretched[]>> = {
 	'figure-four': ['buttock'],
 	'ninety-ninety': ['buttock'],
 	'hip-axle': ['buttock'],
+	'ninety-switch': ['buttock'],
+	'one-leg-sit-back': ['thigh-front'],
 	'knee-to-chest': ['buttock'],
 	'groin-opener': ['hip-inner'],
 	'wide-shift-lunge': ['hip-inner'],

@@ -134,6 +134,7 @@ export const EQUIPMENT_NAME: Readonly<Record<Equipment, string>> = {
 	'extension-machine': 'leg extension machine',
 	'curl-machine': 'leg curl machine',
 	'leg-press': 'leg press',
+	straps: 'straps to hang the feet in',
 	bed: 'bed or couch'
 };
 

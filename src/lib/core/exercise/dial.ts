@@ -20,6 +20,7 @@ export const DIAL_NOTCHES = {
 		'low-handle',
 		'feet-far',
 		'feet-raised',
+		'feet-hung',
 		'back-raised',
 		'edge'
 	],

@@ -140,6 +140,7 @@ export const EQUIPMENT = [
 	'extension-machine',
 	'curl-machine',
 	'leg-press',
+	'straps',
 	'bed'
 ] as const;
 export type Equipment = (typeof EQUIPMENT)[number];

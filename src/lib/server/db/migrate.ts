@@ -22,6 +22,7 @@ import * as heardBack from './migrations/0015-heard-back.ts';
 import * as jobs from './migrations/0016-jobs.ts';
 import * as sessions from './migrations/0017-sessions.ts';
 import * as ownCourses from './migrations/0018-own-courses.ts';
+import * as straps from './migrations/0019-straps.ts';
 
 const MIGRATIONS = [
 	foundation,
@@ -41,7 +42,8 @@ const MIGRATIONS = [
 	heardBack,
 	jobs,
 	sessions,
-	ownCourses
+	ownCourses,
+	straps
 ] as const;
 
 /** For tests: what belongs to a practice, and what of it is appended. */
@@ -50,7 +52,7 @@ export const APPENDED_TABLES = MIGRATIONS.flatMap((m) => m.TABLES)
 	.filter((t) => t.appended === true)
 	.map((t) => t.name);
 /** The newest one: a database without it is older than the program. */
-export const LAST_MIGRATION = ownCourses.name;
+export const LAST_MIGRATION = straps.name;
 /** Every migration this program knows, oldest first. */
 export const KNOWN_MIGRATIONS: readonly string[] = MIGRATIONS.map((m) => m.name);
 const LOCK = 7_204_311;

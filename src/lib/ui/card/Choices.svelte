@@ -3,6 +3,7 @@
 	import { placeOf, placesOf, unusual } from '#lib/core/exercise/choice.ts';
 	import type { Choice, Chosen } from '#lib/core/exercise/family.ts';
 	import type { Step } from '#lib/core/exercise/family.ts';
+	import type { PlacesFit } from '#lib/core/fit/places.ts';
 	import { inProse } from '#lib/wording/units.ts';
 	import Fold from '../Fold.svelte';
 	import FeetView from './FeetView.svelte';
@@ -10,12 +11,26 @@
 	interface Props {
 		readonly step: Step;
 		readonly pick: (chosen: Chosen) => void;
+		/** Which places fit this client, and how far each goes; left out, nobody is asked about. */
+		readonly places?: readonly PlacesFit[];
 		/** Told apart where two cards stand on one page. */
 		readonly of?: string;
 		/** One line that says how it stands, to open; what is otherwise than usual stands open. */
 		readonly folded?: boolean;
 	}
-	let { step, pick, of = 'choice', folded = false }: Props = $props();
+	let { step, pick, places = [], of = 'choice', folded = false }: Props = $props();
+	const fitOf = (c: Choice): PlacesFit | undefined => places.find((p) => p.choice.id === c.id);
+	const shut = (c: Choice, place: string): boolean => fitOf(c)?.fits.has(place) === false;
+	/** Ranked choices that fit farther than they stand. */
+	const farther = $derived(
+		places.flatMap(({ choice, best }) => {
+			const place = choice.of.find((p) => p.id === best);
+			return place === undefined ||
+				choice.of.indexOf(place) <= choice.of.indexOf(placeOf(choice, step.chosen))
+				? []
+				: [`${choice.title} ${inProse(place.title)}`];
+		})
+	);
 	const at = (c: Choice): string => placeOf(c, step.chosen).id;
 	const line = $derived(
 		placesOf(step)
@@ -46,14 +61,20 @@
 									checked={at(c) === p.id}
 									onchange={() => pick({ ...step.chosen, [c.id]: p.id })}
 									class="sr-only"
-									aria-label="{c.title} {inProse(p.title)}"
-								/>{inProse(p.title)}</label
+									aria-label="{c.title} {inProse(p.title)}{shut(c, p.id) ? ', does not fit' : ''}"
+								/><span
+									class={shut(c, p.id) ? 'line-through' : ''}
+									title={shut(c, p.id) ? 'does not fit' : undefined}>{inProse(p.title)}</span
+								></label
 							>
 						{/each}
 					</div>
 				</div>
 			{/each}
 		</div>
+		{#if farther.length > 0}<p class="w-full text-sm text-quiet" data-testid="farther">
+				As far as fits: {farther.join(', ')}.
+			</p>{/if}
 		{#if step.feet}<FeetView feet={step.feet} />{/if}
 	</div>
 {/snippet}

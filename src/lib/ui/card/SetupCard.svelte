@@ -9,6 +9,7 @@
 	import type { FitContext, SolvedSetup } from '#lib/core/movement/context.ts';
 	import { hasTechnique } from '#lib/core/movement/of-step.ts';
 	import type { Band } from '#lib/core/posture/band.ts';
+	import { placesThatFit } from '#lib/core/fit/places.ts';
 	import { AXIS_NAME } from '#lib/wording/names.ts';
 	import { reachText } from '#lib/wording/setup.ts';
 	import { inProse } from '#lib/wording/units.ts';
@@ -59,6 +60,7 @@
 	}
 	let { family, step, fit, ctx, setup, ...p }: Props = $props();
 
+	const places = $derived(placesThatFit(step, ctx));
 	const byHand = $derived(p.dialled !== null || p.wedged);
 	const card = $derived(readCard({ family, step, fit, ctx, setup, byHand }));
 	const picture = $derived(movingOfStep(step, ctx, card.given, card.limiting.slice(0, 1)));
@@ -84,7 +86,7 @@
 			frontOfKnee={p.frontOfKnee}
 			use={p.useWedge}
 		/>{/if}
-	<Choices {step} pick={p.pick} folded />
+	<Choices {step} {places} pick={p.pick} folded />
 	{@render p.prescribe()}
 	<MovingFigure
 		{picture}

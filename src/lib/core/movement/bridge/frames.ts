@@ -43,7 +43,17 @@ function pointsAt(body: Body, top: Stick, raised: boolean, t: number): PosedPoin
 	};
 }
 
-/** Bench, step, weight across the hips, band around the knees: where there are any. */
+/** Two straps that the heels hang in, from above the picture. */
+const straps = (heel: Point): readonly Prop[] =>
+	[-0.03, 0.03].map((dx) => ({
+		kind: 'rod',
+		role: 'support',
+		a: point(heel.x + dx, heel.y - 0.02),
+		b: point(heel.x + dx / 3, heel.y + 0.75),
+		r: 0.008
+	}));
+
+/** Bench, step or straps, weight across the hips, band around the knees: where there are any. */
 function propsAt(
 	{ step, p, ctx }: Pick<At<BridgePosture>, 'step' | 'p' | 'ctx'>,
 	{ hip, shoulder, near }: PosedPoints,
@@ -56,7 +66,11 @@ function propsAt(
 		...(shoulderCm === undefined
 			? []
 			: [block(shoulder.x - 0.22, shoulder.x + 0.12, shoulderCm / 100 - 0.04)]),
-		...(footCm === undefined ? [] : [block(near.heel.x - 0.08, near.toe.x + 0.06, footCm / 100)]),
+		...(footCm === undefined
+			? []
+			: step.equipment?.includes('straps') === true
+				? straps(near.heel)
+				: [block(near.heel.x - 0.08, near.toe.x + 0.06, footCm / 100)]),
 		...(load === undefined ? [] : [{ kind: 'disc', role: 'load', at: onHips, r } as const]),
 		...(step.dials.lever === 'band'
 			? [
