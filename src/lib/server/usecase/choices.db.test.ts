@@ -5,10 +5,12 @@ import { client, demoForEach, reloaded, value } from '../../../../tests/database
 import { effectiveChain } from '../record/effective-chain.ts';
 import { advancesToday } from '../record/facts-of.ts';
 import type { ClientRecord } from '../record/load.ts';
-import { decideInputOf } from '../record/slip-of.ts';
+import { decideInputOf, hashOf, slipOf } from '../record/slip-of.ts';
+import type { Chosen } from '#lib/core/exercise/family.ts';
 import { setupText } from '#lib/wording/setup.ts';
 import type { Context } from './actor.ts';
 import { prescribe, type NewPrescription } from './prescribe.ts';
+import { signDecision } from './sign-decision.ts';
 
 const TODAY = '2026-03-12';
 let physio: Context;
@@ -76,6 +78,43 @@ describe('a choice', () => {
 		});
 		expect(await prescribe(trainer, { ...farther, id: randomUUID() })).toMatchObject({ ok: false });
 		expect(await prescribe(physio, { ...farther, id: randomUUID() })).toMatchObject({ ok: true });
+	});
+	it('is set gentler with a slip by its own word; what is not named stays, and harder is refused', async () => {
+		const { after, exerciseId, head } = await prescribed({ setup: { chosen: { pause: '2' } } });
+		const sign = async (r: ClientRecord, chosen: Chosen | undefined) => {
+			const e = r.exercises.find((x) => x.id === exerciseId)!;
+			const slip = slipOf(r, e, TODAY, advancesToday(r, TODAY));
+			const { sets, reps, loadKg } = head.dose;
+			return signDecision(physio, {
+				...{ id: randomUUID(), prescriptionId: randomUUID(), clientId: r.head.id, exerciseId },
+				...{ basedOn: effectiveChain(e.prescriptions).head.id, hash: hashOf(slip), answer: 'altered' },
+				instead: {
+					...{ step: head.step, sets, reps, loadKg },
+					...(chosen === undefined ? {} : { setup: { chosen } })
+				}
+			});
+		};
+		const now = (r: ClientRecord) =>
+			effectiveChain(r.exercises.find((x) => x.id === exerciseId)!.prescriptions).head.setup;
+		expect(await sign(after, { pause: '5' })).toMatchObject({ refusal: { field: 'instead' } });
+		value(await sign(after, { pause: '0' }));
+		const gentler = await reloaded(physio, after.head.id);
+		expect(now(gentler)).not.toHaveProperty('chosen');
+	});
+	it('is left as it stands where a slip names none', async () => {
+		const { after, exerciseId } = await prescribed({ setup: { chosen: { pause: '2' } } });
+		const e = after.exercises.find((x) => x.id === exerciseId)!;
+		const slip = slipOf(after, e, TODAY, advancesToday(after, TODAY));
+		const { head } = effectiveChain(e.prescriptions);
+		value(
+			await signDecision(physio, {
+				...{ id: randomUUID(), prescriptionId: randomUUID(), clientId: after.head.id, exerciseId },
+				...{ basedOn: head.id, hash: hashOf(slip), answer: 'altered' as const },
+				instead: { step: head.step, sets: 1, reps: 6, loadKg: 0, setup: {} }
+			})
+		);
+		const left = (await reloaded(physio, after.head.id)).exercises.find((x) => x.id === exerciseId)!;
+		expect(effectiveChain(left.prescriptions).head.setup).toMatchObject({ chosen: { pause: '2' } });
 	});
 });
 

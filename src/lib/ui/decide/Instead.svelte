@@ -1,7 +1,10 @@
 <script lang="ts">
 	/** The fields of what is signed instead. */
+	import { chosenField } from '#lib/contract/setup-form.ts';
+	import { placeOf } from '#lib/core/exercise/choice.ts';
 	import type { Step } from '#lib/core/exercise/family.ts';
 	import { LENGTH_NAME } from '#lib/wording/setup.ts';
+	import { inProse } from '#lib/wording/units.ts';
 	import Act from '../Act.svelte';
 	import Choice from '../Choice.svelte';
 	import Field from '../Field.svelte';
@@ -16,6 +19,10 @@
 	}
 	let { kind, answer, steps, wrong }: Props = $props();
 	const overriding = $derived(kind === 'overridden');
+	/** Of a step that is not among these nothing is set otherwise. */
+	const choices = $derived(steps.find((s) => s.id === answer.instead.step)?.choices ?? []);
+	/** Every one by name, the usual too: what is not named stays as it stands. */
+	const chosen = $derived(Object.fromEntries(choices.map((c) => [c.id, placeOf(c, answer.chosen).id])));
 	const NUMBERS = [
 		['sets', 'Sets', 'numeric', 'w-16', undefined],
 		['reps', 'Reps', 'numeric', 'w-16', undefined],
@@ -54,6 +61,15 @@
 			wrong={wrong(answer.lengthOf)}
 			width="w-18"
 		/>{/if}
+	{#each choices as c (c.id)}<Choice
+			name="place-{c.id}"
+			label={c.title.replace(/^./, (x) => x.toUpperCase())}
+			value={placeOf(c, answer.chosen).id}
+			onchange={(e: Event) =>
+				(answer.chosen = { ...answer.chosen, [c.id]: (e.currentTarget as HTMLSelectElement).value })}
+			items={c.of.map((p) => ({ value: p.id, name: inProse(p.title) }))}
+		/>{/each}
+	<input type="hidden" name="chosen" value={chosenField(chosen)} />
 	<Field
 		name="reason"
 		label={overriding ? 'Reason (needed)' : 'Reason'}

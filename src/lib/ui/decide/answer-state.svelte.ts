@@ -1,4 +1,5 @@
 /** What is being signed instead of what Bolster proposes, and of which slip: another slip on the table closes it. */
+import type { Chosen } from '#lib/core/exercise/family.ts';
 import type { SlipView } from '#lib/contract/slip-view.ts';
 import { gentlerDose } from '#lib/core/dose/dose.ts';
 import { lengthIn } from '#lib/core/movement/context.ts';
@@ -10,6 +11,8 @@ export class AnswerState {
 	private opened = $state<{ readonly kind: AnswerKind; readonly of: string } | null>(null);
 	/** What is typed. */
 	instead = $state({ step: '', sets: '', reps: '', loadKg: '', length: '', reason: '' });
+	/** What is set inside the step otherwise than usual. */
+	chosen = $state<Chosen>({});
 	/** Which length of a set-up is typed; null where the step has none. */
 	lengthOf = $state<Length | null>(null);
 
@@ -31,6 +34,7 @@ export class AnswerState {
 			reason: ''
 		};
 		this.lengthOf = length?.of ?? null;
+		this.chosen = from.setup?.chosen ?? {};
 		this.opened = this.kindFor(slip) === kind ? null : { kind, of: slip.exerciseId };
 	}
 

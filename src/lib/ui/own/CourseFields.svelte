@@ -92,7 +92,7 @@
 		<ol>
 			{#each s.steps as x, j (`${j}-${x.step}`)}
 				<li class="flex flex-wrap items-end gap-x-3 py-1">
-					<div class="w-72 max-w-full">
+					<div class="w-60 max-w-full">
 						<Choice
 							hideLabel={j > 0}
 							name="step-{i}-{j}"
@@ -102,7 +102,7 @@
 							items={steps}
 						/>
 					</div>
-					<div class="w-72 max-w-full">
+					<div class="w-60 max-w-full">
 						<Choice
 							hideLabel={j > 0}
 							name="instead-{i}-{j}"
