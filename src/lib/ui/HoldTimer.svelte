@@ -1,12 +1,21 @@
 <script lang="ts">
-	/** Times one hold: tapped at its start and at its end, it answers whole seconds held. */
+	/**
+	 * Times one hold: tapped at its start and at its end, it answers whole seconds held. Watched by the phone on the limb, it ends by itself when the position is
+	 * lost, at the second it was.
+	 */
+	import { watchHold } from './measure/hold-sensor.ts';
+
 	interface Props {
 		readonly label: string;
 		/** What stands on it while nothing is timed, beside the sign. */
 		readonly short: string;
 		readonly onheld: (seconds: number) => void;
+		/** The phone is on whoever holds. */
+		readonly watch?: boolean;
+		/** Watching is not possible, and why; or that the position was lost. */
+		readonly said?: (text: string) => void;
 	}
-	let { label, short, onheld }: Props = $props();
+	let { label, short, onheld, watch = false, said = () => undefined }: Props = $props();
 	let began = $state<number>();
 	let now = $state(0);
 	const held = $derived(began === undefined ? 0 : Math.max(0, Math.floor((now - began) / 1000)));
@@ -18,10 +27,20 @@
 			began = undefined;
 		}
 	}
+	function lost(seconds: number): void {
+		navigator.vibrate?.(200);
+		onheld(seconds);
+		said(`Position lost after ${seconds} s, ${label}.`);
+		began = undefined;
+	}
 	$effect(() => {
 		if (began === undefined) return;
 		const tick = setInterval(() => (now = performance.now()), 100);
-		return () => clearInterval(tick);
+		const deaf = watch ? watchHold(lost, said) : undefined;
+		return () => {
+			clearInterval(tick);
+			deaf?.();
+		};
 	});
 </script>
 

@@ -21,6 +21,8 @@
 	}
 	let { s, dose, legs, wrong, prefix = '' }: Props = $props();
 	const timed = $derived(dose.unit === 'sec');
+	let watch = $state(false);
+	let told = $state('');
 	const loaded = $derived(dose.loadKg > 0);
 	const heads = $derived([
 		'Set',
@@ -47,6 +49,13 @@
 					: '';
 </script>
 
+{#if timed}
+	<label class="flex min-h-9 items-center gap-2 text-sm"
+		><input type="checkbox" bind:checked={watch} class="size-4.5 accent-(--accent)" />the phone is on them:
+		the timer stops when the position is lost</label
+	>
+	{#if told}<p class="text-sm text-caution" role="status" data-testid="hold-said">{told}</p>{/if}
+{/if}
 <Rows {heads} aria-label="Set by set">
 	{#each { length: dose.sets }, i (i)}
 		<tr>
@@ -54,6 +63,8 @@
 				>{#if timed}<HoldTimer
 						label="set {i + 1}"
 						short={String(i + 1)}
+						{watch}
+						said={(text) => (told = text)}
 						onheld={(seconds) => (s.sets[`${i}.reps`] = String(seconds))}
 					/>{:else}{i + 1}{/if}</td
 			>

@@ -3,24 +3,15 @@
  * it is stopped. Says plainly where there is no sensor.
  */
 import { PROTOCOL, type DeviceLine } from '#lib/contract/device.ts';
-import { stillAt, turnedDeg, upOf, type Direction, type Held } from '#lib/core/measure/tilt.ts';
+import { stillAt, turnedDeg, type Direction, type Held } from '#lib/core/measure/tilt.ts';
+import { mayAsk, NO_SENSOR, onUp, SILENT_MS } from './orientation.ts';
 
-type Asks = { readonly requestPermission?: () => Promise<string> };
-
-export const hasOrientation = (): boolean => typeof DeviceOrientationEvent !== 'undefined';
 /** Slow enough that a busy page misses none, fast enough for a limb. */
 const HZ = 25;
 const BEAT_MS = 10;
 const BRIDGED_MS = 200;
 /** Three seconds of them: only the last one is asked. */
 const BEATS_KEPT = 300;
-/** A browser that has the interface and no sensor behind it sends one empty event, or none. */
-const SILENT_MS = 2000;
-
-export const NO_SENSOR =
-	'This device gives no orientation: it has no such sensor, or its browser gives it to secure addresses (https) alone.';
-const REFUSED = 'The device was not allowed to give its orientation.';
-
 /**
  * @param take a line of the protocol
  * @param told what is happening, for whoever holds it
@@ -31,10 +22,7 @@ export async function phoneLines(
 	take: (line: DeviceLine) => void,
 	told: (text: string) => void
 ): Promise<void> {
-	if (!hasOrientation()) throw new Error(NO_SENSOR);
-	const asks = DeviceOrientationEvent as unknown as Asks;
-	if (asks.requestPermission !== undefined && (await asks.requestPermission()) !== 'granted')
-		throw new Error(REFUSED);
+	await mayAsk();
 	take({ hello: { protocol: PROTOCOL, device: 'this phone', quantity: 'angle', unit: 'deg', hz: HZ } });
 	told('lay it along the limb, and hold still');
 	await new Promise<void>((done, fail) => {
@@ -73,13 +61,11 @@ export async function phoneLines(
 				take({ n, t: Math.round(t), v: Math.round(v * 10) / 10 });
 			}
 		}, BEAT_MS);
-		const heard = (e: DeviceOrientationEvent): void => {
-			if (e.beta !== null && e.gamma !== null) up = upOf({ betaDeg: e.beta, gammaDeg: e.gamma });
-		};
+		const deaf = onUp((now) => (up = now));
 		function end(error?: Error): void {
 			clearTimeout(silent);
 			clearInterval(beat);
-			removeEventListener('deviceorientation', heard);
+			deaf();
 			if (error !== undefined) {
 				fail(error);
 				return;
@@ -87,7 +73,6 @@ export async function phoneLines(
 			take({ end: { samples: sent + 1 } });
 			done();
 		}
-		addEventListener('deviceorientation', heard);
 		signal.addEventListener('abort', () => end());
 	});
 }

@@ -9,7 +9,9 @@
 	import Countdown from './Countdown.svelte';
 	import FeltWhere from './FeltWhere.svelte';
 	import LessLoad from './LessLoad.svelte';
+	import { watchHold } from '../measure/hold-sensor.ts';
 	import MovingFrames from './MovingFrames.svelte';
+	import { endOfTime } from './signal.ts';
 	import { doseOf, didOf, isBegun, type Did, type Run } from './run.ts';
 	import Tap from './Tap.svelte';
 
@@ -52,6 +54,22 @@
 	const logged = $derived(w.exerciseId !== null);
 	const finished = $derived(did.sets >= dose.sets || did.lastReps !== null);
 	let holdUntil = $state<number | null>(null);
+	/** The phone is on them: it notices when they move. */
+	let watching = $state(false);
+	$effect(() => {
+		if (!watching || holdUntil === null || w.unit !== 'sec') return;
+		return watchHold(
+			(n) => {
+				holdUntil = null;
+				endOfTime(sound);
+				told = say('movedAfter', { n });
+			},
+			() => {
+				watching = false;
+				told = say('noSensor');
+			}
+		);
+	});
 	let out = $state<'' | 'different' | 'hurts' | 'less'>('');
 	let flipped = $state(false);
 	let heard = $state(false);
@@ -144,6 +162,11 @@
 			{:else}
 				{#if dose.sets > 1 || timed}
 					<p class="text-center font-semibold">{say('set', { at: did.sets + 1, all: dose.sets })}</p>
+					{#if w.unit === 'sec'}<label class="flex min-h-12 items-center gap-2"
+							><input type="checkbox" bind:checked={watching} class="size-5 accent-(--accent)" />{say(
+								'watchMe'
+							)}</label
+						>{/if}
 					{#if timed}<Tap onclick={() => (holdUntil = Date.now() + dose.reps * w.sides * 1000)}
 							>{say('begun')}</Tap
 						>{/if}

@@ -47,6 +47,10 @@ export const de: Readonly<Record<MineKey, string>> = {
 	sure: 'Wie sicher fühlen Sie sich bei diesen Übungen?',
 	sureEnds: 'gar nicht|ganz',
 	lessLoad: 'Weniger Gewicht',
+	watchMe: 'Das Telefon liegt an mir: sagen, wenn ich mich bewege',
+	movedAfter:
+		'Sie haben sich nach {{n}} s bewegt. Noch einmal beginnen oder weiter: es zählt, was Sie sagen.',
+	noSensor: 'Dieses Telefon spürt hier keine Bewegung.',
 	lessTo: 'Auf wie viele {{unit}}',
 	lessAfter: 'Nach wie vielen dieses Satzes',
 	breathIn: 'ein',
