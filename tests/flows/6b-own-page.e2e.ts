@@ -277,4 +277,18 @@ test('the phone itself measures: laid on the limb, still, moved and back; withou
 	await page.waitForTimeout(800);
 	await dock.getByRole('button', { name: 'Stop' }).click();
 	await expect(page.getByTestId('device-told')).toContainText(/6[01]°|59°/);
+	// Where it starts and where it ends, each held: the angle between them stands in the field.
+	await dock.getByLabel('Device', { exact: true }).selectOption('phone-holds');
+	await hold(89.9);
+	await dock.getByRole('button', { name: 'Start the device' }).click();
+	await hold(90);
+	await expect(dock).toContainText('now to the end', { timeout: 20_000 });
+	for (let i = 1; i <= 10; i++) {
+		await hold(90 - 3.5 * i);
+		await page.waitForTimeout(60);
+	}
+	await expect(page.getByTestId('device-holds')).toContainText('35° between the two holds, ±', {
+		timeout: 20_000
+	});
+	await expect(page.getByLabel('Knee bend right end')).toHaveValue('35');
 });

@@ -2,7 +2,8 @@
 	/** A device beside the sheet: chosen, started, watched, stopped; what it measured is put into the field in focus. Files do the same. */
 	import { gather, type DeviceLine, type Quantity } from '#lib/contract/device.ts';
 	import type { Stream } from '#lib/core/measure/stream.ts';
-	import { cannotText, forceText, movementText } from '#lib/wording/measure.ts';
+	import { cannotText, forceText, holdsText, movementText } from '#lib/wording/measure.ts';
+	import { readTwoHolds } from './measure/hold-sensor.ts';
 	import { phoneLines } from './measure/phone.ts';
 	import type { StreamOutcome } from './stream-outcome.ts';
 
@@ -18,13 +19,16 @@
 		readonly csvOf: (quantity: 'angle' | 'force', stream: Stream) => string;
 		readonly put: (outcome: StreamOutcome, phone: boolean) => void;
 		readonly putSeconds: (seconds: number) => void;
+		/** An angle between two holds of the phone. */
+		readonly putDegrees: (deg: number) => void;
 	}
-	let { target, about, wants, seed, analyse, csvOf, put, putSeconds }: Props = $props();
+	let { target, about, wants, seed, analyse, csvOf, put, putSeconds, putDegrees }: Props = $props();
 	const DEVICES = [
 		{ id: 'sim-inclinometer', quantity: 'angle', name: 'Inclinometer (simulated)' },
 		{ id: 'sim-gauge', quantity: 'force', name: 'Force gauge (simulated)' },
 		{ id: 'sim-pedal', quantity: 'press', name: 'Stopwatch pedal (simulated)' },
-		{ id: 'phone', quantity: 'angle', name: 'This phone, laid on the limb' }
+		{ id: 'phone', quantity: 'angle', name: 'This phone, laid on the limb' },
+		{ id: 'phone-holds', quantity: 'angle', name: 'This phone, held at start and end' }
 	] as const;
 	let chosen = $state('');
 	const device = $derived(
@@ -33,6 +37,8 @@
 	let pace = $state('1');
 	let live: string | undefined = $state();
 	let said = $state('');
+	/** What two holds read. */
+	let holds = $state('');
 	let outcome: StreamOutcome | undefined = $state.raw();
 	let stop: AbortController | undefined = $state.raw();
 	let trace = $state('');
@@ -41,9 +47,17 @@
 
 	async function start(): Promise<void> {
 		stop = new AbortController();
-		[said, outcome, trace, live] = ['', undefined, '', 'waiting for the device'];
+		[said, outcome, trace, live, holds] = ['', undefined, '', 'waiting for the device', ''];
 		const got = gather();
 		try {
+			if (device.id === 'phone-holds') {
+				const read = await readTwoHolds(stop.signal, (text) => (live = text));
+				[stop, live] = [undefined, undefined];
+				if (read === undefined) return;
+				holds = holdsText(read);
+				putDegrees(read.apartDeg);
+				return;
+			}
 			if (device.id === 'phone') {
 				const line = (l: DeviceLine): void => {
 					said = got.take(JSON.stringify(l)) ?? said;
@@ -70,7 +84,7 @@
 				show(got.stream(), got.last());
 			}
 		} catch (e) {
-			if (device.id === 'phone') said = (e as Error).message;
+			if (device.id === 'phone' || device.id === 'phone-holds') said = (e as Error).message;
 			else if (!(e instanceof DOMException && e.name === 'AbortError'))
 				said = 'The device does not answer. What was measured so far is kept; start it again.';
 		}
@@ -189,6 +203,7 @@
 		>{/if}
 	<div role="status" aria-live="polite">
 		{#if said}<p class="mt-2 text-sm text-stop" data-testid="device-said">{said}</p>{/if}
+		{#if holds}<p class="mt-2 text-sm" data-testid="device-holds">{holds}</p>{/if}
 		{#if told && outcome !== undefined && outcome.kind !== 'refused'}
 			<p
 				class="mt-2 text-sm {outcome.answer.kind === 'cannot-tell' ? 'text-caution' : ''}"

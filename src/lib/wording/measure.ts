@@ -1,4 +1,5 @@
 /** Readings, changes, symmetry and streams in words. */
+import { METHODS } from '../catalogue/ranges.ts';
 import type { Change } from '../core/measure/change.ts';
 import type { Judged, TestSpec } from '../core/measure/function-test.ts';
 import { adductorShare, fallsScreen, shortBattery, trunkImbalance } from '../core/measure/together.ts';
@@ -102,6 +103,14 @@ const CANNOT: Readonly<Record<string, (value: number, limit: number) => string>>
 	'no-movement': (v, l) => `nothing moved by ${l}° and back (it moved ${v.toFixed(1)}°)`,
 	'no-push': (v, l) => `no push: ${v.toFixed(0)} N, at least ${l} N`
 };
+
+/** "From 0° to 35° off upright: 35° between the two holds, ± 5° by this method. It stands in the field." */
+export const holdsText = (r: {
+	readonly startDeg: number;
+	readonly endDeg: number;
+	readonly apartDeg: number;
+}): string =>
+	`From ${Math.round(r.startDeg)}° to ${Math.round(r.endDeg)}° off upright: ${Math.round(r.apartDeg)}° between the two holds, ± ${METHODS.phone.errorDeg}° by this method. It stands in the field.`;
 
 export const cannotText = (a: Extract<AngleAnswer | ForceAnswer, { kind: 'cannot-tell' }>): string =>
 	`Cannot tell: ${CANNOT[a.why]?.(a.value, a.limit) ?? a.why}.`;

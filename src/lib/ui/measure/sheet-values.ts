@@ -62,12 +62,19 @@ export function putValue(values: SheetValues, focus: Focus, text: string): void 
 export function putOutcome(values: SheetValues, focus: Focus, o: StreamOutcome, phone = false): void {
 	if (o.kind === 'force' && o.answer.kind === 'force')
 		putValue(values, focus, String(Math.round(o.answer.peakN)));
-	if (o.kind !== 'angle' || o.answer.kind !== 'movement' || !('kind' in focus)) return;
-	const { kind: id, side } = focus;
-	if (RANGES[id].readCm === true) return;
-	const degrees = (n: number): string => `${RANGES[id].signed === true && n > 0 ? '+' : ''}${Math.round(n)}`;
+	if (o.kind !== 'angle' || o.answer.kind !== 'movement') return;
 	const { peakDeg, onsetDeg } = o.answer.movement;
-	values[`${id}.${side}.end`] = degrees(peakDeg);
-	values[`${id}.method`] = phone ? 'phone' : 'device';
-	if (onsetDeg !== undefined) values[`${id}.${side}.onset`] = degrees(onsetDeg);
+	putDegrees(values, focus, peakDeg, phone ? 'phone' : 'device');
+	if (onsetDeg !== undefined && 'kind' in focus && RANGES[focus.kind].readCm !== true)
+		values[`${focus.kind}.${focus.side}.onset`] = degreesOf(focus.kind, onsetDeg);
+}
+
+const degreesOf = (id: RangeId, n: number): string =>
+	`${RANGES[id].signed === true && n > 0 ? '+' : ''}${Math.round(n)}`;
+
+/** An angle as the end of the range in focus; of a test, or of a range that is read in cm, it is none. */
+export function putDegrees(values: SheetValues, focus: Focus, deg: number, method: 'phone' | 'device'): void {
+	if (!('kind' in focus) || RANGES[focus.kind].readCm === true) return;
+	values[`${focus.kind}.${focus.side}.end`] = degreesOf(focus.kind, deg);
+	values[`${focus.kind}.method`] = method;
 }

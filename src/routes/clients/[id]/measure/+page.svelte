@@ -23,6 +23,7 @@
 	import WayForm from '#lib/ui/measure/WayForm.svelte';
 	import {
 		enteredIn,
+		putDegrees,
 		putOutcome,
 		putValue,
 		togetherIn,
@@ -182,6 +183,7 @@
 			{analyse}
 			csvOf={streamCsv}
 			put={(o, phone) => putOutcome(values, focused, o, phone)}
+			putDegrees={(deg) => putDegrees(values, focused, deg, 'phone')}
 			putSeconds={(s) => putValue(values, focused, s.toFixed(1))}
 		/>
 	</aside>
