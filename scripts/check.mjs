@@ -98,8 +98,7 @@ const planted = fast
 			process.execPath,
 			'--import',
 			'tsx',
-			join(root, 'scripts/mutants.mjs'),
-			'--one-at-a-time'
+			join(root, 'scripts/mutants.mjs')
 		]);
 const unit = join(out, 'unit.json');
 const tested = await run(
