@@ -75,7 +75,7 @@
 				name="q"
 				label="Search: a word of its name, a muscle, an activity, equipment"
 				bind:value={query}
-				width="w-96 max-sm:w-full"
+				width="w-80 max-sm:w-full"
 				autocomplete="off"
 			/>
 			<p class="label" role="status" data-testid="found">{found.length} of {index.length} steps</p>

@@ -144,7 +144,7 @@ describe('a link', () => {
 describe('a transaction of a client’s page', () => {
 	it('sees nobody else in any table of the practice', async () => {
 		const { ctx, r } = await own('Wren');
-		const COMMON = ['practice', 'equipment', 'own_family'];
+		const COMMON = ['practice', 'equipment', 'own_family', 'own_course'];
 		await ctx.inPractice(async ({ trx }) => {
 			for (const table of PRACTICE_TABLES.filter((t) => !COMMON.includes(t))) {
 				const { rows } = await d.owner.query<{ column_name: string }>(
@@ -174,6 +174,14 @@ describe('a transaction of a client’s page', () => {
 		await expect(ctx.inPractice((t) => append(t, 'day_event', event(other)))).rejects.toThrow(
 			/row-level security/
 		);
+		// Nor what is the practice's, which it reads.
+		const mine = { id: randomUUID(), content: '{}', local_day: '2026-03-01' };
+		await expect(
+			ctx.inPractice((t) => append(t, 'own_family', { ...mine, family: 'own-x' }))
+		).rejects.toThrow(/row-level security/);
+		await expect(
+			ctx.inPractice((t) => append(t, 'own_course', { ...mine, course: 'own-x' }))
+		).rejects.toThrow(/row-level security/);
 		const row = { id: randomUUID(), client_id: r.head.id, local_day: '2026-03-01' };
 		await expect(
 			ctx.inPractice((t) => append(t, 'left_out', { ...row, step: 'free-squat', because: 'x' }))
