@@ -29,10 +29,13 @@ describe('places that fit', () => {
 		let less = 0;
 		for (const ctx of CLIENTS)
 			for (const step of STEPS)
-				for (const { choice, fits, best } of placesThatFit(step, ctx)) {
+				for (const { choice, fits, best, farther } of placesThatFit(step, ctx)) {
 					const judged = choice.of.filter((p) => passes(fitStep(asChosen(step, { [choice.id]: p.id }), ctx)));
 					expect([...fits], `${step.id} ${choice.id}`).toEqual(judged.map((p) => p.id));
 					expect(best).toBe(choice.ranked ? judged.at(-1)?.id : undefined);
+					const ids = choice.of.map((p) => p.id);
+					const beyond = best !== undefined && ids.indexOf(best) > ids.indexOf(choice.usual);
+					expect(farther?.id).toBe(beyond ? best : undefined);
 					some++;
 					if (judged.length < choice.of.length) less++;
 				}

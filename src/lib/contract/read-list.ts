@@ -87,6 +87,22 @@ export const placeIn =
 			: `${idOf(one)}/${idOf(part)}: ${keys.slice(2).join('.')}`;
 	};
 
+/** The line where a thing of the list, or one of its parts, begins: "own-sofa/own-sofa-rise". */
+export function lineOfPlace(
+	file: string,
+	list: readonly { readonly id: string }[],
+	parts: string,
+	place: string
+): number {
+	const [id, part] = place.split('/');
+	const at = list.findIndex((x) => x.id === id);
+	const within = (list[at] as Record<string, unknown> | undefined)?.[parts] as
+		readonly { id: string }[] | undefined;
+	const own = within?.findIndex((x) => x.id === part) ?? -1;
+	const path = file.trimStart().startsWith('[') ? [String(at)] : [];
+	return lineOf(file, own < 0 ? path : [...path, parts, String(own)]);
+}
+
 const lineAt = (file: string, position: number): number => file.slice(0, position).split('\n').length;
 
 /**

@@ -1,7 +1,8 @@
 /** Registering as a form: in either unit system, adults, consents as ticks. */
 import { z } from 'zod';
 import { WITHDRAWABLE, type ConsentPurpose } from '#lib/core/client/consent.ts';
-import { cmText, inUnits, typedMetric, unitName } from '#lib/wording/units.ts';
+import { CM_PER_INCH, KG_PER_POUND } from '#lib/core/base/imperial.ts';
+import { cmText, inUnits, typedMetric } from '#lib/wording/units.ts';
 import { day, text, typed, typedWhole, uuid, zone } from './basics.ts';
 
 export const HOME_KIT = [
@@ -29,7 +30,6 @@ export const agreedIn = (form: FormData): readonly ConsentPurpose[] => ticked(fo
 
 const minutes = typedWhole('Minutes a day', 5, 180, 'min');
 
-const CM_PER_INCH = 2.54;
 const tenth = (n: number): number => Math.round(n * 10) / 10;
 
 /** Heights as they are written down, "43, 47.5; 18 in": as the practice writes unless a unit is said; in cm, lowest first, each once. Null where one is none. */
@@ -42,15 +42,15 @@ export function heightsIn(typed: string, [least, most]: readonly [number, number
 	const out = new Set<number>();
 	for (const part of parts) {
 		const read = /^(\d{1,3}(?:\.\d{1,2})?)\s*(cm|in)?$/.exec(part.toLowerCase());
-		const unit = read?.[2] ?? unitName('cm');
+		// With its unit said, or as the practice writes.
 		const cm =
 			read === null
 				? NaN
-				: unit === 'in'
-					? tenth(read[2] === 'in' ? Number(read[1]) * CM_PER_INCH : Number(typedMetric(read[1] ?? '', 'cm')))
-					: tenth(Number(read[1]));
-		if (!(cm >= least && cm <= most)) return null;
-		out.add(cm);
+				: read[2] === undefined
+					? Number(typedMetric(read[1] ?? '', 'cm'))
+					: Number(read[1]) * (read[2] === 'in' ? CM_PER_INCH : 1);
+		if (!(tenth(cm) >= least && tenth(cm) <= most)) return null;
+		out.add(tenth(cm));
 	}
 	return [...out].sort((a, b) => a - b);
 }
@@ -91,7 +91,6 @@ const imperial = z.object({
 	pounds: typed('Mass', 66, 660, 'lb').refine((v) => v !== undefined, 'Mass is needed.')
 });
 
-const KG_PER_POUND = 0.45359237;
 export interface Build {
 	readonly heightCm: number;
 	readonly massKg: number;

@@ -19,8 +19,8 @@
 		readonly csvOf: (quantity: 'angle' | 'force', stream: Stream) => string;
 		readonly put: (outcome: StreamOutcome, phone: boolean) => void;
 		readonly putSeconds: (seconds: number) => void;
-		/** An angle between two holds of the phone. */
-		readonly putDegrees: (deg: number) => void;
+		/** An angle between two holds of the phone; false where the field in focus takes none. */
+		readonly putDegrees: (deg: number) => boolean;
 	}
 	let { target, about, wants, seed, analyse, csvOf, put, putSeconds, putDegrees }: Props = $props();
 	const DEVICES = [
@@ -54,8 +54,7 @@
 				const read = await readTwoHolds(stop.signal, (text) => (live = text));
 				[stop, live] = [undefined, undefined];
 				if (read === undefined) return;
-				holds = holdsText(read);
-				putDegrees(read.apartDeg);
+				holds = `${holdsText(read)} ${putDegrees(read.apartDeg) ? 'It stands in the field.' : 'The field in focus takes no angle.'}`;
 				return;
 			}
 			if (device.id === 'phone') {

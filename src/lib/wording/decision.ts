@@ -6,9 +6,9 @@ import type { Flip, ProposedChange, Reason, Trace } from '#lib/core/decision/tra
 import type { OwnCode, ReasonCode } from '#lib/core/decision/reason-code.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import { doseText, keptDose } from './dose.ts';
-import { cmText, inProse, inUnits, kgText } from './units.ts';
+import { inProse, inUnits, kgText } from './units.ts';
 import { lengthIn } from '#lib/core/movement/context.ts';
-import { LENGTH_NAME, setupText } from './setup.ts';
+import { LENGTH_NAME, lengthValue, setupText } from './setup.ts';
 import { stepTitle } from './steps.ts';
 import { flagName } from './screening.ts';
 import { shortDay, whenDay, whenMorning } from './days.ts';
@@ -248,12 +248,12 @@ export function changeText(change: ProposedChange): string {
 		case 'dial': {
 			const length = lengthIn(change.result.setup);
 			if (length === null) return `${change.dial} to ${change.to}`;
-			const deep = length.unit === 'deg';
+			const deg = length.unit === 'deg';
 			const from =
-				change.from === null ? '' : `${deep ? `${change.from}°` : inUnits(Number(change.from), 'cm')} `;
+				change.from === null ? '' : `${deg ? `${change.from}°` : inUnits(Number(change.from), 'cm')} `;
 			return length.of === 'thighDeg'
 				? `depth ${from}to ${length.value}° thigh`
-				: `${LENGTH_NAME[length.of]} ${from}to ${deep ? `${length.value} cm` : cmText(length.value)}`;
+				: `${LENGTH_NAME[length.of]} ${from}to ${lengthValue(change.result.setup)}`;
 		}
 	}
 }

@@ -104,13 +104,16 @@ const CANNOT: Readonly<Record<string, (value: number, limit: number) => string>>
 	'no-push': (v, l) => `no push: ${v.toFixed(0)} N, at least ${l} N`
 };
 
-/** "From 0° to 35° off upright: 35° between the two holds, ± 5° by this method. It stands in the field." */
+/** "From 0° to 35° off upright: 35° between the two holds, ± 5° by this method." */
 export const holdsText = (r: {
 	readonly startDeg: number;
 	readonly endDeg: number;
 	readonly apartDeg: number;
 }): string =>
-	`From ${Math.round(r.startDeg)}° to ${Math.round(r.endDeg)}° off upright: ${Math.round(r.apartDeg)}° between the two holds, ± ${METHODS.phone.errorDeg}° by this method. It stands in the field.`;
+	[
+		`From ${Math.round(r.startDeg)}° to ${Math.round(r.endDeg)}° off upright:`,
+		`${Math.round(r.apartDeg)}° between the two holds, ± ${METHODS.phone.errorDeg}° by this method.`
+	].join(' ');
 
 export const cannotText = (a: Extract<AngleAnswer | ForceAnswer, { kind: 'cannot-tell' }>): string =>
 	`Cannot tell: ${CANNOT[a.why]?.(a.value, a.limit) ?? a.why}.`;

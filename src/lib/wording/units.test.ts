@@ -4,7 +4,9 @@
  */
 import fc from 'fast-check';
 import { afterEach, describe, expect, it } from 'vitest';
+import type { ProposedChange } from '#lib/core/decision/trace.ts';
 import { shortDay } from './days.ts';
+import { changeText } from './decision.ts';
 import { doseText, keptDose } from './dose.ts';
 import { reachText, setupText, softenText } from './setup.ts';
 import { longDay, typedDay } from './typed-day.ts';
@@ -79,6 +81,26 @@ describe('in inches and pounds', () => {
 				}
 			)
 		);
+	});
+});
+
+describe('a change of a length', () => {
+	const dial = (of: string, from: number, to: number): string =>
+		changeText({
+			...{ kind: 'dial', dial: 'depth', from, to },
+			result: { step: 'free-hinge', dose: { ...dose, target: dose }, setup: { [of]: to } }
+		} as unknown as ProposedChange);
+	it('is said in what the length is measured in: a bow in degrees, a handle in cm or inches', () => {
+		expect([dial('bowDeg', 40, 34), dial('thighDeg', 70, 62), dial('handleCm', 50, 56)]).toEqual([
+			'bow 40° to 34°',
+			'depth 70° to 62° thigh',
+			'handle 50 to 56 cm'
+		]);
+		as({ units: 'imperial' });
+		expect([dial('bowDeg', 40, 34), dial('handleCm', 50, 56)]).toEqual([
+			'bow 40° to 34°',
+			'handle 19.7 to 22 in'
+		]);
 	});
 });
 

@@ -1,9 +1,6 @@
 /** Lengths and masses in the units a practice writes; kept and computed metric, shown and typed either way. */
+import { CM_PER_INCH, KG_PER_POUND } from '#lib/core/base/imperial.ts';
 import { written } from './written-as.ts';
-
-/** International yard and pound agreement, 1959: exactly. */
-const CM_PER_INCH = 2.54;
-const KG_PER_POUND = 0.45359237;
 
 export type Unit = 'cm' | 'kg';
 const METRIC_IN = { cm: CM_PER_INCH, kg: KG_PER_POUND } as const;

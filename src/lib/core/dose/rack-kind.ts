@@ -1,4 +1,5 @@
 /** What stands in a practice's rooms: things of a height, things of a weight, and things that are simply there. Sizes as printed, kept in mm and g. */
+import { CM_PER_INCH, KG_PER_POUND } from '../base/imperial.ts';
 import { EQUIPMENT, type Equipment } from '../exercise/family.ts';
 import { bandOf } from './band.ts';
 
@@ -42,9 +43,6 @@ export const unitsOf = (kind: RackKind): readonly RackUnit[] =>
 				? ['rank']
 				: RACK_UNITS.filter((u) => u !== 'rank');
 
-const MM_PER_INCH = 25.4;
-const G_PER_POUND = 453.59237;
-
 /** A printed size in whole mm or g. International yard and pound agreement 1959: 1 in = 25.4 mm, 1 lb = 453.59237 g. */
 export function measured(
 	value: number,
@@ -54,13 +52,13 @@ export function measured(
 		case 'cm':
 			return { mm: Math.round(value * 10), g: null };
 		case 'in':
-			return { mm: Math.round(value * MM_PER_INCH), g: null };
+			return { mm: Math.round(value * CM_PER_INCH * 10), g: null };
 		case 'kg':
 			return { mm: null, g: Math.round(value * 1000) };
 		case 'rank':
 			return { mm: null, g: null };
 		case 'lb':
-			return { mm: null, g: Math.round(value * G_PER_POUND) };
+			return { mm: null, g: Math.round(value * KG_PER_POUND * 1000) };
 	}
 }
 

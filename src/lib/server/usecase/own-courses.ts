@@ -1,7 +1,7 @@
 /** A practice's own courses: read, saved and imported as data; all of a file or none. Appended, never overwritten; whoever is on one follows its new version. */
 import { checkOwnCourses } from '#lib/catalogue/check-own-course.ts';
 import { readCourses } from '#lib/contract/own-course.ts';
-import { lineOf, MOST_FAULTS, type ReadFault } from '#lib/contract/read-list.ts';
+import { lineOfPlace, MOST_FAULTS, type ReadFault } from '#lib/contract/read-list.ts';
 import { ok } from '#lib/core/base/result.ts';
 import type { OwnCourse } from '#lib/core/fit/course.ts';
 import { append } from '../db/append.ts';
@@ -48,7 +48,7 @@ const saved = command<{ readonly id: string; readonly file: string }, SavedCours
 			return ok({
 				faults: faults
 					.slice(0, MOST_FAULTS)
-					.map((f) => ({ ...f, line: lineOfPlace(file, read.courses, f.place) }))
+					.map((f) => ({ ...f, line: lineOfPlace(file, read.courses, 'stages', f.place) }))
 			});
 		const standing = await ownCourseRows(t);
 		for (const course of read.courses) {
@@ -65,12 +65,3 @@ const saved = command<{ readonly id: string; readonly file: string }, SavedCours
 		return ok({ saved: read.courses.map((c) => c.title) });
 	}
 });
-
-/** The line where the course or stage of a place begins. */
-function lineOfPlace(file: string, courses: readonly OwnCourse[], place: string): number {
-	const [courseId, stageId] = place.split('/');
-	const at = courses.findIndex((c) => c.id === courseId);
-	const stage = courses[at]?.stages.findIndex((s) => s.id === stageId) ?? -1;
-	const list = file.trimStart().startsWith('[') ? [String(at)] : [];
-	return lineOf(file, stage < 0 ? list : [...list, 'stages', String(stage)]);
-}

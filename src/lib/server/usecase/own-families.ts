@@ -1,7 +1,7 @@
 /** A practice's own ladders: read, saved and imported as data; all families of a file or none. Appended, never overwritten. */
 import { checkOwn } from '#lib/catalogue/check-own.ts';
 import { readFamilies } from '#lib/contract/own-family.ts';
-import { lineOf, MOST_FAULTS, type ReadFault } from '#lib/contract/read-list.ts';
+import { lineOfPlace, MOST_FAULTS, type ReadFault } from '#lib/contract/read-list.ts';
 import { ok } from '#lib/core/base/result.ts';
 import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
 import { append } from '../db/append.ts';
@@ -39,7 +39,7 @@ const saved = command<{ readonly id: string; readonly file: string }, Saved>({
 			return ok({
 				faults: faults
 					.slice(0, MOST_FAULTS)
-					.map((f) => ({ ...f, line: lineOfPlace(file, read.families, f.place) }))
+					.map((f) => ({ ...f, line: lineOfPlace(file, read.families, 'steps', f.place) }))
 			});
 		for (const family of read.families) {
 			const before = standing.find((s) => s.family.id === family.id);
@@ -55,12 +55,3 @@ const saved = command<{ readonly id: string; readonly file: string }, Saved>({
 		return ok({ saved: read.families.map((f) => f.title) });
 	}
 });
-
-/** The line where the family or step of a place begins. */
-function lineOfPlace(file: string, families: readonly ExerciseFamily[], place: string): number {
-	const [familyId, stepId] = place.split('/');
-	const at = families.findIndex((f) => f.id === familyId);
-	const step = families[at]?.steps.findIndex((s) => s.id === stepId) ?? -1;
-	const list = file.trimStart().startsWith('[') ? [String(at)] : [];
-	return lineOf(file, step < 0 ? list : [...list, 'steps', String(step)]);
-}

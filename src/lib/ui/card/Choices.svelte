@@ -23,13 +23,9 @@
 	const shut = (c: Choice, place: string): boolean => fitOf(c)?.fits.has(place) === false;
 	/** Ranked choices that fit farther than they stand. */
 	const farther = $derived(
-		places.flatMap(({ choice, best }) => {
-			const place = choice.of.find((p) => p.id === best);
-			return place === undefined ||
-				choice.of.indexOf(place) <= choice.of.indexOf(placeOf(choice, step.chosen))
-				? []
-				: [`${choice.title} ${inProse(place.title)}`];
-		})
+		places.flatMap(({ choice, farther }) =>
+			farther === undefined ? [] : [`${choice.title} ${inProse(farther.title)}`]
+		)
 	);
 	const at = (c: Choice): string => placeOf(c, step.chosen).id;
 	const line = $derived(

@@ -3,7 +3,7 @@ import { upOf, type Direction } from '#lib/core/measure/tilt.ts';
 
 type Asks = { readonly requestPermission?: () => Promise<string> };
 
-export const hasOrientation = (): boolean => typeof DeviceOrientationEvent !== 'undefined';
+const hasOrientation = (): boolean => typeof DeviceOrientationEvent !== 'undefined';
 
 /** A browser that has the interface and no sensor behind it sends one empty event, or none. */
 export const SILENT_MS = 2000;

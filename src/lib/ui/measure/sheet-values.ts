@@ -64,17 +64,23 @@ export function putOutcome(values: SheetValues, focus: Focus, o: StreamOutcome, 
 		putValue(values, focus, String(Math.round(o.answer.peakN)));
 	if (o.kind !== 'angle' || o.answer.kind !== 'movement') return;
 	const { peakDeg, onsetDeg } = o.answer.movement;
-	putDegrees(values, focus, peakDeg, phone ? 'phone' : 'device');
-	if (onsetDeg !== undefined && 'kind' in focus && RANGES[focus.kind].readCm !== true)
+	const put = putDegrees(values, focus, peakDeg, phone ? 'phone' : 'device');
+	if (put && onsetDeg !== undefined && 'kind' in focus)
 		values[`${focus.kind}.${focus.side}.onset`] = degreesOf(focus.kind, onsetDeg);
 }
 
 const degreesOf = (id: RangeId, n: number): string =>
 	`${RANGES[id].signed === true && n > 0 ? '+' : ''}${Math.round(n)}`;
 
-/** An angle as the end of the range in focus; of a test, or of a range that is read in cm, it is none. */
-export function putDegrees(values: SheetValues, focus: Focus, deg: number, method: 'phone' | 'device'): void {
-	if (!('kind' in focus) || RANGES[focus.kind].readCm === true) return;
+/** An angle as the end of the range in focus; false of a test, or of a range that is read in cm: it is none of theirs. */
+export function putDegrees(
+	values: SheetValues,
+	focus: Focus,
+	deg: number,
+	method: 'phone' | 'device'
+): boolean {
+	if (!('kind' in focus) || RANGES[focus.kind].readCm === true) return false;
 	values[`${focus.kind}.${focus.side}.end`] = degreesOf(focus.kind, deg);
 	values[`${focus.kind}.method`] = method;
+	return true;
 }
