@@ -311,6 +311,20 @@ describe('load and particulars', () => {
 				.particulars
 		).toEqual({ band: 'extra-heavy' });
 	});
+	it('a practice that ranked none of its bands has said nothing: any may be given, by no name', async () => {
+		// As they were kept before bands had a rank.
+		await d.owner.query(`update equipment set unit = 'cm', value = 1 where kind = 'band'`);
+		const r = await client(physio, 'Wren');
+		const region = Object.keys(r.head.setting.usual)[0]!;
+		value(
+			await prescribe(
+				physio,
+				asked(r, { family: 'abduction', step: 'clamshell', region, particulars: { band: 'extra-heavy' } })
+			)
+		);
+		const given = (await reloaded(physio, r.head.id)).exercises.at(-1)!.prescriptions.at(-1)!;
+		expect(given.particulars).toEqual({ band: 'extra-heavy' });
+	});
 	it('a machine has its own: no rack is asked for its load', async () => {
 		const r = await client(physio, 'Wren');
 		const press = { family: 'leg-press', step: 'leg-press', region: 'knee-right', loadKg: 50 };
