@@ -67,7 +67,9 @@ export const EQUIPMENT: readonly {
 			'leg-press',
 			'extension-machine',
 			'curl-machine',
-			'straps'
+			'straps',
+			'block',
+			'toe-wedge'
 		] as const
 	).map((kind) => ({ kind, label: kind, value: 1, unit: 'cm' as const, count: 1 })),
 	{ kind: 'band', label: 'Sand loop', value: 2, unit: 'rank', count: 4 },

@@ -98,6 +98,20 @@ describe('by physics', () => {
 		);
 		rising([...ankles].reverse());
 	});
+	it('weights that hang at the sides lean the trunk more than one at the chest, which is already ahead', () => {
+		rising(
+			['chest', 'sides'].map((p) => demandAt('loaded-momentum-rise', 'carried', p, 'thighTrunkFlexion'))
+		);
+	});
+	it('sitting higher folds less: by the angle whose sine is the height over a thigh of 40 cm (hand-worked)', () => {
+		for (const id of ['ninety-ninety', 'hip-axle', 'ninety-switch'])
+			for (const cm of [10, 5, 0])
+				expect(
+					asChosen(step(id), { 'sits-on': `${cm}` }).needs?.working.thighTrunkFlexion,
+					`${id} ${cm}`
+				).toBe(80 - Math.round((Math.asin(cm / 40) * 180) / Math.PI));
+		rising(['20', '10', '0'].map((p) => demandAt('one-leg-sit-back', 'pillows', p, 'kneeFlexion')));
+	});
 	it('a higher front foot bends the front hip more', () => {
 		rising(
 			['5', '10', '15', '20'].map((p) =>

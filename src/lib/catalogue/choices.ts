@@ -210,7 +210,7 @@ export const CHOICE_ROWS: readonly Row[] = [
 			at('shift', 'the shift'),
 			at('turned', 'the pelvis turned', { dials: { attention: 'arms-move' } }),
 			at('tuck', 'the tuck', { dials: { attention: 'arms-move' } }),
-			at('toe-wedges', 'toes on wedges', { dials: { attention: 'pass' }, kit: ['wedge'] }),
+			at('toe-wedges', 'toes on wedges', { dials: { attention: 'pass' }, kit: ['toe-wedge'] }),
 			at('rear-heel', 'the rear heel light', { dials: { attention: 'pass' } }),
 			at('arms', 'arms and rounding', { dials: { attention: 'pass' } })
 		),
@@ -267,11 +267,13 @@ export const CHOICE_ROWS: readonly Row[] = [
 			'upright',
 			at('upright', 'not at all'),
 			at('blocks', 'hips on blocks', {
+				kit: [['block', 'pillow']],
 				dials: { depth: 'half' },
 				needs: { kneeFlexion: 115 },
 				pose: { trunk: -15, thigh: 25 }
 			}),
 			at('elbows', 'elbows on blocks', {
+				kit: [['block', 'pillow']],
 				dials: { depth: 'level' },
 				needs: { kneeFlexion: 135 },
 				pose: { trunk: -45, thigh: 45 }
@@ -430,6 +432,84 @@ export const CHOICE_ROWS: readonly Row[] = [
 			at('full', 'all the way', { dials: { depth: 'as-controlled' }, needs: { kneeFlexion: 120 } })
 		),
 		steps: ids('seated-curl prone-curl cuff-prone-curl machine-prone-curl standing-curl')
+	},
+	{
+		choice: ranked(
+			'carried',
+			'carried',
+			'load',
+			'chest',
+			at('chest', 'one at the chest'),
+			at('sides', 'two at the sides', {
+				dials: { load: 'moderate' },
+				loadAt: 'sides',
+				tags: ['hanging-load']
+			})
+		),
+		steps: ids('loaded-momentum-rise')
+	},
+	{
+		choice: ranked(
+			'weights',
+			'on the shoulders',
+			'load',
+			'one',
+			at('one', 'one weight'),
+			at('two', 'two weights', { dials: { load: 'heavy' } })
+		),
+		steps: ids('shoulder-loaded-squat')
+	},
+	{
+		choice: free(
+			'taken',
+			'taken',
+			'position',
+			'seated',
+			at('seated', 'sitting'),
+			at('kneeling', 'kneeling', { tags: ['kneeling', 'floor-transfer'] }),
+			at('standing', 'standing')
+		),
+		steps: ids('arm-set')
+	},
+	{
+		choice: free(
+			'lies-on',
+			'bench',
+			'position',
+			'flat',
+			at('flat', 'flat, with a roll'),
+			at('bent', 'bent, no roll', { without: ['spine-backward'] })
+		),
+		steps: ids('machine-prone-curl')
+	},
+	{
+		// Higher hips fold less over thighs whose knees stay down: the angle whose sine is the height over a thigh of some 40 cm.
+		choice: ranked(
+			'sits-on',
+			'sits',
+			'depth',
+			'0',
+			at('10', '10 cm up', { needs: { thighTrunkFlexion: 66 }, kit: [['block', 'pillow']] }),
+			at('5', '5 cm up', { needs: { thighTrunkFlexion: 73 }, kit: [['block', 'pillow']] }),
+			at('0', 'on the floor')
+		),
+		steps: ids('ninety-ninety hip-axle ninety-switch')
+	},
+	{
+		choice: ranked(
+			'pillows',
+			'pillows',
+			'depth',
+			'20',
+			at('20', '20 cm high'),
+			at('10', '10 cm high', {
+				dials: { depth: 'half' },
+				needs: { kneeFlexion: 125 },
+				pose: { thigh: 58 }
+			}),
+			at('0', 'none', { dials: { depth: 'level' }, needs: { kneeFlexion: 145 }, pose: { thigh: 68 } })
+		),
+		steps: ids('one-leg-sit-back')
 	},
 	{
 		choice: ranked(

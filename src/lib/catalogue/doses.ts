@@ -15,7 +15,8 @@ interface Row {
 export const USUALLY: readonly Row[] = [
 	{ steps: ids('pillow-squeeze hook-squeeze wall-press'), usually: { holdSec: 4, effortPct: 55 } },
 	{ steps: ids('ninety-ninety'), usually: { blockMin: 10 } },
-	{ steps: ids('stick-lunge-1'), usually: { restSec: 20 } },
+	{ steps: ids('stick-lunge-1 stick-lunge-2 stick-lunge-3'), usually: { restSec: 20 } },
+	{ steps: ids('pelvic-floor-squeeze'), usually: { holdSec: 3 } },
 	{
 		steps: ids('leg-extension seated-curl prone-curl cuff-prone-curl machine-prone-curl standing-curl'),
 		usually: { tempo: '3-1-2-0' }

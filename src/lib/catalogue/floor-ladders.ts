@@ -39,12 +39,12 @@ const balanceSteps: readonly Step[] = [
 		'stance-passes',
 		'Stance with passes',
 		'Passes',
-		'Staggered; an object goes side to side, the chest keeps facing ahead; twenty passes, swap feet.',
+		'Staggered, elbows at 90°; an object goes side to side, the chest keeps facing ahead; a pass ends at the middle. Twenty, then the other foot ahead.',
 		{
 			dials: { base: 'staggered', attention: 'pass' },
 			posture: { movement: 'pose', from: POSES.staggered, to: POSES.passReach },
 			gates: [held('staggered-stance', 10), faultFree('staggered-stance', 'wobbles')],
-			dose: DOSE.squeeze,
+			dose: DOSE.passes,
 			easier: 'staggered-stance',
 			next: { 'weighted-passes': 'attention' },
 			kit: [['ball', 'pillow', 'household-weight']],
@@ -61,7 +61,7 @@ const balanceSteps: readonly Step[] = [
 			dials: { base: 'staggered', attention: 'weight-passed' },
 			posture: { movement: 'pose', from: POSES.staggered, to: POSES.passWeight, load: { kg: 2, at: 'none' } },
 			gates: [clean('stance-passes', 1, 20), confident('stance-passes', 7)],
-			dose: DOSE.squeeze,
+			dose: DOSE.passes,
 			easier: 'stance-passes',
 			kit: [['weight', 'household-weight']],
 			cautions: [REACH],
@@ -307,7 +307,7 @@ const mobilitySteps: readonly Step[] = [
 				oneSided: true,
 				asks: { kneeFlexion: 90, thighTrunkFlexion: 100 }
 			},
-			dose: DOSE.breaths,
+			dose: DOSE.threeBreaths,
 			counts: 'breaths',
 			next: { 'hip-axle': 'attention' },
 			faults: STRETCH
@@ -317,16 +317,17 @@ const mobilitySteps: readonly Step[] = [
 		'hip-axle',
 		'Hip axle',
 		'Hip axle',
-		'From ninety-ninety turn both knees from side to side, four to six each way.',
+		'In ninety-ninety the leading leg stays still; the rear leg is lifted through and back, four to six a side.',
 		{
 			dials: { position: 'seated', attention: 'arms-move' },
 			posture: {
 				movement: 'pose',
 				from: POSES.ninetyFrom,
-				to: POSES.ninetyTo,
+				to: POSES.ninetyLift,
+				oneSided: true,
 				asks: { kneeFlexion: 90, thighTrunkFlexion: 100 }
 			},
-			gates: [clean('ninety-ninety', 1, 5)],
+			gates: [clean('ninety-ninety', 1, 3)],
 			dose: DOSE.drill,
 			easier: 'ninety-ninety',
 			faults: STRETCH
@@ -336,11 +337,11 @@ const mobilitySteps: readonly Step[] = [
 		'three-way-ankle',
 		'Three-way ankle',
 		'Ankle',
-		'Foot raised on a step, the knee goes over eleven, twelve and one o’clock, three or four each. Note what limits.',
+		'Foot raised on a step, the knee goes over eleven, twelve and one o’clock, three or four each: a set for each direction. Note which side is tighter and what limits.',
 		{
 			dials: { position: 'standing', depth: 'half' },
 			posture: { movement: 'pose', from: POSES.ankleFrom, to: POSES.ankleTo, oneSided: true },
-			dose: DOSE.drill,
+			dose: DOSE.directions,
 			kit: [['step', 'chair']],
 			faults: ['heel-lifts', 'knee-drifts-in']
 		}

@@ -106,13 +106,14 @@ const SQUATS: readonly Further[] = [
 			'Swing, load',
 			'One weight held at the chest, then two at the sides; two to five kilograms.',
 			{
-				dials: { support: 'fingertips', surface: 'raised-seat', load: 'light' },
+				dials: { support: 'none', surface: 'raised-seat', load: 'light' },
 				posture: {
 					movement: 'sit-to-stand',
 					stance: 'both',
 					depth: { seatCm: 52 },
 					adjust: 'seat',
 					everyday: true,
+					momentum: 'swing',
 					load: { kg: 2, at: 'goblet' }
 				},
 				gates: [clean('momentum-rise', 2, 10)],
@@ -259,7 +260,11 @@ const LUNGES: readonly Further[] = [
 			{
 				dials: { support: 'none', base: 'split', surface: 'low-step', load: 'moderate' },
 				posture: { movement: 'split-squat', frontElevationCm: 10, load: { kg: 8, at: 'sides' } },
-				gates: [clean('front-raised-split-squat', 2, 10), sides('front-raised-split-squat', 0.8)],
+				gates: [
+					clean('front-raised-split-squat', 2, 10),
+					sides('front-raised-split-squat', 0.8),
+					faultFree('front-raised-split-squat', 'shoulders-round')
+				],
 				dose: DOSE.eight,
 				easier: 'front-raised-split-squat',
 				kit: ['step', WEIGHT[0]],
@@ -320,7 +325,7 @@ const LUNGES: readonly Further[] = [
 				gates: [clean('side-lunge', 3, 10), faultFree('side-lunge', 'trunk-tips')],
 				dose: DOSE.eight,
 				easier: 'side-lunge',
-				kit: WEIGHT,
+				kit: [['weight', 'household-weight', 'vest']],
 				faults: ['knee-drifts-in', 'heel-lifts', 'trunk-twists', 'trunk-tips', 'loses-balance'],
 				cues: ['Both feet flat and pointing ahead', 'Sit back over one heel', 'The long leg stays long'],
 				drawn: { from: POSES.wideStand, to: POSES.sideLunge },

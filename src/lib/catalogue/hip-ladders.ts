@@ -460,7 +460,7 @@ const bridgeSteps: readonly Step[] = [
 			dials: { position: 'hands-and-knees' },
 			posture: { movement: 'pose', from: POSES.allFours, to: POSES.kickBent, oneSided: true },
 			dose: DOSE.ten,
-			next: { 'plank-hip-extension': 'position' },
+			next: { 'plank-hip-extension': 'position', 'standing-hip-extension': 'position' },
 			faults: ['back-arches', 'leg-straightens', 'pelvis-rolls', 'work-not-felt'],
 			cues: ['Long back, soft elbows', 'Heel pushes the ceiling', 'Only as far as the back stays still'],
 			serves: ['buttock', 'trunk']

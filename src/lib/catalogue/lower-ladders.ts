@@ -53,7 +53,7 @@ const stepSteps: readonly Step[] = [
 		'Stand beside the step and go up sideways; the other leg only follows.',
 		{
 			dials: { support: 'two-hands', surface: 'low-step', direction: 'sideways' },
-			posture: { movement: 'step-down', stepCm: 8, freeLegDeg: 15 },
+			posture: { movement: 'lateral-step-up', stepCm: 8 },
 			gates: [clean('low-step-up', 1, 8)],
 			dose: DOSE.learning,
 			easier: 'low-step-up',
@@ -66,7 +66,7 @@ const stepSteps: readonly Step[] = [
 	step('step-up-held', 'Step-up, held', 'Held', 'The height of an ordinary stair, a hand on the rail.', {
 		dials: { support: 'two-hands', surface: 'step' },
 		posture: { movement: 'step-up', stepCm: 15 },
-		gates: [clean('low-step-up', 1, 10), feltClear('low-step-up')],
+		gates: [clean('low-step-up', 1, 10), ...feltClear('low-step-up')],
 		dose: DOSE.learning,
 		easier: 'low-step-up',
 		next: { 'step-up': 'support' },
@@ -206,7 +206,7 @@ const lungeSteps: readonly Step[] = [
 		{
 			dials: { support: 'none', base: 'split' },
 			posture: { movement: 'split-squat', thighDeg: 75 },
-			gates: [clean('held-split-squat', 2, 10), clean('step-up-held', 1, 10), feltClear('step-up-held')],
+			gates: [clean('held-split-squat', 2, 10), clean('step-up-held', 1, 10), ...feltClear('step-up-held')],
 			dose: DOSE.learning,
 			easier: 'held-split-squat',
 			next: {
@@ -226,7 +226,11 @@ const lungeSteps: readonly Step[] = [
 		{
 			dials: { support: 'none', base: 'split', load: 'goblet' },
 			posture: { movement: 'split-squat', thighDeg: 75, load: { kg: 8, at: 'goblet' } },
-			gates: [clean('split-squat', 3, 10), sides('split-squat', 0.8)],
+			gates: [
+				clean('split-squat', 3, 10),
+				sides('split-squat', 0.8),
+				faultFree('split-squat', 'shoulders-round')
+			],
 			dose: DOSE.eight,
 			easier: 'split-squat',
 			kit: [['weight', 'household-weight']],
@@ -378,11 +382,11 @@ const lungeSteps: readonly Step[] = [
 		'stick-lunge-1',
 		'Stick lunge, first round',
 		'Stick 1',
-		'A stick for balance; dip as far as the front heel stays down, twice each side.',
+		'A stick of 180 cm, pushed into the floor by the rear shoulder; dip as far as the front heel stays down, twice each side.',
 		{
 			dials: { support: 'one-hand', base: 'split', depth: 'quarter' },
 			posture: { movement: 'split-squat', thighDeg: 50 },
-			dose: DOSE.drill,
+			dose: DOSE.dips,
 			next: { 'stick-lunge-2': 'depth' },
 			kit: ['stick'],
 			cautions: [FIRM],
@@ -394,12 +398,13 @@ const lungeSteps: readonly Step[] = [
 		'stick-lunge-2',
 		'Stick lunge, second round',
 		'Stick 2',
-		'The rear knee may rest; grow tall; open the arm.',
+		'The rear leg straightened first; then the knee may rest; grow tall; open the arm, three breaths.',
 		{
 			dials: { support: 'one-hand', base: 'split', depth: 'half' },
 			posture: { movement: 'split-squat' },
-			gates: [clean('stick-lunge-1', 1, 4)],
-			dose: DOSE.drill,
+			gates: [clean('stick-lunge-1', 1, 2)],
+			dose: DOSE.threeBreaths,
+			counts: 'breaths',
 			easier: 'stick-lunge-1',
 			next: { 'stick-lunge-3': 'tempo' },
 			kit: ['stick'],
@@ -408,17 +413,24 @@ const lungeSteps: readonly Step[] = [
 			serves: ['mobility', 'balance', 'floor']
 		}
 	),
-	step('stick-lunge-3', 'Stick lunge, third round', 'Stick 3', 'No touch of the floor; hold at the bottom.', {
-		dials: { support: 'one-hand', base: 'split', depth: 'half', tempo: 'hold' },
-		posture: { movement: 'split-squat' },
-		gates: [clean('stick-lunge-2', 1, 4)],
-		dose: DOSE.drill,
-		easier: 'stick-lunge-2',
-		kit: ['stick'],
-		faults: ['heel-lifts', 'loses-balance', 'trunk-tips'],
-		serves: ['mobility', 'balance', 'floor'],
-		tempo: [3, 3, 3]
-	}),
+	step(
+		'stick-lunge-3',
+		'Stick lunge, third round',
+		'Stick 3',
+		'The stick by the front arch; no touch of the floor: three breaths at the bottom.',
+		{
+			dials: { support: 'one-hand', base: 'split', depth: 'half', tempo: 'hold' },
+			posture: { movement: 'split-squat' },
+			gates: [clean('stick-lunge-2', 1, 3)],
+			dose: DOSE.threeBreaths,
+			counts: 'breaths',
+			easier: 'stick-lunge-2',
+			kit: ['stick'],
+			faults: ['heel-lifts', 'loses-balance', 'trunk-tips'],
+			serves: ['mobility', 'balance', 'floor'],
+			tempo: [3, 3, 3]
+		}
+	),
 	step(
 		'wide-shift-lunge',
 		'Wide shift',

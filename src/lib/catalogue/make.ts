@@ -77,7 +77,15 @@ export const DOSE = {
 	power: [dose(1, 5), dose(3, 8)],
 	drill: [dose(1, 4), dose(2, 6)],
 	minutes: [dose(1, 60), dose(3, 60)],
-	breaths: [dose(1, 5), dose(2, 10)]
+	breaths: [dose(1, 5), dose(2, 10)],
+	/** Three full breaths at the end of the range, a side. */
+	threeBreaths: [dose(1, 3), dose(3, 3)],
+	/** Three rounds with a shake between. */
+	dips: [dose(1, 2), dose(3, 2)],
+	/** A set for each of three directions. */
+	directions: [dose(3, 3), dose(3, 4)],
+	/** Each foot ahead in turn. */
+	passes: [dose(1, 10), dose(1, 20)]
 } as const satisfies Readonly<Record<string, readonly [Dose, Dose]>>;
 
 export const clean = (step: string, sets: number, reps: number): ShownGate => ({
@@ -91,8 +99,11 @@ export const mastered = (step: string): ShownGate => ({ kind: 'mastered', step }
 export const sides = (step: string, share: number): ShownGate => ({ kind: 'sides-within', step, share });
 export const faultFree = (step: string, fault: string): ShownGate => ({ kind: 'fault-free', step, fault });
 export const felt = (step: string): ShownGate => ({ kind: 'felt', step });
-/** The muscle felt and nothing in a joint, asked. */
-export const feltClear = (step: string): ShownGate => ({ kind: 'felt', step, jointFree: true });
+/** Buttock and front of the thigh felt and nothing in a joint, all of it asked. */
+export const feltClear = (step: string): readonly ShownGate[] => [
+	{ kind: 'felt', step, muscle: 'buttock', jointFree: true },
+	{ kind: 'felt', step, muscle: 'thigh-front' }
+];
 /** Pain at its worst no more than usual, or than is safe. */
 export const calm = (step: string): ShownGate => ({ kind: 'pain-at-most', step });
 export const easy = (step: string, reps: number, effortMax: number): ShownGate => ({

@@ -460,6 +460,15 @@ export const POSES = {
 		arm: 46,
 		forearm: 30
 	},
+	/** The rear leg off the floor, shank first. */
+	ninetyLift: {
+		view: 'front',
+		trunk: 6,
+		near: { thigh: 82, shank: 40, short: [0.95, 0.5] },
+		far: { thigh: -100, shank: -112, short: [0.85, 0.8] },
+		arm: 46,
+		forearm: 30
+	},
 	ninetyTo: {
 		view: 'front',
 		trunk: 14,

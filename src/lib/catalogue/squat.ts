@@ -3,7 +3,7 @@
  * @source common-practice ladder, gates, doses, faults and cues, unless a step says otherwise
  */
 import type { ExerciseFamily } from '../core/exercise/family.ts';
-import { watch } from './make.ts';
+import { anyOf, calm, easy, feltClear, watch } from './make.ts';
 
 const TEN = { start: { sets: 1, reps: 10 }, target: { sets: 3, reps: 10 } } as const;
 const FROM_FIVE = { start: { sets: 1, reps: 5 }, target: { sets: 3, reps: 10 } } as const;
@@ -57,7 +57,10 @@ export const squat = {
 			gates: [],
 			usualDose: { start: { sets: 1, reps: 5 }, target: { sets: 1, reps: 10 } },
 			easier: null,
-			next: [{ to: 'raised-seat', dial: 'support' }],
+			next: [
+				{ to: 'raised-seat', dial: 'support' },
+				{ to: 'momentum-rise', dial: 'support' }
+			],
 			tags: [],
 			equipment: ['chair'],
 			cautions: ['The chair stands against a wall and cannot slide.'],
@@ -95,18 +98,19 @@ export const squat = {
 			title: 'Momentum rise',
 			short: 'Momentum',
 			what: 'For stiff or newly operated knees and cold mornings: straight back, swing the trunk forward, push straight up when the weight arrives on the feet. Sit by hips back first.',
-			dials: { support: 'fingertips', surface: 'raised-seat' },
+			dials: { support: 'none', surface: 'raised-seat' },
 			posture: {
 				movement: 'sit-to-stand',
 				stance: 'both',
 				depth: { seatCm: 52 },
 				adjust: 'seat',
-				everyday: true
+				everyday: true,
+				momentum: 'swing'
 			},
 			gates: [],
 			usualDose: FROM_FIVE,
 			easier: 'raised-seat-hands',
-			next: [{ to: 'raised-seat', dial: 'support' }],
+			next: [{ to: 'standard-seat', dial: 'surface' }],
 			tags: [],
 			equipment: ['chair'],
 			cautions: ['Pulling on a bar or a wall takes the work from the legs.'],
@@ -149,7 +153,7 @@ export const squat = {
 				adjust: 'seat',
 				everyday: true
 			},
-			gates: [{ kind: 'easy-reps', step: 'raised-seat', reps: 8, effortMax: 6 }],
+			gates: [anyOf(easy('raised-seat', 8, 6), easy('momentum-rise', 8, 6))],
 			usualDose: FROM_FIVE,
 			easier: 'raised-seat',
 			next: [
@@ -176,7 +180,7 @@ export const squat = {
 				everyday: true,
 				load: { kg: 4, at: 'front-rack' }
 			},
-			gates: [{ kind: 'easy-reps', step: 'standard-seat', reps: 8, effortMax: 6 }],
+			gates: [easy('standard-seat', 8, 6), calm('standard-seat')],
 			usualDose: { start: { sets: 1, reps: 8 }, target: { sets: 3, reps: 10 } },
 			easier: 'standard-seat',
 			next: [],
@@ -316,10 +320,7 @@ export const squat = {
 				adjust: 'depth',
 				load: { kg: 8, at: 'goblet' }
 			},
-			gates: [
-				{ kind: 'clean-reps', step: 'free-squat', sets: 3, reps: 10 },
-				{ kind: 'felt', step: 'free-squat', jointFree: true }
-			],
+			gates: [{ kind: 'clean-reps', step: 'free-squat', sets: 3, reps: 10 }, ...feltClear('free-squat')],
 			usualDose: TEN,
 			easier: 'free-squat',
 			next: [],

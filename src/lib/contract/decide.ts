@@ -1,5 +1,6 @@
 /** What `decide` takes. Unknown keys are refused by name. */
 import { z } from 'zod';
+import { MUSCLES } from '#lib/core/body/muscle.ts';
 import { AXES, SIDES } from '#lib/core/body/axis.ts';
 import { URGENCIES } from '#lib/core/client/screening.ts';
 import { DOSE_SCHOOLS } from '#lib/core/dose/dose.ts';
@@ -8,7 +9,15 @@ import { CAUSES, CLEARANCES, POSITIONS, TAGS } from '#lib/core/exercise/family.t
 import { RESTARTS } from '#lib/core/decision/input.ts';
 import { BREAK_BY, STANDING_VERDICTS } from '#lib/core/safety/standing.ts';
 import { VERDICTS } from '#lib/core/fit/fit.ts';
-import { EVENTS, INCOMPLETE, PAIN_AT, SWELLING, SYMPTOMS } from '#lib/core/session/record.ts';
+import {
+	EVENTS,
+	INCOMPLETE,
+	PAIN_AT,
+	STOPS_A_STRETCH,
+	SWELLING,
+	SYMPTOMS,
+	TIGHTER
+} from '#lib/core/session/record.ts';
 import { day, region, score, text } from './basics.ts';
 import { policySchema } from './policy.ts';
 
@@ -83,8 +92,14 @@ const sessionSchema = z.strictObject({
 	sorenessOver72h: z.boolean().exactOptional(),
 	confidence: score.exactOptional(),
 	felt: z
-		.strictObject({ muscle: z.boolean().exactOptional(), joint: text(40).exactOptional() })
+		.strictObject({
+			muscle: z.boolean().exactOptional(),
+			joint: text(40).exactOptional(),
+			in: z.array(z.enum(MUSCLES)).max(7).exactOptional()
+		})
 		.exactOptional(),
+	tighter: z.enum(TIGHTER).exactOptional(),
+	stoppedBy: z.enum(STOPS_A_STRETCH).exactOptional(),
 	asUsual: z.array(z.enum(SYMPTOMS)).max(20).exactOptional(),
 	againstAdvice: z.boolean().exactOptional(),
 	lighter: z.boolean().exactOptional(),

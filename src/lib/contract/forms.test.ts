@@ -242,6 +242,26 @@ describe('the log', () => {
 		);
 		expect(log({ 'set.0.other': '-2' })).toMatchObject({ ok: false, field: 'set.0.other' });
 	});
+	it('the muscles it was felt in are kept beside what was said of muscle and joint; one that is none is named', () => {
+		const felt = (o: Record<string, string | readonly string[]>): unknown => {
+			const told = log(o);
+			return told.ok && told.value.session.felt;
+		};
+		expect(felt({ feltIn: ['buttock', 'thigh-front'], feltJoint: 'none' })).toEqual({
+			joint: 'none',
+			in: ['thigh-front', 'buttock']
+		});
+		expect(felt({ feltMuscle: 'yes' })).toEqual({ muscle: true });
+		expect(felt({})).toBeUndefined();
+		expect(log({ feltIn: ['elbow'] })).toMatchObject({ ok: false, field: 'feltIn' });
+	});
+	it('of a stretch the tighter side and what stops it', () => {
+		expect(log({ tighter: 'left', stoppedBy: 'hip' })).toMatchObject({
+			ok: true,
+			value: { session: { tighter: 'left', stoppedBy: 'hip' } }
+		});
+		expect(log({ tighter: 'both' })).toMatchObject({ ok: false, field: 'tighter' });
+	});
 	it('a hold may take ten minutes, a set of repetitions a hundred', () => {
 		const hold = (seconds: string) =>
 			parseLog(form({ ...good, 'set.0.reps': seconds }), { sets: 1, reps: 30, loadKg: 0, unit: 'sec' });

@@ -1,6 +1,7 @@
 /** A logged session as a form: as prescribed by default, per set and by exception where it was not. */
 import { z } from 'zod';
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
+import { MUSCLES } from '#lib/core/body/muscle.ts';
 import { SYMPTOMS, type Session } from '#lib/core/session/record.ts';
 import { kgText } from '#lib/wording/units.ts';
 import {
@@ -141,6 +142,20 @@ function dropIn(
 	return { afterReps: dropAfter, toKg: dropTo };
 }
 
+/** Fields that may be said more than once. */
+const LISTS: ReadonlySet<string> = new Set(['symptoms', 'asUsual', 'feltIn']);
+
+/** The muscles it was felt in. */
+function feltIn(form: FormData, felt: Session['felt'], issues: Issues): Pick<Session, 'felt'> {
+	const named = form.getAll('feltIn').map(String);
+	const muscles = MUSCLES.filter((m) => named.includes(m));
+	const unknown = named.find((m) => !(MUSCLES as readonly string[]).includes(m));
+	if (unknown !== undefined)
+		issues.push({ field: 'feltIn', message: `${unknown} is not a muscle on the list.` });
+	if (named.length === 0) return felt === undefined ? {} : { felt };
+	return { felt: { ...felt, in: muscles } };
+}
+
 /** What was told beyond pain, and what of it is as usual. */
 function symptomsIn(form: FormData, issues: Issues): Pick<Session, 'symptoms' | 'asUsual'> {
 	const told = form.getAll('symptoms').map(String);
@@ -188,21 +203,21 @@ function painsIn(v: Base, issues: Issues): Session['pains'] {
 
 /** Parses a log form against what was prescribed; everything that is wrong is said at once. */
 export function parseLog(form: FormData, prescribed: Prescribed): LogParsed {
-	const parsed = base.safeParse(
-		Object.fromEntries([...form].filter(([k]) => k !== 'symptoms' && k !== 'asUsual'))
-	);
+	const parsed = base.safeParse(Object.fromEntries([...form].filter(([k]) => !LISTS.has(k))));
 	const { sets: count, reps, loadKg, unit } = prescribed;
 	const typedSets = Array.from({ length: count }, (_, i) => typedSet(form, i, mostOf(unit), unit));
 	const issues = [...(parsed.success ? [] : issuesOf(parsed.error)), ...typedSets.flatMap((t) => t.issues)];
 	if (!parsed.success || issues.length > 0) return unparsed(issues);
 	const v = parsed.data;
+	const chosen = chosenIn(v);
 	const session = present({
 		date: v.day,
 		observed: v.observed === 'on',
 		prescribed: { sets: count, reps, loadKg },
 		sets: typedSets.map((t, i) => setDone(v, i, t, prescribed, issues)),
 		pains: painsIn(v, issues),
-		...chosenIn(v),
+		...chosen,
+		...feltIn(form, chosen.felt, issues),
 		...symptomsIn(form, issues),
 		faults: faultsIn(form, issues),
 		soreness: v.soreness,

@@ -4,6 +4,7 @@
  */
 import { z } from 'zod';
 import { AXES } from '#lib/core/body/axis.ts';
+import { MUSCLES } from '#lib/core/body/muscle.ts';
 import { DIALS, type Dial } from '#lib/core/exercise/dial.ts';
 import {
 	CAUSES,
@@ -40,13 +41,20 @@ const posture = z.discriminatedUnion('movement', [
 		toeOutDeg: n(0, 45).exactOptional(),
 		load,
 		technique,
-		everyday: z.boolean().exactOptional()
+		everyday: z.boolean().exactOptional(),
+		momentum: z.literal('swing').exactOptional()
 	}),
 	z.strictObject({ movement: z.literal('step-up'), stepCm: length('stepCm'), load }),
 	z.strictObject({
 		movement: z.literal('step-down'),
 		stepCm: length('stepCm'),
 		freeLegDeg: n(0, 45),
+		heelWedgeCm: n(0, 10).exactOptional(),
+		load
+	}),
+	z.strictObject({
+		movement: z.literal('lateral-step-up'),
+		stepCm: length('stepCm'),
 		heelWedgeCm: n(0, 10).exactOptional(),
 		load
 	}),
@@ -130,7 +138,12 @@ const shownGate = z.discriminatedUnion('kind', [
 	z.strictObject({ kind: z.literal('mastered'), step: stepId }),
 	z.strictObject({ kind: z.literal('sides-within'), step: stepId, share: n(0.05, 1) }),
 	z.strictObject({ kind: z.literal('fault-free'), step: stepId, fault: stepId }),
-	z.strictObject({ kind: z.literal('felt'), step: stepId, jointFree: z.literal(true).exactOptional() }),
+	z.strictObject({
+		kind: z.literal('felt'),
+		step: stepId,
+		muscle: z.enum(MUSCLES).exactOptional(),
+		jointFree: z.literal(true).exactOptional()
+	}),
 	z.strictObject({ kind: z.literal('pain-at-most'), step: stepId, most: n(0, 10).exactOptional() }),
 	z.strictObject({ kind: z.literal('confidence'), step: stepId, least: n(0, 10) })
 ]);
@@ -193,7 +206,8 @@ const step = z.strictObject({
 		.exactOptional(),
 	serves: z.array(z.enum(PURPOSES)).min(1).max(8).exactOptional(),
 	cautions: z.array(line(300)).max(6),
-	faults: z.array(stepId).min(1).max(10),
+	faults: z.array(stepId).min(1).max(16),
+	faultsUntaught: z.array(stepId).max(16).exactOptional(),
 	cues: z.array(line(120)).min(2).max(3).exactOptional(),
 	tempo: z.tuple([n(0, 10), n(0, 60), n(0, 10)]).exactOptional(),
 	sources: z.array(z.string().max(60)).min(1).max(6),

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { AXES, type Axis } from '#lib/core/body/axis.ts';
 import { DIAL_NOTCHES, DIALS, type Dial } from '#lib/core/exercise/dial.ts';
 import { EQUIPMENT, TAGS } from '#lib/core/exercise/family.ts';
+import { LOAD_PLACES } from '#lib/core/posture/problem.ts';
 import { POSE_PROPS } from '#lib/core/figure/key-pose.ts';
 import { text } from './basics.ts';
 
@@ -75,6 +76,7 @@ const place = z.strictObject({
 		.max(4)
 		.exactOptional(),
 	needs: asks.exactOptional(),
+	loadAt: z.enum(LOAD_PLACES).exactOptional(),
 	pauseSec: n(0, 60).exactOptional(),
 	feet: z
 		.strictObject({ widths: n(0, 4).exactOptional(), outDeg: n(-30, 60).exactOptional() })

@@ -4,7 +4,7 @@
  */
 import { z } from 'zod';
 import { JOINTS } from '#lib/core/session/joints.ts';
-import { INCOMPLETE, PAIN_AT, type Session } from '#lib/core/session/record.ts';
+import { INCOMPLETE, PAIN_AT, STOPS_A_STRETCH, TIGHTER, type Session } from '#lib/core/session/record.ts';
 import { present, typedWhole } from './basics.ts';
 
 const YES_NO = ['yes', 'no'] as const;
@@ -35,8 +35,8 @@ export interface ChoiceField {
 	/** What the empty answer is called. */
 	readonly none: string;
 	readonly values: readonly [string, ...string[]];
-	/** Asked with all sessions, or only where a symptom asks for it. */
-	readonly place: 'exception' | 'symptom';
+	/** Asked with all sessions, with those of a stretch, or only where a symptom asks for it. */
+	readonly place: 'exception' | 'stretch' | 'symptom';
 }
 
 export const SESSION_CHOICES = {
@@ -81,6 +81,20 @@ export const SESSION_CHOICES = {
 		none: 'not asked',
 		values: YES_NO,
 		place: 'exception'
+	},
+	tighter: {
+		ask: 'Tighter side',
+		named: 'Tighter side',
+		none: 'not said',
+		values: TIGHTER,
+		place: 'stretch'
+	},
+	stoppedBy: {
+		ask: 'What stops it',
+		named: 'What stops the stretch',
+		none: 'not said',
+		values: STOPS_A_STRETCH,
+		place: 'stretch'
 	},
 	radiatingLower: {
 		ask: 'Further down than usual, or new?',

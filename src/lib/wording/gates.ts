@@ -1,7 +1,7 @@
 /** A gate in words: "2×10 clean on Free squat (shown: 1×10)". */
 import type { Clearance, Gate } from '#lib/core/exercise/family.ts';
 import type { GateState } from '#lib/core/fit/gate.ts';
-import { TECHNIQUE_NAME } from './names.ts';
+import { PURPOSE_NAME, TECHNIQUE_NAME } from './names.ts';
 import { stepTitle } from './steps.ts';
 import { FAULTS } from '#lib/catalogue/faults.ts';
 
@@ -28,7 +28,7 @@ export function gateAsks(gate: Gate): string {
 		case 'fault-free':
 			return `${stepTitle(gate.step)} free of “${faultName(gate.fault).toLowerCase()}”`;
 		case 'felt':
-			return `the right muscle felt in ${stepTitle(gate.step)}${gate.jointFree === true ? ', and nothing in a joint' : ''}`;
+			return `${gate.muscle === undefined ? 'the right muscle' : `the ${PURPOSE_NAME[gate.muscle]}`} felt in ${stepTitle(gate.step)}${gate.jointFree === true ? ', and nothing in a joint' : ''}`;
 		case 'pain-at-most':
 			return `pain ${gate.most ?? 'no more than usual or safe'}${gate.most === undefined ? '' : ' at most'} in ${stepTitle(gate.step)}`;
 		case 'any-of':

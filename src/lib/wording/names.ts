@@ -135,6 +135,9 @@ export const EQUIPMENT_NAME: Readonly<Record<Equipment, string>> = {
 	'curl-machine': 'leg curl machine',
 	'leg-press': 'leg press',
 	straps: 'straps to hang the feet in',
+	block: 'block',
+	vest: 'weight vest',
+	'toe-wedge': 'wedge for the toes',
 	bed: 'bed or couch'
 };
 

@@ -94,7 +94,9 @@ export function patched(step: Step, p: Place): Step {
 			: { needs: { ...step.needs, working: { ...step.needs.working, ...p.needs } } };
 	return {
 		...step,
-		...(p.posture === undefined && p.pose === undefined ? NO_PATCH : { posture: posed(step.posture, p) }),
+		...(p.posture === undefined && p.pose === undefined && p.loadAt === undefined
+			? NO_PATCH
+			: { posture: posed(step.posture, p) }),
 		...(p.dials === undefined ? NO_PATCH : { dials: { ...step.dials, ...p.dials } }),
 		...(p.tags === undefined && p.without === undefined
 			? NO_PATCH
@@ -114,10 +116,13 @@ function pausedTempo(step: Step, sec: number): readonly [number, number, number]
 	return [down, sec, up];
 }
 
-function posed(posture: StepPosture, { posture: numbers, pose }: Place): StepPosture {
+const carriedAt = (p: StepPosture, at: Place['loadAt']): StepPosture =>
+	at === undefined || !('load' in p) || p.load === undefined ? p : { ...p, load: { ...p.load, at } };
+
+function posed(posture: StepPosture, { posture: numbers, pose, loadAt }: Place): StepPosture {
 	const { kneeDeg } = numbers ?? {};
 	const closed = posture.movement === 'hinge' && kneeDeg !== undefined ? { close: { kneeDeg } } : numbers;
-	const moved = { ...posture, ...closed } as StepPosture;
+	const moved = carriedAt({ ...posture, ...closed } as StepPosture, loadAt);
 	if (pose === undefined || moved.movement !== 'pose') return moved;
 	const { props, thigh, shank, ...limbs } = pose;
 	const leg = {
@@ -171,6 +176,7 @@ const POSTURE_NUMBERS: Readonly<Record<StepPosture['movement'], readonly string[
 	'sit-to-stand': ['heelWedgeCm', 'toeOutDeg'],
 	'step-up': [],
 	'step-down': ['heelWedgeCm', 'freeLegDeg'],
+	'lateral-step-up': ['heelWedgeCm'],
 	'split-squat': ['frontElevationCm', 'stride'],
 	/** The knee it closes at. */
 	hinge: ['kneeDeg'],

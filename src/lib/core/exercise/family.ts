@@ -4,8 +4,9 @@
  * name a step of another ladder.
  */
 import type { Axis } from '../body/axis.ts';
+import type { Muscle } from '../body/muscle.ts';
 import type { KeyPose, PoseProp } from '../figure/key-pose.ts';
-import type { Technique } from '../posture/problem.ts';
+import type { LoadPlace, Technique } from '../posture/problem.ts';
 import type { Dial, Dials } from './dial.ts';
 import type { StepPosture } from './step-posture.ts';
 
@@ -17,8 +18,10 @@ export type ShownGate =
 	| { readonly kind: 'mastered'; readonly step: string }
 	| { readonly kind: 'sides-within'; readonly step: string; readonly share: number }
 	| { readonly kind: 'fault-free'; readonly step: string; readonly fault: string }
-	/** The muscle felt; where `jointFree`, nothing in a joint besides, which has to have been asked. */
-	| { readonly kind: 'felt'; readonly step: string; readonly jointFree?: true }
+	/**
+	 * The muscle it is for felt; where one is named, that one, which has to have been asked; where `jointFree`, nothing in a joint besides, asked too.
+	 */
+	| { readonly kind: 'felt'; readonly step: string; readonly muscle?: Muscle; readonly jointFree?: true }
 	/** Pain at its worst in the last session; without a number, the larger of what is usual and what the policy calls safe. */
 	| { readonly kind: 'pain-at-most'; readonly step: string; readonly most?: number }
 	| { readonly kind: 'confidence'; readonly step: string; readonly least: number };
@@ -141,6 +144,9 @@ export const EQUIPMENT = [
 	'curl-machine',
 	'leg-press',
 	'straps',
+	'block',
+	'vest',
+	'toe-wedge',
 	'bed'
 ] as const;
 export type Equipment = (typeof EQUIPMENT)[number];
@@ -214,6 +220,8 @@ export interface Place {
 	readonly kit?: readonly (Equipment | readonly Equipment[])[];
 	/** What the working leg needs besides, degrees. */
 	readonly needs?: Readonly<Partial<Record<Axis, number>>>;
+	/** Where its load is carried. */
+	readonly loadAt?: LoadPlace;
 	/** Seconds at the hard point. */
 	readonly pauseSec?: number;
 	readonly feet?: Feet;
@@ -287,6 +295,8 @@ export interface Step {
 	readonly serves?: readonly Purpose[];
 	readonly cautions: readonly string[];
 	readonly faults: readonly string[];
+	/** Of these, those that count where no technique is taught too. */
+	readonly faultsUntaught?: readonly string[];
 	/** Instead of the family's, where they would not fit. */
 	readonly cues?: readonly string[];
 	/** Seconds down, at the hard point, up; for the moving picture. */
@@ -379,6 +389,10 @@ export function stepAnywhere(
 export const servesOf = (family: ExerciseFamily, step: Step): readonly Purpose[] =>
 	step.serves ?? family.purposes;
 
+/** Is it done for the range alone? */
+export const isStretch = (family: ExerciseFamily, step: Step): boolean =>
+	servesOf(family, step)[0] === 'mobility';
+
 /** The essentials of a step's card. */
 export const cuesFor = (
 	family: ExerciseFamily,
@@ -393,5 +407,9 @@ export const faultsIn = (
 	technique: Technique | 'ordinary'
 ): readonly Fault[] =>
 	family.faults.filter(
-		(f) => step.faults.includes(f.id) && (f.techniques === undefined || f.techniques.includes(technique))
+		(f) =>
+			step.faults.includes(f.id) &&
+			(f.techniques === undefined ||
+				f.techniques.includes(technique) ||
+				(technique === 'ordinary' && step.faultsUntaught?.includes(f.id) === true))
 	);

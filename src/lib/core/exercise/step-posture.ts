@@ -19,6 +19,8 @@ export interface SquatPosture {
 	readonly technique?: Technique;
 	/** Seat steps for daily life are solved for the ordinary rise when no technique is being taught. */
 	readonly everyday?: boolean;
+	/** A rise on the swing of the trunk, whatever technique is taught. */
+	readonly momentum?: 'swing';
 }
 
 export interface StepUpPosture {
@@ -32,6 +34,14 @@ export interface StepDownPosture {
 	readonly stepCm: number;
 	/** Free leg beside the edge (about 15°) or in front of it (about 25°). */
 	readonly freeLegDeg: number;
+	readonly heelWedgeCm?: number;
+	readonly load?: Load;
+}
+
+/** Up sideways onto a step, the other leg beside it only following. */
+export interface LateralStepUpPosture {
+	readonly movement: 'lateral-step-up';
+	readonly stepCm: number;
 	readonly heelWedgeCm?: number;
 	readonly load?: Load;
 }
@@ -116,6 +126,7 @@ export type StepPosture =
 	| SquatPosture
 	| StepUpPosture
 	| StepDownPosture
+	| LateralStepUpPosture
 	| SplitPosture
 	| HingePosture
 	| BridgePosture

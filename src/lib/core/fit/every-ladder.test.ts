@@ -498,8 +498,11 @@ describe('gates', () => {
 					step(above).gates.every((g) => gateState(g, shown).met),
 					above
 				).toBe(false);
-			shown.push({ step: id, side: 'both', cleanReps: [10, 10, 10], effortMax: 5 });
+			// Easy, and as calm as it has to be.
+			shown.push({ step: id, side: 'both', cleanReps: [10, 10, 10], effortMax: 5, pain: 2, calm: 2 });
 		}
+		const sore = shown.map((s) => ({ ...s, pain: 3 }));
+		expect(step('rise-and-press').gates.every((g) => gateState(g, sore).met)).toBe(false);
 		expect(step('wall-press').gates).toEqual([]);
 		expect(step('standing-abduction').gates.every((g) => gateState(g, shown).met)).toBe(false);
 	});

@@ -88,6 +88,33 @@ describe('felt in the muscle, and in no joint', () => {
 	});
 });
 
+describe('felt in a muscle that is named', () => {
+	const gate: Gate = { kind: 'felt', step: 'low-step-up', muscle: 'buttock', jointFree: true };
+	const at = (s: Partial<Shown>): boolean =>
+		met(gate, { step: 'low-step-up', side: 'both', cleanReps: [10], effortMax: 5, ...s });
+	it('that muscle was named, and no joint was: not asked opens nothing', () => {
+		expect(at({ feltIn: ['thigh-front', 'buttock'], joint: 'none' })).toBe(true);
+		expect(at({ feltIn: ['buttock'], felt: true, joint: 'none' })).toBe(true);
+		expect(at({ feltIn: ['thigh-front'], joint: 'none' })).toBe(false);
+		expect(at({ felt: true, joint: 'none' })).toBe(false);
+		expect(at({ feltIn: ['buttock'] })).toBe(false);
+		expect(at({ feltIn: ['buttock'], joint: 'knee' })).toBe(false);
+		expect(at({ feltIn: ['buttock'], felt: false, joint: 'none' })).toBe(false);
+		expect(at({})).toBe(false);
+	});
+	it('two muscles asked of one step are two gates to pass over', () => {
+		expect(gateKey(gate)).not.toBe(gateKey({ kind: 'felt', step: 'low-step-up', muscle: 'thigh-front' }));
+		expect(gateKey({ kind: 'felt', step: 'bridge' })).toBe('gate:felt:bridge');
+		expect(gateAsks(gate)).toContain('the buttock felt in');
+	});
+	it('without one, the muscle the step is for has to be said felt', () => {
+		const any: Gate = { kind: 'felt', step: 'low-step-up' };
+		const on = (s: Partial<Shown>): boolean =>
+			met(any, { step: 'low-step-up', side: 'both', cleanReps: [10], effortMax: 5, ...s });
+		expect([on({ felt: true }), on({ feltIn: ['calf'] })]).toEqual([true, false]);
+	});
+});
+
 describe('pain at most', () => {
 	it('the larger of usual and safe, or a number; what was not told opens nothing', () => {
 		const usual: Gate = { kind: 'pain-at-most', step: 'bridge' };
@@ -132,16 +159,19 @@ describe('the gates of the trade', () => {
 		Object.values(FAMILIES)
 			.flatMap((f) => f.steps)
 			.find((s) => s.id === id)!;
+	const BOTH = ['thigh-front', 'buttock'] as const;
 	const open = (id: string, ...history: readonly Shown[]): boolean =>
 		stepBy(id).gates.every((g) => gateState(g, history).met);
 	const of = (step: string, patch: Partial<Shown> = {}): Shown => shown({ step, ...patch });
 	it.each([
 		[
 			'goblet-squat',
-			[of('free-squat', { cleanReps: [10, 10, 10], felt: true, joint: 'none' })],
+			[of('free-squat', { cleanReps: [10, 10, 10], feltIn: BOTH, joint: 'none' })],
 			{ joint: 'knee', felt: false }
 		],
-		['step-up-held', [of('low-step-up', { felt: true, joint: 'none' })], { felt: false }],
+		['step-up-held', [of('low-step-up', { feltIn: BOTH, joint: 'none' })], { feltIn: ['thigh-front'] }],
+		['step-up-held', [of('low-step-up', { feltIn: BOTH, joint: 'none' })], { feltIn: ['buttock'] }],
+		['step-up-held', [of('low-step-up', { feltIn: BOTH, joint: 'none' })], { joint: 'knee' }],
 		['hands-on-thighs-hinge', [of('kneeling-hinge', { cleanReps: [8], confidence: 5 })], { confidence: 4 }],
 		['standing-abduction', [of('side-lying-lift', { cleanReps: [10, 10] })], { cleanReps: [10, 9] }],
 		['hinge-loaded', [of('free-hinge', { pain: 2, calm: 2 })], { pain: 3 }],

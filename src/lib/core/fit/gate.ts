@@ -3,6 +3,7 @@
  * and side. Sides are asked apart: a hold counts when both have shown it.
  */
 import { SIDES, type Side } from '../body/axis.ts';
+import type { Muscle } from '../body/muscle.ts';
 import type { Clearance, Dose, Gate } from '../exercise/family.ts';
 import type { Technique } from '../posture/problem.ts';
 
@@ -18,6 +19,8 @@ export interface Shown {
 	/** Share of sets in which each fault was seen; left out when form was not watched. */
 	readonly faults?: Readonly<Record<string, number>>;
 	readonly felt?: boolean;
+	/** The muscles it was felt in; left out where that was not asked. */
+	readonly feltIn?: readonly Muscle[];
 	/** The joint it was felt in, `none` where that was asked and in none; left out where it was not asked. */
 	readonly joint?: string;
 	/** Pain at its worst in the treated region, and how much of it is calm: the larger of usual and safe that day. */
@@ -95,14 +98,21 @@ function anyOf(
 	return { gate, met: met !== undefined, shown: met?.shown ?? each.map((s) => s.shown).join(' · ') };
 }
 
-/** Only a yes opens: not asked is no yes, and where a joint has to be free of it that was asked too. */
+/** Only a yes opens: not asked is no yes, neither of the muscle that is named nor of a joint that has to be free of it. */
 function feltIn(gate: Gate & { readonly kind: 'felt' }, on: readonly Shown[]): GateState {
-	const last = on.filter((s) => s.felt !== undefined).pop();
-	if (last === undefined) return { gate, met: false, shown: 'not asked yet' };
-	if (last.felt !== true) return { gate, met: false, shown: 'not felt' };
+	const say = (shown: string, met = false): GateState => ({ gate, met, shown });
+	const last = on.filter((s) => s.felt !== undefined || s.feltIn !== undefined).pop();
+	if (last === undefined) return say('not asked yet');
+	if (last.felt === false) return say('not felt');
+	if (gate.muscle !== undefined) {
+		if (last.feltIn === undefined) return say('felt; in which muscle was not asked');
+		if (!last.feltIn.includes(gate.muscle)) return say('felt elsewhere');
+	} else if (last.felt !== true) return say('not asked yet');
 	if (gate.jointFree === true && last.joint === undefined)
-		return { gate, met: false, shown: 'felt; whether in a joint too was not asked' };
-	return { gate, met: true, shown: 'felt' };
+		return say('felt; whether in a joint too was not asked');
+	return gate.jointFree === true && last.joint !== 'none'
+		? say(`felt in the ${last.joint} too`)
+		: say('felt', true);
 }
 
 function painAtMost(gate: Gate & { readonly kind: 'pain-at-most' }, on: readonly Shown[]): GateState {

@@ -33,9 +33,7 @@ function stepAt(step: Step, heightCm: number | undefined): Step {
 	const p = step.posture;
 	if (isSquatStep(step) && step.posture.adjust === 'seat')
 		return { ...step, posture: { ...step.posture, depth: { seatCm: heightCm } } };
-	return p.movement === 'step-up' || p.movement === 'step-down'
-		? { ...step, posture: { ...p, stepCm: heightCm } }
-		: step;
+	return 'stepCm' in p ? { ...step, posture: { ...p, stepCm: heightCm } } : step;
 }
 
 /** Does the goal's height matter to this step? */

@@ -8,7 +8,8 @@ import { isSquatStep } from '../movement/squat/stand.ts';
 
 export function moreUprightDeg(written: Step, ctx: FitContext, setup: SolvedSetup | null): number {
 	const step = asChosen(written, setup?.chosen);
-	if (!isSquatStep(step) && step.posture.movement !== 'step-down') return 0;
+	const { movement } = step.posture;
+	if (!isSquatStep(step) && movement !== 'step-down' && movement !== 'lateral-step-up') return 0;
 	const shank = (bounds: Parameters<typeof askedBy>[3]): number =>
 		askedBy(step, ctx, setup, bounds).demand.weightBearingDorsiflexion ?? 0;
 	return Math.max(0, Math.round(shank([]) - shank(boundsOf(step, ctx))));

@@ -4,6 +4,7 @@ import { BRIDGE } from './bridge/movement.ts';
 import { HEEL_RAISE } from './heel-raise/movement.ts';
 import { HINGE } from './hinge/movement.ts';
 import { KNEE_EXTENSION } from './knee-extension/movement.ts';
+import { LATERAL_STEP_UP } from './lateral-step-up/movement.ts';
 import { LEG_PRESS } from './leg-press/movement.ts';
 import type { Movement } from './movement.ts';
 import { POSE } from './pose/movement.ts';
@@ -26,6 +27,7 @@ export const MOVEMENTS = {
 	'sit-to-stand': SQUAT,
 	'step-up': STEP_UP,
 	'step-down': STEP_DOWN,
+	'lateral-step-up': LATERAL_STEP_UP,
 	'split-squat': SPLIT_SQUAT,
 	hinge: HINGE,
 	bridge: BRIDGE,

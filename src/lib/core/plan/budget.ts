@@ -4,7 +4,8 @@
  * @source common-practice 300 s of stretching a week for each muscle group
  */
 import { SIDES, type Side } from '../body/axis.ts';
-import { MUSCLES, type Muscle, type Stretched, type Work } from './work.ts';
+import { type Muscle, MUSCLES } from '../body/muscle.ts';
+import type { Stretched, Work } from './work.ts';
 
 /** A week's stretch of one muscle group. */
 export const STRETCH_SEC = 300;

@@ -7,7 +7,8 @@ import { blocksOf, circuitOf, circuitOrder, circuitSec } from './circuit.ts';
 import { changeSec, gapSec, pairSec, restSec, setSec, soloSec, tempoSec } from './seconds.ts';
 import { ORDER_SCHOOLS, pairs, rankOf, sessionOrder } from './session-order.ts';
 import { daysOf, spread, timesOf, tooClose } from './spread.ts';
-import { roleOf, share, type Muscle, type Role, type Work } from './work.ts';
+import type { Muscle } from '../body/muscle.ts';
+import { roleOf, share, type Role, type Work } from './work.ts';
 import { arrangedSec, coolDownFor, warmUpFor, weekOf, type WeekAsked } from './week.ts';
 
 let n = 0;

@@ -7,7 +7,8 @@ import { budgetOf, type Budget } from './budget.ts';
 import { gapSec, pairSec, soloSec } from './seconds.ts';
 import { sessionOrder, type Ordered, type OrderSchool } from './session-order.ts';
 import { daysOf, type SpreadAsked } from './spread.ts';
-import type { Muscle, Role, Stretched, Work } from './work.ts';
+import type { Muscle } from '../body/muscle.ts';
+import type { Role, Stretched, Work } from './work.ts';
 
 export interface WeekAsked extends SpreadAsked {
 	readonly work: readonly Work[];

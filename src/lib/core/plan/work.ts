@@ -5,20 +5,10 @@
 import type { Side } from '../body/axis.ts';
 import type { PrescribedDose } from '../dose/dose.ts';
 import type { Particulars } from '../dose/particulars.ts';
+import { type Muscle, MUSCLES } from '../body/muscle.ts';
 import type { Equipment, Purpose, Step } from '../exercise/family.ts';
 import type { JointMoments } from '../movement/movement.ts';
 
-/** Muscle groups that work is counted by, of the purposes. */
-export const MUSCLES = [
-	'thigh-front',
-	'thigh-back',
-	'buttock',
-	'hip-side',
-	'hip-inner',
-	'calf',
-	'trunk'
-] as const satisfies readonly Purpose[];
-export type Muscle = (typeof MUSCLES)[number];
 /** Stretched groups; the front of the hip is stretched and not trained here. */
 export type Stretched = Muscle | 'hip-front';
 

@@ -8,7 +8,7 @@ import { canonical } from '../base/canonical.ts';
 import { hash32, seeded } from '../base/random.ts';
 import { quantile } from '../base/statistics.ts';
 import type { Body, Segments } from '../body/body.ts';
-import { FOOT } from './constants.ts';
+import { balanceTargetOf } from './balance.ts';
 import type { Stand } from './problem.ts';
 
 export interface Band {
@@ -62,8 +62,7 @@ export function bandOfBody(body: Body, of: unknown, solve: (varied: Body) => num
 /** 5–95 % band of any number solved from a stand; samples without a solution are counted out. */
 export function bandOf(stand: Stand, solve: (varied: Stand) => number, drawn = 200): Band {
 	const random = seeded(seedOf(stand));
-	const ordinary = stand.movement === 'sit-to-stand' && stand.technique === undefined;
-	const nominal = stand.balanceTarget ?? (ordinary ? FOOT.ordinaryTarget : FOOT.target);
+	const nominal = balanceTargetOf(stand);
 	const values: number[] = [];
 	for (let i = 0; i < drawn; i++) {
 		const body = variedBody(stand.body, random);

@@ -4,6 +4,7 @@
  */
 import { RAD } from '../base/angle.ts';
 import { MASS, PROPORTION, type Body } from '../body/body.ts';
+import { balanceTargetOf, rearOf, techniqueOf } from './balance.ts';
 import { ASSUMED_DORSIFLEXION, FOOT, FREE_LEG_FORWARD, LEAN, WORKING_SHARE } from './constants.ts';
 import type { Stand, Technique } from './problem.ts';
 import { defaultArms, upperBody, type UpperBody } from './upper-body.ts';
@@ -49,8 +50,7 @@ export function chainOf(stand: Stand, hasSeat: boolean): Chain {
 	const { body, limits = {}, marginDeg = 0, stance = 'both' } = stand;
 	const M = body.massKg;
 	const legs = stance === 'one' ? 1 : 2;
-	const technique: Chain['technique'] =
-		stand.technique ?? (stand.movement === 'sit-to-stand' ? 'ordinary' : 'parallel');
+	const technique = techniqueOf(stand);
 	const upper = upperBody(body, stand.arms ?? defaultArms(stand.movement, hasSeat, stand.load), stand.load);
 	const forward = stance === 'one' ? Math.sin((stand.freeLegForwardDeg ?? FREE_LEG_FORWARD) * RAD) : 0;
 	const { thighM: Lt, shankM: Ls } = body;
@@ -110,14 +110,13 @@ export function setWedge(chain: Chain, pitch: number): void {
 	chain.ankleX = c * (ballX - ankleToBall * cos + ha * sin);
 	chain.ankleY = ankleToBall * sin + ha * cos;
 	chain.footX = at(FOOT.centre);
-	const ordinary = chain.technique === 'ordinary';
-	chain.targetX = at(chain.stand.balanceTarget ?? (ordinary ? FOOT.ordinaryTarget : FOOT.target));
+	chain.targetX = at(balanceTargetOf(chain.stand));
 	chain.stackedX = at(
 		FOOT.stackedTarget +
 			(chain.stand.balanceTarget === undefined ? 0 : chain.stand.balanceTarget - FOOT.target)
 	);
 	// Hands that hold something firm keep the weight from falling back.
-	chain.rearX = chain.stand.hands === true ? -Infinity : at(ordinary ? FOOT.ordinaryRear : FOOT.rear);
+	chain.rearX = chain.stand.hands === true ? -Infinity : at(rearOf(chain.stand));
 	chain.frontX = at(FOOT.front);
 	chain.shankCap = shankCap(chain);
 }

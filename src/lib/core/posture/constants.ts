@@ -16,6 +16,9 @@ export const FOOT = {
 	ordinaryTarget: 0,
 	rear: 0.1,
 	ordinaryRear: -0.1,
+	/** A rise on momentum: the trunk's swing carries the weight forward from a quarter of a foot behind the heels. */
+	swingTarget: -0.25,
+	swingRear: -0.35,
 	front: 0.7
 } as const;
 

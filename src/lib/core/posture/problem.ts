@@ -59,6 +59,8 @@ export interface Stand {
 	readonly load?: Load;
 	readonly limits?: Limits;
 	readonly marginDeg?: number;
+	/** An ordinary rise whose trunk swings: the weight is still behind the feet as the seat is left. */
+	readonly momentum?: 'swing';
 	/** One leg only: how far the free leg is held ahead of vertical, degrees; default 20. */
 	readonly freeLegForwardDeg?: number;
 	/** Both hands hold something firm in front. */

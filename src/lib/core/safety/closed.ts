@@ -47,6 +47,9 @@ function askedOf(g: Gate): string {
 			return `${g.course}/${g.stage}`;
 		case 'technique':
 			return g.technique;
+		// Two muscles asked of one step are two gates.
+		case 'felt':
+			return g.muscle === undefined ? g.step : `${g.step}/${g.muscle}`;
 		default:
 			return g.step;
 	}

@@ -3,6 +3,7 @@
  * is asked of client and practitioner; nothing derived. Pain, effort and confidence 0–10.
  */
 import type { Day } from '../base/calendar-day.ts';
+import type { Muscle } from '../body/muscle.ts';
 
 /** `knee-right`, `hip-left`, `back` … */
 export type Region = string;
@@ -35,6 +36,8 @@ export const PAIN_AT = ['early', 'middle', 'late', 'return', 'throughout'] as co
 export type PainAt = (typeof PAIN_AT)[number];
 export const INCOMPLETE = ['pain', 'tired', 'form', 'time', 'other'] as const;
 export type IncompleteBecause = (typeof INCOMPLETE)[number];
+export const TIGHTER = ['left', 'right', 'alike'] as const;
+export const STOPS_A_STRETCH = ['ankle', 'thigh', 'hip', 'back'] as const;
 export const SWELLING = ['none', 'a-little', 'clearly-more', 'hot'] as const;
 export type Swelling = (typeof SWELLING)[number];
 export const EVENTS = ['unusual-activity', 'illness', 'injection', 'painkiller', 'missed'] as const;
@@ -83,7 +86,15 @@ export interface Session {
 	readonly sorenessOver72h?: boolean;
 	readonly confidence?: number;
 	/** Was the work felt in the muscle it is meant for, and in which joint if in one: `none` where it was asked and in none. */
-	readonly felt?: { readonly muscle?: boolean; readonly joint?: string };
+	readonly felt?: {
+		readonly muscle?: boolean;
+		readonly joint?: string;
+		/** The muscles it was felt in, where that was asked. */
+		readonly in?: readonly Muscle[];
+	};
+	/** Of a stretch: the tighter side, and what stops it. */
+	readonly tighter?: (typeof TIGHTER)[number];
+	readonly stoppedBy?: (typeof STOPS_A_STRETCH)[number];
 	/** Of the symptoms, those that are as usual: agreed by a licensed user. One that is not named is new. */
 	readonly asUsual?: readonly Symptom[];
 	/** Done while it was suspended, or past a limit: counts for pain and alarms, never for a streak. */

@@ -39,6 +39,7 @@ export function shownIn(
 						(faults['work-not-felt'] ?? 0) < NOT_FELT_SHARE
 				}),
 		...(felt?.joint === undefined ? {} : { joint: felt.joint }),
+		...(felt?.in === undefined ? {} : { feltIn: felt.in }),
 		...painShown(session, calm),
 		...(confidence === undefined ? {} : { confidence })
 	};

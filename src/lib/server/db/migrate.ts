@@ -23,6 +23,7 @@ import * as jobs from './migrations/0016-jobs.ts';
 import * as sessions from './migrations/0017-sessions.ts';
 import * as ownCourses from './migrations/0018-own-courses.ts';
 import * as straps from './migrations/0019-straps.ts';
+import * as blocks from './migrations/0020-blocks.ts';
 
 const MIGRATIONS = [
 	foundation,
@@ -43,7 +44,8 @@ const MIGRATIONS = [
 	jobs,
 	sessions,
 	ownCourses,
-	straps
+	straps,
+	blocks
 ] as const;
 
 /** For tests: what belongs to a practice, and what of it is appended. */
@@ -52,7 +54,7 @@ export const APPENDED_TABLES = MIGRATIONS.flatMap((m) => m.TABLES)
 	.filter((t) => t.appended === true)
 	.map((t) => t.name);
 /** The newest one: a database without it is older than the program. */
-export const LAST_MIGRATION = straps.name;
+export const LAST_MIGRATION = blocks.name;
 /** Every migration this program knows, oldest first. */
 export const KNOWN_MIGRATIONS: readonly string[] = MIGRATIONS.map((m) => m.name);
 const LOCK = 7_204_311;

@@ -12,7 +12,7 @@ import { shortDay } from '#lib/wording/days.ts';
 import { handout } from '#lib/wording/intake.ts';
 import { de } from '#lib/wording/mine/de.ts';
 import { en } from '#lib/wording/mine/en.ts';
-import { doseIn, particularsIn, setupIn, titleIn } from '#lib/wording/mine/how.ts';
+import { doseIn, setupIn, titleIn } from '#lib/wording/mine/how.ts';
 import { languageOf, weekdayIn } from '#lib/wording/mine/names.ts';
 import { AXIS_NAME, regionName } from '#lib/wording/names.ts';
 import { flagName } from '#lib/wording/screening.ts';
@@ -25,6 +25,7 @@ import { fitContextOf } from '../record/fit-of.ts';
 import type { ClientRecord } from '../record/load.ts';
 import { doneNow, signedTurns, workIn } from '../record/week-of.ts';
 import type { Measured } from './trend-view.ts';
+import { howOf } from './how-of.ts';
 
 const CUES = 3;
 const CAUTIONS = 2;
@@ -59,7 +60,7 @@ export function handoutOf(r: ClientRecord, today: Day, practice: string): Handou
 				title: titleIn(language, head.step, snapshot.title),
 				dose: doseIn(language, head.dose),
 				lines: [
-					[setupIn(language, setup), ...particularsIn(language, particulars)]
+					[setupIn(language, setup), ...howOf(r, e.id, particulars, language)]
 						.filter((x) => x !== '')
 						.join(' · '),
 					particulars.note ?? ''

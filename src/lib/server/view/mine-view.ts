@@ -15,7 +15,7 @@ import { arrangedMin } from '#lib/core/plan/week.ts';
 import type { Work } from '#lib/core/plan/work.ts';
 import type { MineView, MineWork } from '#lib/contract/mine.ts';
 import { easyText, hurtsText } from '#lib/wording/on-the-spot.ts';
-import { doseIn, particularsIn, setupIn, titleIn } from '#lib/wording/mine/how.ts';
+import { doseIn, setupIn, titleIn } from '#lib/wording/mine/how.ts';
 import { languageOf, type Language } from '#lib/wording/mine/names.ts';
 import { inProse } from '#lib/wording/units.ts';
 import { advancesToday, cardOn, linesOf, reaches, regionsOf, usualNow } from '../record/facts-of.ts';
@@ -26,6 +26,7 @@ import { decideInputOf } from '../record/slip-of.ts';
 import { coolDownsOf, signedTurns, warmUpsOf, workIn } from '../record/week-of.ts';
 import { workOn } from '../record/work-on.ts';
 import { heldNow } from './held-now.ts';
+import { howOf } from './how-of.ts';
 
 /** Moments of a moving figure that are drawn, the two ends among them. */
 const FRAMES = 7;
@@ -98,7 +99,7 @@ function exerciseOf(asked: Asked, exerciseId: string, work: Work | undefined): M
 				: cuesFor(family, work.step, r.head.setting.technique ?? 'ordinary')
 		).slice(0, CUES),
 		cautions: head.snapshot.cautions,
-		how: [...(setup === '' ? [] : [setup]), ...particularsIn(language, head.particulars)],
+		how: [...(setup === '' ? [] : [setup]), ...howOf(r, e.id, head.particulars, language)],
 		note: head.particulars.note ?? null,
 		region: e.region,
 		other: head.particulars.painPerSide === true ? (mirrored(e.region) ?? null) : null,

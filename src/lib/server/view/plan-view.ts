@@ -7,13 +7,14 @@ import { moreUprightDeg } from '#lib/core/fit/more-upright.ts';
 import type { EndedWork, PlannedWork, PlanView, Tried } from '#lib/contract/plan-view.ts';
 import { decisionSentence } from '#lib/wording/decision.ts';
 import { handout } from '#lib/wording/intake.ts';
-import { ENDED_BY, particularsText } from '#lib/wording/plan.ts';
+import { ENDED_BY } from '#lib/wording/plan.ts';
 import { standingSentence } from '#lib/wording/safety.ts';
 import { setupText, uprightText } from '#lib/wording/setup.ts';
 import type { Effective } from '../record/effective-chain.ts';
 import { fitContextOf, standingOf } from '../record/fit-of.ts';
 import { logsOf } from '../record/found-once.ts';
 import type { ClientRecord } from '../record/load.ts';
+import { howOf } from './how-of.ts';
 import type { NeededSlip } from './slips-by-need.ts';
 
 const TRIED_SHOWN = 6;
@@ -60,7 +61,7 @@ function plannedOf(r: ClientRecord, slip: NeededSlip, today: Day, formId: string
 		region: e.region,
 		title: head.snapshot.title,
 		given: { step: head.step, dose: head.dose, setup: head.setup },
-		how: particularsText(head.particulars),
+		how: howOf(r, e.id, head.particulars),
 		note: head.particulars.note ?? null,
 		since: chain.changes.at(-1)?.date ?? head.day,
 		state:

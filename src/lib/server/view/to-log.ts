@@ -3,11 +3,10 @@ import type { Day } from '#lib/core/base/calendar-day.ts';
 import { legsOf } from '#lib/core/body/axis.ts';
 import { lighterDose } from '#lib/core/decision/arrival.ts';
 import type { Reason } from '#lib/core/decision/trace.ts';
-import { byView, stepAnywhere } from '#lib/core/exercise/family.ts';
+import { byView, isStretch, type Step, stepAnywhere } from '#lib/core/exercise/family.ts';
 import { moreUprightDeg } from '#lib/core/fit/more-upright.ts';
 import { isOneSided } from '#lib/core/movement/of-step.ts';
 import { reasonText } from '#lib/wording/decision.ts';
-import { particularsText } from '#lib/wording/plan.ts';
 import { uprightText } from '#lib/wording/setup.ts';
 import { advancesToday, cardOn } from '../record/facts-of.ts';
 import { fitContextOf, standingOf } from '../record/fit-of.ts';
@@ -15,6 +14,7 @@ import type { ClientRecord } from '../record/load.ts';
 import { slipOf } from '../record/slip-of.ts';
 import { workOn } from '../record/work-on.ts';
 import { heldNow } from './held-now.ts';
+import { howOf } from './how-of.ts';
 
 /** What an advance still needs, said before logging: what this session can still give. */
 const GIVEN_BY_A_SESSION = new Set([
@@ -29,6 +29,11 @@ const stillNeeded = (why: readonly Reason[], today: string): readonly string[] =
 	[
 		...new Set(why.filter((w) => !w.met && GIVEN_BY_A_SESSION.has(w.code)).map((w) => reasonText(w, today)))
 	].slice(0, 3);
+
+const stretched = (r: ClientRecord, familyId: string, step: Step): boolean => {
+	const family = r.families[familyId];
+	return family !== undefined && isStretch(family, step);
+};
 
 /** `ids` are for its forms: two for each exercise, of the log and of the visit. */
 export function toLog(r: ClientRecord, today: Day, ids: readonly string[]) {
@@ -57,6 +62,7 @@ export function toLog(r: ClientRecord, today: Day, ids: readonly string[]) {
 				step === undefined || head === undefined
 					? ''
 					: uprightText(moreUprightDeg(step, fitContextOf(r, today, e.side), head.setup)),
+			stretch: step !== undefined && stretched(r, e.family, step),
 			id: e.id,
 			region: e.region,
 			purpose: e.purpose,
@@ -72,7 +78,7 @@ export function toLog(r: ClientRecord, today: Day, ids: readonly string[]) {
 							setup: head.setup,
 							snapshot: head.snapshot,
 							particulars: head.particulars,
-							how: particularsText(head.particulars),
+							how: howOf(r, e.id, head.particulars),
 							state: head.state
 						},
 			ids: { id: id as string, visitId: visitId as string }

@@ -7,6 +7,7 @@
 	import type { FaultView } from './exercise.ts';
 	import Choice from '../Choice.svelte';
 	import Score from '../Score.svelte';
+	import FeltIn from './FeltIn.svelte';
 	import SetTable from './SetTable.svelte';
 	import SymptomFields from './SymptomFields.svelte';
 	import { orNone, type SessionState } from './state.svelte.ts';
@@ -23,14 +24,18 @@
 		readonly legs: { readonly own: string; readonly other: string } | null;
 		readonly views: readonly FaultView[];
 		readonly known: readonly Symptom[];
+		/** It is a stretch: which side is tighter, and what stops it, is asked too. */
+		readonly stretch: boolean;
 		/** What is wrong with a field, by its own name. */
 		readonly wrong: (field: string) => string | undefined;
 		/** Put before the names of fields, where a form has several exercises. */
 		readonly prefix?: string;
 	}
-	let { s, dose, region, legs, views, known, wrong, prefix = '' }: Props = $props();
-	const CHOICES = (Object.entries(SESSION_CHOICES) as [string, ChoiceField][]).filter(
-		([, c]) => c.place === 'exception'
+	let { s, dose, region, legs, views, known, stretch, wrong, prefix = '' }: Props = $props();
+	const CHOICES = $derived(
+		(Object.entries(SESSION_CHOICES) as [string, ChoiceField][]).filter(
+			([, c]) => c.place === 'exception' || (stretch && c.place === 'stretch')
+		)
 	);
 	const ELSEWHERE = ['knee-left', 'knee-right', 'hip-left', 'hip-right', 'ankle-left', 'ankle-right', 'back'];
 	const SHARES = [
@@ -67,6 +72,7 @@
 		bind:value={s.v.elsePeak}
 		wrong={wrong('elsePeak')}
 	/>{/if}
+<FeltIn {s} {prefix} {wrong} />
 <SymptomFields {s} {known} {prefix} />
 <fieldset class="mt-3">
 	<legend class="font-semibold">Faults seen</legend>

@@ -90,6 +90,7 @@
 				{legs}
 				views={exercise.views}
 				known={exercise.known}
+				stretch={exercise.stretch}
 				{wrong}
 			/>
 		</Fold>

@@ -44,6 +44,8 @@ export interface ExerciseToLog {
 	readonly views: readonly FaultView[];
 	readonly known: readonly Symptom[];
 	readonly upright: string;
+	/** It is a stretch. */
+	readonly stretch: boolean;
 	/** Which leg works and which is logged beside it. */
 	readonly legs: { readonly own: string; readonly other: string } | null;
 	readonly held: { readonly by: string; readonly text: string } | null;

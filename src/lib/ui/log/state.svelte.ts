@@ -13,6 +13,8 @@ export class SessionState {
 	symptoms: string[] = $state([]);
 	/** Of the symptoms, those that are as usual. */
 	usual: string[] = $state([]);
+	/** The muscles it was felt in. */
+	feltIn: string[] = $state([]);
 	/** By set and column, and by fault. */
 	sets: Record<string, string> = $state({});
 	faults: Record<string, string> = $state({});
@@ -30,7 +32,7 @@ export class SessionState {
 			some(this.v) ||
 			some(this.sets) ||
 			some(this.faults) ||
-			this.symptoms.length > 0 ||
+			this.symptoms.length + this.feltIn.length > 0 ||
 			this.clean ||
 			this.otherSame
 		);
@@ -39,7 +41,7 @@ export class SessionState {
 	/** What was typed belongs to the exercise it was typed for; another one starts empty. */
 	clear(): void {
 		this.v = empty();
-		[this.symptoms, this.usual, this.sets, this.faults] = [[], [], {}, {}];
+		[this.symptoms, this.usual, this.feltIn, this.sets, this.faults] = [[], [], [], {}, {}];
 		this.otherSame = false;
 		this.opened = undefined;
 	}

@@ -1,13 +1,22 @@
 <script lang="ts">
 	/** One gate as fields: what must be shown, of which step, how much. What an any-of holds stands below it. */
+	import { MUSCLES } from '#lib/core/body/muscle.ts';
 	import { CLEARANCES } from '#lib/core/exercise/family.ts';
 	import { TECHNIQUES } from '#lib/core/posture/problem.ts';
 	import { CLEARANCE_NAME } from '#lib/wording/gates.ts';
-	import { TECHNIQUE_NAME } from '#lib/wording/names.ts';
+	import { PURPOSE_NAME, TECHNIQUE_NAME } from '#lib/wording/names.ts';
 	import Choice from '../Choice.svelte';
 	import Field from '../Field.svelte';
 	import Tick from '../Tick.svelte';
-	import { GATE_NAME, GATE_NUMBERS, gateOf, SHOWN_NAME, withNumber, type OwnGate } from './gate-writing.ts';
+	import {
+		feltGate,
+		GATE_NAME,
+		GATE_NUMBERS,
+		gateOf,
+		SHOWN_NAME,
+		withNumber,
+		type OwnGate
+	} from './gate-writing.ts';
 	import { numberOr } from './writing.ts';
 
 	type Items = readonly { readonly value: string; readonly name: string }[];
@@ -66,16 +75,22 @@
 		onchange={(e: Event) => word('fault', valueOf(e))}
 		items={faults}
 	/>
-{:else if gate.kind === 'felt'}<Tick
+{:else if gate.kind === 'felt'}<Choice
+		hideLabel
+		name="{of}-muscle"
+		label="Muscle"
+		value={gate.muscle ?? ''}
+		onchange={(e: Event) => change(feltGate(gate, { muscle: valueOf(e) }))}
+		items={[
+			{ value: '', name: 'the muscle it is for' },
+			...MUSCLES.map((m) => ({ value: m, name: PURPOSE_NAME[m] ?? m }))
+		]}
+	/><Tick
 		name="{of}-joint"
 		label="and nothing in a joint"
 		checked={gate.jointFree === true}
 		onchange={(e: Event) =>
-			change({
-				kind: 'felt',
-				step: gate.step,
-				...((e.currentTarget as HTMLInputElement).checked ? { jointFree: true as const } : {})
-			})}
+			change(feltGate(gate, { jointFree: (e.currentTarget as HTMLInputElement).checked }))}
 	/>
 {:else if gate.kind === 'clearance'}<Choice
 		hideLabel

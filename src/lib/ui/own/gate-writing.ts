@@ -1,4 +1,5 @@
 /** Gates while they are written: their kinds, which fields each has, and what one begins as. */
+import { MUSCLES } from '#lib/core/body/muscle.ts';
 import { CLEARANCES, type Gate, type ShownGate } from '#lib/core/exercise/family.ts';
 import { TECHNIQUES } from '#lib/core/posture/problem.ts';
 
@@ -94,4 +95,21 @@ export function gateOf(
 export function withNumber(gate: OwnGate, { key, optional }: GateNumber, value: number | string): OwnGate {
 	const { [key]: _, ...rest } = gate as unknown as Record<string, unknown>;
 	return (value === '' && optional === true ? rest : { ...rest, [key]: value }) as unknown as OwnGate;
+}
+
+type Felt = OwnGate & { readonly kind: 'felt' };
+
+/** A gate of what is felt with its muscle or its joints changed; an empty muscle is the one the step is for. */
+export function feltGate(
+	{ step, muscle, jointFree }: Felt,
+	to: { readonly muscle?: string; readonly jointFree?: boolean }
+): Felt {
+	const named = to.muscle === undefined ? muscle : MUSCLES.find((m) => m === to.muscle);
+	const free = to.jointFree ?? jointFree === true;
+	return {
+		kind: 'felt',
+		step,
+		...(named === undefined ? {} : { muscle: named }),
+		...(free ? { jointFree: true as const } : {})
+	};
 }

@@ -6,7 +6,15 @@ import { findStep } from '#lib/catalogue/families.ts';
 import { readFamilies } from '#lib/contract/own-family.ts';
 import type { Step } from '#lib/core/exercise/family.ts';
 import { CHOICES_THERE, numbersOfPlace, withPlace, withPlaceNumber } from './choice-writing.ts';
-import { GATE_NAME, GATE_NUMBERS, gateOf, SHOWN_NAME, withNumber, type OwnGate } from './gate-writing.ts';
+import {
+	feltGate,
+	GATE_NAME,
+	GATE_NUMBERS,
+	gateOf,
+	SHOWN_NAME,
+	withNumber,
+	type OwnGate
+} from './gate-writing.ts';
 import { begunFrom, firstWritten, withAnother, withField, written } from './writing.ts';
 
 const begun = (step: string, patch: Partial<Step> = {}): string => {
@@ -38,6 +46,15 @@ describe('gates', () => {
 			for (const n of GATE_NUMBERS[kind])
 				expect(withNumber(gate, n, 1), `${kind} ${n.key}`).toMatchObject({ [n.key]: 1 });
 		}
+	});
+	it('of what is felt take a muscle and a joint apart, and give either back', () => {
+		const any = { kind: 'felt', step: 'bridge' } as const;
+		const buttock = feltGate(any, { muscle: 'buttock' });
+		expect(buttock).toEqual({ ...any, muscle: 'buttock' });
+		expect(feltGate(buttock, { jointFree: true })).toEqual({ ...buttock, jointFree: true });
+		expect(feltGate({ ...buttock, jointFree: true }, { muscle: '' })).toEqual({ ...any, jointFree: true });
+		expect(feltGate({ ...buttock, jointFree: true }, { jointFree: false })).toEqual(buttock);
+		expect(feltGate(any, { muscle: 'elbow' })).toEqual(any);
 	});
 	it('an optional number that is emptied is left out; one that is needed is refused by its place', () => {
 		const [most] = GATE_NUMBERS['pain-at-most'];

@@ -153,6 +153,7 @@
 				{legs}
 				views={e.views}
 				known={e.known}
+				stretch={e.stretch}
 				wrong={own}
 				{prefix}
 			/>

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { FAMILIES } from '#lib/catalogue/families.ts';
 import type { Particulars } from '#lib/core/dose/particulars.ts';
 import { particularsText } from '../plan.ts';
-import { doseIn, particularsIn, setupIn, titleIn } from './how.ts';
+import { doseIn, particularsIn, setupIn, tighterIn, titleIn } from './how.ts';
 import { STEPS_DE } from './steps-de.ts';
 
 const ALL = Object.values(FAMILIES).flatMap((f) => f.steps);
@@ -43,5 +43,21 @@ describe('in German', () => {
 		for (const [k, v] of Object.entries(all))
 			expect(particularsIn('de', { [k]: v } as Particulars), k).toHaveLength(1);
 		expect(particularsIn('de', { daysPerWeek: 1 })).toEqual(['an 1 Tag der Woche']);
+	});
+	it('says the tighter side of a stretch and what stops it, each alone and both, as much in either language', () => {
+		const both = { first: 'left', stoppedBy: 'hip' } as const;
+		expect(tighterIn('en', both)).toEqual([
+			'left first, the tighter side, and a little more',
+			'the hip stops it'
+		]);
+		expect(tighterIn('de', both)).toEqual([
+			'links zuerst, die steifere Seite, und etwas mehr',
+			'die Hüfte hält auf'
+		]);
+		for (const language of ['en', 'de'] as const) {
+			expect(tighterIn(language, null)).toEqual([]);
+			expect(tighterIn(language, { ...both, first: null })).toHaveLength(1);
+			expect(tighterIn(language, { ...both, stoppedBy: null })).toHaveLength(1);
+		}
 	});
 });

@@ -2,6 +2,7 @@
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
 import { doseText } from '../dose.ts';
 import type { Particulars } from '#lib/core/dose/particulars.ts';
+import type { Tighter } from '#lib/core/session/stretch.ts';
 import { lengthIn, type SolvedSetup } from '#lib/core/movement/context.ts';
 import type { Length } from '#lib/core/movement/set-up-length.ts';
 import { particularsText } from '../plan.ts';
@@ -75,3 +76,32 @@ export function particularsIn(language: Language, p: Particulars): readonly stri
 		p.painPerSide === true ? 'Schmerz je Seite gefragt' : ''
 	].filter((x) => x !== '');
 }
+
+const STOPS_DE = {
+	ankle: 'das Sprunggelenk',
+	thigh: 'der Oberschenkel',
+	hip: 'die Hüfte',
+	back: 'der Rücken'
+} as const;
+
+/** What was noted of a stretch, as it is done next: "left first, the tighter side, and a little more; the hip stops it". */
+export function tighterIn(language: Language, t: Tighter | null): readonly string[] {
+	if (t === null) return [];
+	const { first, stoppedBy } = t;
+	if (language === 'en')
+		return [
+			first === null ? '' : `${first} first, the tighter side, and a little more`,
+			stoppedBy === null ? '' : `the ${stoppedBy} stops it`
+		].filter((x) => x !== '');
+	const side = first === 'left' ? 'links' : 'rechts';
+	return [
+		first === null ? '' : `${side} zuerst, die steifere Seite, und etwas mehr`,
+		stoppedBy === null ? '' : `${STOPS_DE[stoppedBy]} hält auf`
+	].filter((x) => x !== '');
+}
+
+/** How it is done besides sets and repetitions: what was prescribed, and what was noted of it. */
+export const howIn = (language: Language, p: Particulars, t: Tighter | null): readonly string[] => [
+	...particularsIn(language, p),
+	...tighterIn(language, t)
+];

@@ -17,11 +17,13 @@ export function techniqueFor(
 	const p = step.posture;
 	if (isSquat(p)) {
 		if (p.technique !== undefined) return p.technique;
-		if (p.everyday === true && !teach) return undefined;
+		if (p.momentum !== undefined || (p.everyday === true && !teach)) return undefined;
 		return technique ?? 'parallel';
 	}
 	if (p.movement === 'split-squat') return p.technique ?? technique ?? 'parallel';
-	return p.movement === 'step-down' ? (technique ?? 'parallel') : technique;
+	return p.movement === 'step-down' || p.movement === 'lateral-step-up'
+		? (technique ?? 'parallel')
+		: technique;
 }
 
 /** A raised shoe heel works as a wedge, on top of one underfoot. */
@@ -40,6 +42,7 @@ export function standOf(step: SquatStep, ctx: FitContext): Stand {
 		...(technique === undefined ? {} : { technique }),
 		...(wedge === undefined ? {} : { heelWedgeCm: wedge }),
 		...(p.toeOutDeg === undefined ? {} : { toeOutDeg: p.toeOutDeg }),
+		...(p.momentum === undefined ? {} : { momentum: p.momentum }),
 		...(p.load === undefined ? {} : { load: p.load }),
 		...(step.dials.support === 'two-hands' ? { hands: true } : {})
 	};

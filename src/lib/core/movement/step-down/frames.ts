@@ -8,23 +8,45 @@ import { asSquat } from '../../posture/step-down.ts';
 import type { Stick } from '../../posture/stick.ts';
 import { stepDownOf } from './problem.ts';
 import type { At } from '../movement.ts';
-import type { StepDownPosture } from '../../exercise/step-posture.ts';
+import type { LateralStepUpPosture, StepDownPosture } from '../../exercise/step-posture.ts';
+import type { SquatProblem } from '../../posture/problem.ts';
 import { carried, mix, block, label, withArms, heldBy, type FrameAt } from '../drawing/frame.ts';
 
-export function framesOfStepDown({ step, p, ctx, setup, bounds }: At<StepDownPosture>): FrameAt {
+/** The leg beside or before the step: how long it hangs, how far ahead, and whether its foot comes down flat. */
+interface Hanging {
+	readonly legM: number;
+	readonly aheadDeg: number;
+	readonly flat?: true;
+}
+
+export function framesOfStepDown(at: At<StepDownPosture>): FrameAt {
+	const { body } = at.ctx;
+	return framesOverEdge(at, (cm) => asSquat(stepDownOf(at.step, at.p, at.ctx, { stepCm: cm })), {
+		legM: body.thighM + body.shankM,
+		aheadDeg: at.p.freeLegDeg
+	});
+}
+
+/** One leg on a step, from the top of it down to where the other foot stands. */
+export function framesOverEdge<P extends StepDownPosture | LateralStepUpPosture>(
+	{ step, p, ctx, setup, bounds }: At<P>,
+	problemAt: (cm: number) => SquatProblem,
+	hanging: Hanging
+): FrameAt {
 	const { body } = ctx;
 	const { load } = p;
 	const stepCm = setup?.stepCm ?? p.stepCm;
 	const rise = stepCm / 100;
-	const downFrom = (cm: number) => postureInBand(asSquat(stepDownOf(step, p, ctx, { stepCm: cm })), bounds);
+	const downFrom = (cm: number) => postureInBand(problemAt(cm), bounds);
 	const bottom = downFrom(stepCm);
 	return (t) => {
 		const q = t >= 1 ? bottom : downFrom(mix(1.5, stepCm, t));
 		const up = (a: Point): Point => point(a.x, a.y + rise);
 		const P = q.points;
 		const hip = up(P.hip);
-		const reach = (body.thighM + body.shankM) * Math.min(1, 1 - 0.02 * (1 - t));
-		const ahead = p.freeLegDeg * RAD;
+		const reach = hanging.legM * Math.min(1, 1 - 0.02 * (1 - t));
+		const ahead = hanging.aheadDeg * RAD;
+		const toesUp = hanging.flat === true ? 0 : 1;
 		const ankle = point(
 			hip.x + reach * Math.sin(ahead),
 			Math.max(body.ankleHeightM, hip.y - reach * Math.cos(ahead))
@@ -37,8 +59,8 @@ export function framesOfStepDown({ step, p, ctx, setup, bounds }: At<StepDownPos
 				knee,
 				ankle,
 				heel: point(ankle.x - 0.25 * body.footM, low),
-				ball: point(ankle.x + 0.45 * body.footM, low + 0.03),
-				toe: point(ankle.x + 0.75 * body.footM, low + 0.05)
+				ball: point(ankle.x + 0.45 * body.footM, low + 0.03 * toesUp),
+				toe: point(ankle.x + 0.75 * body.footM, low + 0.05 * toesUp)
 			},
 			hip,
 			shoulder: up(P.shoulder)
