@@ -3,7 +3,7 @@
  * rest common practice.
  */
 import { FAULTS } from '#lib/catalogue/faults.ts';
-import { LOSES_POSITION, whenPositionLost } from './on-the-spot.ts';
+import { LOSES_POSITION, whenPositionLost } from './lost-position.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { histories, mornings, record, session, TODAY } from '../../../../tests/records.ts';

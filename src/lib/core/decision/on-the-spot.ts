@@ -59,12 +59,6 @@ export function whenItHurts(input: DecideInput, hurts: Hurts): OnTheSpot {
 	return { answer: waits || tooMuch ? 'stop' : 'go-on', rule, trace, change: null, acceptable };
 }
 
-/** The step that is watched for a position lost within a set. */
-export const LOSES_POSITION = 'position-lost-midset';
-
-/** The position was lost so many times in one set: the first time it is set anew, then the set ends. @source common-practice */
-export const whenPositionLost = (times: number): 'anew' | 'end-set' => (times < 2 ? 'anew' : 'end-set');
-
 export interface TooEasy {
 	/** What an advance would be, where one is open now. */
 	readonly change: ProposedChange | null;

@@ -11,6 +11,7 @@ import type { Session } from '../session/record.ts';
 import { placeNow, prescribedNow } from './advance.ts';
 import type { Facts } from './facts.ts';
 import type { NotchOption } from './input.ts';
+import { LOSES_POSITION } from './lost-position.ts';
 import type { ProposedChange } from './trace.ts';
 
 export type { Cause };
@@ -228,12 +229,17 @@ function lighter(f: Facts): ProposedChange | null {
 }
 
 const LEAST_CLEAN = 3;
+/** Where the position was lost, sets of one or two are sets, and there may be more of them: not more work in all. @source common-practice */
+const MOST_SETS = 5;
 
 /** As many repetitions as were clean. */
 function cleanOnly(f: Facts): ProposedChange | null {
 	const { dose } = prescribedNow(f);
 	const clean = Math.min(...(f.last?.sets ?? []).map((s) => s.cleanReps ?? Infinity));
-	return lessOf(f, clean < dose.reps && clean >= LEAST_CLEAN ? { ...dose, reps: clean } : null);
+	const lost = (f.last?.faults?.[LOSES_POSITION] ?? 0) > 0;
+	if (!(clean < dose.reps) || clean < (lost ? 1 : LEAST_CLEAN)) return null;
+	const most = Math.min(MOST_SETS, Math.floor((dose.sets * dose.reps) / clean));
+	return lessOf(f, { ...dose, reps: clean, sets: lost ? Math.max(dose.sets, most) : dose.sets });
 }
 
 /** Shallower, or higher. The front of a sore knee is not answered by it where the record names no notch. */

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { edge, KNEE, mornings, record, session, TODAY } from '../../../../tests/records.ts';
 import { factsOf } from './facts.ts';
 import type { DecideInput } from './input.ts';
+import { LOSES_POSITION } from './lost-position.ts';
 import { judge } from './judge.ts';
 import { causeOfFault, causeOfPain, wayToRegress, type Cause } from './regress.ts';
 import type { ProposedChange } from './trace.ts';
@@ -52,6 +53,31 @@ describe('which way to regress', () => {
 			]
 		});
 		expect(way(input, 'form')).toMatchObject({ dial: 'dose', to: '2×6' });
+	});
+	it('a position that is lost: the clean count, down to one, in more sets, and never more work in all', () => {
+		const lost = (dose: { sets: number; reps: number }, clean: number, share = 1): ProposedChange =>
+			way(
+				record({
+					exercise: { ...loaded, dose: { ...loaded.dose, ...dose } },
+					sessions: [
+						session('2026-03-18', {
+							sets: Array.from({ length: dose.sets }, () => ({
+								reps: dose.reps,
+								effort: 6,
+								cleanReps: clean
+							})),
+							faults: { [LOSES_POSITION]: share }
+						})
+					]
+				}),
+				'form'
+			);
+		expect(lost({ sets: 3, reps: 5 }, 2)).toMatchObject({ dial: 'dose', to: '5×2' });
+		expect(lost({ sets: 1, reps: 5 }, 1)).toMatchObject({ dial: 'dose', to: '5×1' });
+		expect(lost({ sets: 2, reps: 5 }, 3)).toMatchObject({ dial: 'dose', to: '3×3' });
+		// Another fault: two clean are too few to go on with, and no set is added.
+		expect(lost({ sets: 3, reps: 5 }, 2, 0)).not.toMatchObject({ to: '5×2' });
+		expect(lost({ sets: 2, reps: 10 }, 6, 0)).toMatchObject({ to: '2×6' });
 	});
 	it('heel lifting: a wedge where one was solved, never where the front of the knee is the sore place', () => {
 		const wedge = { dial: 'surface' as const, to: 3, setup: { thighDeg: 70, heelWedgeCm: 3 } };

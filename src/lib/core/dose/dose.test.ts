@@ -31,6 +31,10 @@ describe('sets first (common practice)', () => {
 	it('learning starts at 5 and goes 8, 10 before sets', () => {
 		expect(ladder(dose(1, 5))).toEqual(['1×5', '1×8', '1×10', '2×10', '3×10']);
 	});
+	it('many short sets grow into fewer longer ones, and never shrink in all', () => {
+		const short = { ...dose(5, 2), target: { sets: 3, reps: 5 } };
+		expect(ladder(short)).toEqual(['5×2', '4×3', '3×5']);
+	});
 	it('a gentler dose takes a set, else about two fifths of the repetitions, and never less than 3', () => {
 		expect(gentlerDose(dose(3, 10))).toMatchObject({ sets: 2, reps: 10 });
 		expect(gentlerDose(dose(1, 10))).toMatchObject({ sets: 1, reps: 6 });

@@ -50,8 +50,12 @@ function moreRounds(dose: PrescribedDose): PrescribedDose | null {
 }
 
 function nextReps(dose: PrescribedDose): PrescribedDose {
-	const reps = REP_NOTCHES.find((n) => n > dose.reps) ?? dose.target.reps;
-	return { ...dose, reps: Math.min(reps, dose.target.reps) };
+	const { target } = dose;
+	const reps = Math.min(REP_NOTCHES.find((n) => n > dose.reps) ?? target.reps, target.reps);
+	// Many short sets grow into fewer longer ones: 5×2, 4×3, 3×5.
+	const spread = Math.ceil(doseVolume(dose) / reps);
+	const sets = dose.sets <= target.sets ? dose.sets : Math.max(target.sets, Math.min(dose.sets, spread));
+	return { ...dose, sets, reps };
 }
 
 function setsFirst(dose: PrescribedDose): PrescribedDose | null {

@@ -8,7 +8,7 @@
 	import Score from '../Score.svelte';
 	import Exceptions from '../log/Exceptions.svelte';
 	import { doseLine, doseToday, heldToday, type ExerciseToLog } from '../log/exercise.ts';
-	import { LOSES_POSITION } from '#lib/core/decision/on-the-spot.ts';
+	import { LOSES_POSITION } from '#lib/core/decision/lost-position.ts';
 	import type { SessionState } from '../log/state.svelte.ts';
 	import type { Wrong } from '../wrong.ts';
 	import OnTheSpot, { type Drawn } from './OnTheSpot.svelte';

@@ -8,7 +8,7 @@
 <script lang="ts">
 	/** "That hurts" and "too easy": asked of the engine while the client is at it, answered with what to do and drawn where it is solved. */
 	import { deserialize } from '$app/forms';
-	import { whenPositionLost } from '#lib/core/decision/on-the-spot.ts';
+	import { whenPositionLost } from '#lib/core/decision/lost-position.ts';
 	import { LOST_TEXT } from '#lib/wording/on-the-spot.ts';
 	import { PAIN_AT } from '#lib/core/session/record.ts';
 	import type { Figure } from '#lib/core/figure/shape.ts';

@@ -3,8 +3,7 @@
 	import { firstParticulars } from '#lib/core/dose/particulars.ts';
 	import { sideOf } from '#lib/core/body/region-side.ts';
 	import { asChosen } from '#lib/core/exercise/choice.ts';
-	import type { Chosen } from '#lib/core/exercise/family.ts';
-	import { stepOf, type ExerciseFamily } from '#lib/core/exercise/family.ts';
+	import { stepOf, type Chosen, type ExerciseFamily } from '#lib/core/exercise/family.ts';
 	import { fitFamily, fitStep } from '#lib/core/fit/fit.ts';
 	import { setupFor } from '#lib/core/fit/gentler.ts';
 	import { candidatesOf } from '#lib/core/fit/open.ts';
@@ -21,8 +20,10 @@
 	import LadderHead from '#lib/ui/ladder/LadderHead.svelte';
 	import NowHeld from '#lib/ui/ladder/NowHeld.svelte';
 	import PrescribeForm from '#lib/ui/ladder/PrescribeForm.svelte';
+	import SoreBend from '#lib/ui/ladder/SoreBend.svelte';
 	import SwapTab from '#lib/ui/ladder/SwapTab.svelte';
 	import TryRange from '#lib/ui/ladder/TryRange.svelte';
+	import VerdictLegend from '#lib/ui/ladder/VerdictLegend.svelte';
 	import UsableLine from '#lib/ui/ladder/UsableLine.svelte';
 	import {
 		axesOfFamily,
@@ -196,12 +197,10 @@
 				choose={(s) => (chosen = s)}
 			/>
 		</div>
-		<p class="label mt-1">
-			<span class="text-tolerated">● fits</span> · <span class="text-accent">◆ set up as written</span> ·
-			<span class="text-caution">▲ closer than the error</span> · ✕ short · ? not measured · dashes: after the set-up
-		</p>
+		<VerdictLegend />
 		<TryRange {axes} envelope={data.ctx.envelope} clientId={data.head.id} bind:tried {trying} />
 		<Edges {edges} choose={(s) => (chosen = s)} />
+		{#if family.id === 'hinge'}<SoreBend {family} {ctx} choose={(s) => (chosen = s)} />{/if}
 		<NowHeld clientId={data.head.id} held={data.now?.held} slip={data.slip} />
 	</div>
 	<aside class="sheet border-l px-6 pt-4 pb-10 max-xl:border-t max-xl:border-l-0 max-sm:px-4">
