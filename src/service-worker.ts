@@ -1,12 +1,13 @@
 /**
- * A client's own page without a network: its pages and what they are made of are put aside on a visit, and come from there when nothing answers. It touches nothing
- * else: every other page, and everything that is sent, goes its ordinary way.
+ * Without a network: a client's own pages, and of a practitioner the session and the floor where their device was asked to. They and what they are made of are put
+ * aside on a visit, and come from there when nothing answers. It touches nothing else: every other page, and everything that is sent, goes its ordinary way.
  */
 /// <reference types="@sveltejs/kit" />
 /// <reference no-default-lib="true"/>
 /// <reference lib="esnext" />
 /// <reference lib="webworker" />
 import { version } from '$service-worker';
+import { AWAY_CACHE, isAwayPage, isOld } from '#lib/ui/away/pages.ts';
 import { PAGES } from '#lib/ui/mine/pages.ts';
 
 const worker = self as unknown as ServiceWorkerGlobalScope;
@@ -36,7 +37,11 @@ async function putAside(pages: readonly string[], assets: readonly string[]): Pr
 	const cache = await caches.open(CACHE);
 	for (const path of pages) {
 		const r = await fetch(path).catch(() => undefined);
-		if (r !== undefined && r.ok && isPage(new URL(r.url))) await cache.put(path, r);
+		// A page that leads to signing in is none of these.
+		if (r === undefined || !r.ok) continue;
+		const { pathname } = new URL(r.url);
+		if (isAwayPage(pathname)) await (await caches.open(AWAY_CACHE)).put(path, r);
+		else if (PAGES.includes(pathname)) await cache.put(path, r);
 	}
 	for (const asset of assets) {
 		const url = new URL(asset, worker.location.origin);
@@ -51,7 +56,9 @@ worker.addEventListener('fetch', (e) => {
 	const url = new URL(e.request.url);
 	if (e.request.method !== 'GET' || url.origin !== worker.location.origin) return;
 	if (isPart(url)) e.respondWith(part(e.request));
-	else if (e.request.mode === 'navigate' && isPage(url)) e.respondWith(page(e.request, url.pathname));
+	else if (e.request.mode !== 'navigate') return;
+	else if (isPage(url)) e.respondWith(page(e.request, url.pathname));
+	else if (isAwayPage(url.pathname)) e.respondWith(awayPage(e.request, url.pathname + url.search));
 });
 
 /** Parts carry their content in their name: what is here is what it was. */
@@ -71,4 +78,21 @@ async function page(request: Request, path: string): Promise<Response> {
 	} catch {
 		return kept;
 	}
+}
+
+/** A practitioner's page is shown as it was only where nothing answers at all, and only on the day it was put aside. */
+async function awayPage(request: Request, path: string): Promise<Response> {
+	try {
+		const r = await fetch(request);
+		return r.status >= 500 ? ((await aside(path)) ?? r) : r;
+	} catch (e) {
+		const kept = await aside(path);
+		if (kept === undefined) throw e;
+		return kept;
+	}
+}
+
+async function aside(path: string): Promise<Response | undefined> {
+	const kept = await caches.match(path, { cacheName: AWAY_CACHE });
+	return kept === undefined || isOld(kept.headers.get('date'), Date.now()) ? undefined : kept;
 }

@@ -11,6 +11,7 @@ export const load: LayoutServerLoad = ({ locals }) => {
 	return {
 		written,
 		me: {
+			id: context.actor.memberId,
 			name: context.actor.name,
 			role: roleText(context.actor),
 			practice: context.actor.practice,

@@ -4,6 +4,8 @@
 	import { browser } from '$app/environment';
 	import { navigating, page } from '$app/state';
 	import ClockNotice from '#lib/ui/ClockNotice.svelte';
+	import AwayBar from '#lib/ui/away/AwayBar.svelte';
+	import { forget } from '#lib/ui/away/put-aside.ts';
 	import ChoosePractice from '#lib/ui/practice/ChoosePractice.svelte';
 	import { shortDay } from '#lib/wording/days.ts';
 	import { AS_USUAL, writeAs } from '#lib/wording/written-as.ts';
@@ -14,7 +16,13 @@
 	let slow = $state(false);
 	let offline = $state(false);
 	// Keys and buttons answer from here on; the flows wait for it.
-	onMount(() => void (document.documentElement.dataset.ready = 'yes'));
+	onMount(() => {
+		document.documentElement.dataset.ready = 'yes';
+		offline = !navigator.onLine;
+		// A page that may have come from this device asks whether anything answers.
+		if (navigator.serviceWorker?.controller != null)
+			void fetch('/healthz', { method: 'HEAD' }).catch(() => (offline = true));
+	});
 	$effect(() => {
 		if (navigating.to === null) {
 			slow = false;
@@ -39,6 +47,7 @@
 	</p>{/if}
 {#if data.me}
 	<ClockNotice />
+	<AwayBar member={data.me.id} />
 	<header
 		class="no-print flex flex-wrap items-baseline gap-x-6 gap-y-1 border-b px-7 py-2 max-sm:gap-x-4 max-sm:px-4"
 	>
@@ -64,7 +73,7 @@
 					>Next day</button
 				>
 			</form>{/if}
-		<form method="POST" action="/sign-out">
+		<form method="POST" action="/sign-out" onsubmit={() => void forget().catch(() => undefined)}>
 			<button class="cursor-pointer text-sm text-accent underline">Sign out</button>
 		</form>
 	</header>

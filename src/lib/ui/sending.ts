@@ -13,12 +13,19 @@ const NOT_NOW = 503;
 const whyNot = (error: unknown): string =>
 	typeof error === 'object' && error !== null && 'message' in error ? String(error.message) : LOST;
 
-export function sending(say: (lost: string) => void, done?: () => void): SubmitFunction {
-	return () =>
+/** @param away takes the form where nothing answers; answers what to say, empty where it was kept */
+export function sending(
+	say: (lost: string) => void,
+	done?: () => void,
+	away?: (form: FormData) => Promise<string>
+): SubmitFunction {
+	return ({ formData }) =>
 		async ({ result, update }) => {
 			// An error without a status never reached the server, or its answer never reached us.
 			if (result.type === 'error' && (result.status === undefined || result.status >= 500)) {
-				say(result.status === NOT_NOW ? whyNot(result.error) : LOST);
+				const lost = away === undefined || result.status !== undefined ? LOST : await away(formData);
+				say(result.status === NOT_NOW ? whyNot(result.error) : lost);
+				if (lost === '') forgetForm();
 				return;
 			}
 			say('');

@@ -3,10 +3,13 @@
 	import { onMount } from 'svelte';
 	import { SvelteSet } from 'svelte/reactivity';
 	import { goto } from '$app/navigation';
+	import { page } from '$app/state';
 	import { floorAddress, MOST_ON_FLOOR, type FloorClient } from '#lib/contract/floor.ts';
 	import { beginOn, begun, goesOn, oneSet, stateOf, type OnFloor } from '#lib/ui/floor/floor.ts';
 	import FloorRow from '#lib/ui/floor/FloorRow.svelte';
-	import { sendSession, type FloorSaid } from '#lib/ui/floor/send.ts';
+	import { KEPT_TEXT, NO_ROOM, sayKept } from '#lib/ui/away/context.ts';
+	import KeepHere from '#lib/ui/away/KeepHere.svelte';
+	import { postSession, type Fields } from '#lib/ui/away/send.ts';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import { onKeys } from '#lib/ui/keys.ts';
 	import { freshId } from '#lib/ui/mine/clock.ts';
@@ -27,6 +30,11 @@
 	let now = $state(0);
 	let sound = $state(true);
 	let missing = $state(false);
+	interface FloorSaid {
+		readonly ok: boolean;
+		readonly text: string;
+		readonly alarms: readonly string[];
+	}
 	let said = $state<Readonly<Record<string, FloorSaid>>>({});
 	let full = $state(false);
 	const ids = $derived(data.clients.map((c) => c.clientId));
@@ -85,11 +93,31 @@
 		const made = fieldsOf(here.run, c.work);
 		missing = 'missing' in made;
 		if ('missing' in made) return;
-		const answer = await sendSession(c.clientId, here.run.id, made.fields);
-		said = { ...said, [c.clientId]: answer };
-		if (!answer.ok) return;
+		said = { ...said, [c.clientId]: await hand(c, here.run, made.fields) };
+		if (said[c.clientId]?.ok !== true) return;
 		put(c, { logged: true });
 		await dropDraft(`floor:${c.clientId}`).catch(() => undefined);
+	}
+	/** Handed to the practice's server; where none answers, to this device. */
+	async function hand(c: FloorClient, run: OnFloor['run'], told: Fields): Promise<FloorSaid> {
+		const fields: Fields = [['id', run.id], ['observed', 'on'], ...told];
+		const posted = await postSession(c.clientId, fields);
+		if (posted.state === 'kept') return { ok: true, ...posted };
+		if (posted.state === 'refused') return { ok: false, text: posted.why, alarms: [] };
+		const member = page.data.me?.id ?? '';
+		const whole = {
+			...{ id: run.id, member, clientId: c.clientId, client: c.name, day: run.day },
+			fields,
+			at: Date.now()
+		};
+		const kept = await import('#lib/ui/away/box.ts')
+			.then((box) => box.keep(whole))
+			.then(
+				() => true,
+				() => false
+			);
+		if (kept) sayKept();
+		return { ok: kept, text: kept ? KEPT_TEXT : NO_ROOM, alarms: [] };
 	}
 	const without = (id: string): string => floorAddress(ids.filter((x) => x !== id));
 	const keys = onKeys({
@@ -136,6 +164,7 @@
 		<label class="flex min-h-9 items-center gap-2 text-sm"
 			><input type="checkbox" bind:checked={sound} class="size-5 accent-(--accent)" /> sound</label
 		>
+		<KeepHere />
 	</div>
 	{#if full}<p class="mb-2 border-4 border-stop p-2 font-semibold text-stop" role="alert">
 			This device has no room left: what is done here is not kept through a reload. Log soon.

@@ -8,6 +8,9 @@
 	import DayField from '#lib/ui/DayField.svelte';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import Said from '#lib/ui/Said.svelte';
+	import { KEPT_TEXT, sayKept } from '#lib/ui/away/context.ts';
+	import KeepHere from '#lib/ui/away/KeepHere.svelte';
+	import { keepSession } from '#lib/ui/away/session.ts';
 	import { keepForm } from '#lib/ui/keep-form.ts';
 	import { heldToday, isPrescribed } from '#lib/ui/log/exercise.ts';
 	import { SessionState } from '#lib/ui/log/state.svelte.ts';
@@ -16,12 +19,38 @@
 	import ExerciseRow from '#lib/ui/session/ExerciseRow.svelte';
 	import type { Drawn } from '#lib/ui/session/OnTheSpot.svelte';
 	import RegionPains from '#lib/ui/session/RegionPains.svelte';
+	import { alarmText } from '#lib/wording/safety.ts';
 	import { refusedText, wrongAt, wrongOf } from '#lib/ui/wrong.ts';
 
 	let { data, form } = $props();
+	interface Away {
+		/** Of the page it was written on; the server's answer brings others. */
+		readonly of: string | undefined;
+		readonly done: string;
+		readonly alarms: readonly string[];
+		readonly emergency: boolean;
+	}
+	let kept = $state.raw<Away | null>(null);
+	const away = $derived(kept !== null && kept.of === data.ids[0] ? kept : null);
 	const given = $derived(data.exercises.filter(isPrescribed));
 	const wrong = $derived(wrongAt(form));
 	const refused = $derived(wrongOf(form));
+	/** Where nothing answers it is kept on the device; what cannot be is said, and stays typed. */
+	async function takeAway(typed: FormData): Promise<string> {
+		const whose = { member: data.me?.id ?? '', clientId: data.head.id, client: data.head.name };
+		const box = await import('#lib/ui/away/box.ts');
+		const done = await keepSession(typed, whose, given, box.keep);
+		if (!done.ok) return done.text;
+		kept = {
+			of: data.ids[0],
+			done: KEPT_TEXT,
+			alarms: done.raised.map(alarmText),
+			emergency: done.raised.some((a) => a.now === 'emergency')
+		};
+		clearAll();
+		sayKept();
+		return '';
+	}
 	let lost = $state('');
 	let day = $state('');
 	let observed = $state(false);
@@ -41,7 +70,7 @@
 	};
 	const open = $derived(given.filter((e) => heldToday(e) === null));
 	const count = $derived(open.filter((e) => stateOf(e.id).said).length);
-	function kept(): void {
+	function clearAll(): void {
 		for (const s of Object.values(states)) {
 			s.clear();
 			s.clean = false;
@@ -54,9 +83,13 @@
 <svelte:head><title>Session · {data.head.name}</title></svelte:head>
 <KeyHelp keys={[['0 … 9', 'other pages of this client']]} />
 <main class="page max-w-3xl text-[18px]">
-	<Alarms {form} />
-	<Said done={form && 'done' in form ? form.done : undefined} refused={lost || refusedText(form)} />
-	{#if given.length === 0}
+	<Alarms form={away ?? form} />
+	<Said
+		done={away?.done ?? (form && 'done' in form ? form.done : undefined)}
+		refused={lost || refusedText(form)}
+	/>
+	{#if away !== null}<p>Another session is written once this one was sent.</p>
+	{:else if given.length === 0}
 		<h2>Nothing prescribed yet</h2>
 		<p class="mt-2">
 			Choose first: <a href="/clients/{data.head.id}/ladders">every ladder</a>.
@@ -66,7 +99,7 @@
 			method="POST"
 			action="?/log"
 			use:keepForm={'session'}
-			use:enhance={sending((text) => (lost = text), kept)}
+			use:enhance={sending((text) => (lost = text), clearAll, takeAway)}
 			novalidate
 		>
 			<input type="hidden" name="id" value={data.ids[0]} />
@@ -89,6 +122,7 @@
 						class="size-6 accent-(--accent)"
 					/>seen by me</label
 				>
+				<KeepHere />
 			</div>
 			<RegionPains regions={data.regions} when={['before']} bind:pains {wrong} />
 			<p class="label mt-2 sm:hidden">{given.length} exercises: swipe to the next.</p>

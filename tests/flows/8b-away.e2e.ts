@@ -1,0 +1,132 @@
+/**
+ * A practitioner without a network: the floor and a client's session were put aside on the device, are opened and done with the network off, kept, and sent by themselves when
+ * it is back; once each, in nobody else's name; and nothing of a record stays when somebody signs out.
+ */
+import { expect, test, type BrowserContext, type Page } from '@playwright/test';
+import { choose, openClient, QUESTIONS, signInByForm, visit } from './people.ts';
+
+const CLIENT = 'Wren';
+let device: BrowserContext;
+let page: Page;
+let id = '';
+
+test.beforeAll(async ({ browser }) => {
+	device = await browser.newContext({ viewport: { width: 820, height: 1180 } });
+	page = await device.newPage();
+});
+test.afterAll(() => device.close());
+test.describe.configure({ mode: 'serial' });
+
+async function keepHere(): Promise<void> {
+	await page.getByRole('checkbox', { name: 'works without a network' }).check();
+	await expect(page.getByTestId('aside')).toContainText('On this device', { timeout: 60_000 });
+}
+async function asideCount(): Promise<number> {
+	return page.evaluate(async () =>
+		(await caches.has('away-pages')) ? (await (await caches.open('away-pages')).keys()).length : 0
+	);
+}
+async function reload(): Promise<void> {
+	await page.reload();
+	await page.waitForSelector('html[data-ready]');
+}
+/** Sessions of today that the plan of the client knows. */
+async function doneToday(): Promise<number> {
+	await visit(page, `/clients/${id}/plan`);
+	return page.getByTestId('planned').filter({ hasText: 'last done today' }).count();
+}
+
+test('the floor is opened and logged with the network off, and goes by itself', async () => {
+	await signInByForm(page, 'trainer');
+	id = await openClient(page, CLIENT, 'arrive');
+	for (const group of await page.locator('fieldset:has(input[type=radio][value="10"])').all())
+		await group.locator('label:has(input[value="1"])').click();
+	for (const q of QUESTIONS) await choose(page, `${q}: no`);
+	await page.getByRole('button', { name: 'What today?' }).click();
+	await expect(page.getByTestId('arrival')).toContainText('Go:');
+	await visit(page, `/floor?with=${id}`);
+	await keepHere();
+	await device.setOffline(true);
+	await reload();
+	const panel = page.getByTestId('floor-panel');
+	for (
+		let n = 0;
+		n < 12 && (await panel.getByRole('button', { name: 'That hurts', exact: true }).count()) === 0;
+		n++
+	)
+		await panel.getByRole('button', { name: 'Leave it out' }).click();
+	await panel.getByRole('button', { name: 'That hurts', exact: true }).click();
+	await panel.getByRole('button', { name: 'That hurts 2' }).click();
+	// The tab is killed in the middle: what was tapped stands.
+	await page.close();
+	page = await device.newPage();
+	await visit(page, `/floor?with=${id}`);
+	await expect(page.getByTestId('floor-hurt')).toContainText('hurt 2');
+	const again = page.getByTestId('floor-panel');
+	await again.getByRole('button', { name: 'Done as given' }).click();
+	await again
+		.locator('fieldset', { hasText: 'How hard was it' })
+		.locator('label:has(input[value="5"])')
+		.click();
+	for (let n = 0; n < 12 && (await again.getByTestId('run-exercise').count()) > 0; n++)
+		await again.getByRole('button', { name: n === 0 ? 'Next exercise' : 'Leave it out' }).click();
+	for (const group of await again.locator('fieldset:has(input[type=radio][value="10"])').all())
+		await group.locator('label:has(input[value="2"])').click();
+	await again.getByRole('button', { name: 'Keep it' }).click();
+	await expect(again.getByTestId('floor-said')).toContainText('Kept on this device');
+	await expect(page.getByTestId('away-waiting')).toContainText(CLIENT);
+	// The battery goes: the page comes back with it still waiting.
+	await reload();
+	await expect(page.getByTestId('away-waiting')).toContainText(CLIENT);
+	await device.setOffline(false);
+	await page.getByRole('button', { name: 'Send now' }).click();
+	await expect(page.getByTestId('away-waiting')).toHaveCount(0);
+	expect(await doneToday()).toBe(1);
+});
+
+test('a session page is written with the network off: an alarm is said at once, what is missing is asked', async () => {
+	await visit(page, `/clients/${id}/session`);
+	await expect(page.getByTestId('aside')).toContainText('On this device', { timeout: 60_000 });
+	await device.setOffline(true);
+	await reload();
+	await expect(page.getByText('No network just now')).toBeVisible();
+	const row = page.getByTestId('exercise').filter({ hasText: 'Effort, as prescribed' }).first();
+	await row
+		.locator('fieldset', { hasText: 'Effort, as prescribed' })
+		.locator('label:has(input[value="4"])')
+		.click();
+	await page.getByRole('button', { name: /^Log \d/ }).click();
+	// Pain was not said: nothing is kept, and it says what.
+	await expect(page.getByRole('alert').filter({ hasText: 'Nothing was kept.' })).toBeVisible();
+	expect(await page.getByTestId('away-waiting').count()).toBe(0);
+	for (const group of await page.locator('fieldset:has(input[name^="pain."][value="10"])').all())
+		await group.locator('label:has(input[value="1"])').click();
+	await row.getByRole('button', { name: /^Not quite as prescribed/ }).click();
+	await row.getByRole('checkbox', { name: 'chest pain', exact: true }).check();
+	await page.getByRole('button', { name: /^Log \d/ }).click();
+	await expect(page.getByTestId('emergency')).toBeVisible();
+	await expect(page.getByTestId('away-waiting')).toContainText(CLIENT);
+});
+
+test('somebody else who signs in here sends nothing of it; its own member does, once', async () => {
+	await device.setOffline(false);
+	await page.goto('about:blank');
+	await device.clearCookies();
+	await signInByForm(page, 'physio');
+	await page.waitForSelector('html[data-ready]');
+	await expect(page.getByText('of somebody else waits on this device')).toBeVisible();
+	await expect(page.getByTestId('away-waiting')).toHaveCount(0);
+	await visit(page, `/clients/${id}/screen`);
+	await expect(page.getByText(/red flag/i).first()).toHaveCount(0);
+	await page.getByRole('button', { name: 'Sign out' }).click();
+	await expect.poll(asideCount).toBe(0);
+	await signInByForm(page, 'trainer');
+	await page.waitForSelector('html[data-ready]');
+	await expect(page.getByTestId('away-alarm')).toContainText(CLIENT);
+	await expect(page.getByTestId('away-waiting')).toHaveCount(0);
+	await reload();
+	await expect(page.getByText('waits on this device')).toHaveCount(0);
+	// What was kept offline binds now: the plan is closed.
+	await visit(page, `/floor?with=${id}`);
+	await expect(page.getByTestId('floor-panel')).toContainText(/red flag|Not today/);
+});
