@@ -12,12 +12,11 @@ import { shortDay } from '#lib/wording/days.ts';
 import { handout } from '#lib/wording/intake.ts';
 import { de } from '#lib/wording/mine/de.ts';
 import { en } from '#lib/wording/mine/en.ts';
-import { doseIn, setupIn, titleIn } from '#lib/wording/mine/how.ts';
+import { cautionIn, cueIn, doseIn, setupIn, titleIn, whatIn } from '#lib/wording/mine/how.ts';
 import { languageOf, weekdayIn } from '#lib/wording/mine/names.ts';
 import { AXIS_NAME, regionName } from '#lib/wording/names.ts';
 import { flagName } from '#lib/wording/screening.ts';
 import { setupText } from '#lib/wording/setup.ts';
-import { inProse } from '#lib/wording/units.ts';
 import type { Measurement } from '../repo/sheet-repo.ts';
 import { effectiveChain } from '../record/effective-chain.ts';
 import { usualNow } from '../record/facts-of.ts';
@@ -65,10 +64,10 @@ export function handoutOf(r: ClientRecord, today: Day, practice: string): Handou
 						.join(' · '),
 					particulars.note ?? ''
 				],
-				cues: cues.slice(0, CUES),
-				cautions: snapshot.cautions.slice(0, CAUTIONS),
+				cues: cues.slice(0, CUES).map((c) => cueIn(language, c)),
+				cautions: snapshot.cautions.slice(0, CAUTIONS).map((c) => cautionIn(language, c)),
 				figure: w === undefined ? undefined : pictureOf(w.step, ctx, setup).at(1),
-				alt: `${snapshot.title}: ${inProse(snapshot.what)}`
+				alt: `${titleIn(language, head.step, snapshot.title)}: ${whatIn(language, head.step, snapshot.what)}`
 			};
 		}),
 		week:

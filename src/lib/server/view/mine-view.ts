@@ -15,9 +15,8 @@ import { arrangedMin } from '#lib/core/plan/week.ts';
 import type { Work } from '#lib/core/plan/work.ts';
 import type { MineView, MineWork } from '#lib/contract/mine.ts';
 import { easyText, hurtsText } from '#lib/wording/on-the-spot.ts';
-import { doseIn, setupIn, titleIn } from '#lib/wording/mine/how.ts';
+import { cautionIn, cueIn, doseIn, setupIn, titleIn, whatIn } from '#lib/wording/mine/how.ts';
 import { languageOf, type Language } from '#lib/wording/mine/names.ts';
-import { inProse } from '#lib/wording/units.ts';
 import { advancesToday, cardOn, linesOf, reaches, regionsOf, usualNow } from '../record/facts-of.ts';
 import { effectiveChain } from '../record/effective-chain.ts';
 import { fitContextOf, standingOf } from '../record/fit-of.ts';
@@ -54,7 +53,7 @@ function aloneOf(asked: Asked, work: Work): MineWork {
 	const setup = setupFor(work.step, fit, r.body);
 	const { sets, reps, unit = 'reps', loadKg } = work.dose;
 	return {
-		...{ exerciseId: null, prescriptionId: null, what: inProse(work.step.what) },
+		...{ exerciseId: null, prescriptionId: null, what: whatIn(language, work.step.id, work.step.what) },
 		title: titleIn(language, work.step.id, work.title),
 		...{ cues: [], cautions: [], how: [], note: null, region: null, other: null, mirror: false },
 		sides: work.sides === 'both-at-once' ? 1 : work.sides.length,
@@ -91,14 +90,16 @@ function exerciseOf(asked: Asked, exerciseId: string, work: Work | undefined): M
 		exerciseId: e.id,
 		prescriptionId: head.id,
 		title: titleIn(language, head.step, head.snapshot.title),
-		what: inProse(head.snapshot.what),
+		what: whatIn(language, head.step, head.snapshot.what),
 		cues: (head.snapshot.cues.length > 0
 			? head.snapshot.cues
 			: family === undefined
 				? []
 				: cuesFor(family, work.step, r.head.setting.technique ?? 'ordinary')
-		).slice(0, CUES),
-		cautions: head.snapshot.cautions,
+		)
+			.slice(0, CUES)
+			.map((c) => cueIn(language, c)),
+		cautions: head.snapshot.cautions.map((c) => cautionIn(language, c)),
 		how: [...(setup === '' ? [] : [setup]), ...howOf(r, e.id, head.particulars, language)],
 		note: head.particulars.note ?? null,
 		region: e.region,

@@ -1,5 +1,8 @@
 /** How an exercise is done, in the language of a client's own page: its name, its set-up's length, its dose, and what else was prescribed. */
+import { placeTitle } from '#lib/catalogue/choices.ts';
+import { findStep } from '#lib/catalogue/families.ts';
 import type { PrescribedDose } from '#lib/core/dose/dose.ts';
+import type { Chosen } from '#lib/core/exercise/family.ts';
 import { doseText } from '../dose.ts';
 import type { Particulars } from '#lib/core/dose/particulars.ts';
 import type { Tighter } from '#lib/core/session/stretch.ts';
@@ -7,9 +10,12 @@ import { lengthIn, type SolvedSetup } from '#lib/core/movement/context.ts';
 import type { Length } from '#lib/core/movement/set-up-length.ts';
 import { particularsText } from '../plan.ts';
 import { chosenText, lengthValue, setupText } from '../setup.ts';
-import { kgText } from '../units.ts';
+import { inProse, kgText } from '../units.ts';
+import { CHOICES_DE } from './choices-de.ts';
 import type { Language } from './names.ts';
+import { CAUTIONS_DE, CUES_DE } from './said-de.ts';
 import { STEPS_DE } from './steps-de.ts';
+import { WHAT_DE } from './what-de.ts';
 
 /** @param given as it is called in the prescription, for steps that are the practice's own */
 export const titleIn = (language: Language, step: string, given: string): string =>
@@ -25,12 +31,34 @@ const LENGTH_DE: Readonly<Record<Length, string>> = {
 	feetCm: 'Füße'
 };
 
-/** What was chosen besides stays in the practice's language. */
+/** What was chosen, as one says it; a choice that is a practice's own stays in its language. */
+function chosenIn(language: Language, chosen: Chosen | undefined): string {
+	if (language === 'en') return chosenText(chosen);
+	return Object.entries(chosen ?? {})
+		.map(([id, place]) => {
+			const words = CHOICES_DE[id];
+			const at = words?.of[place];
+			return inProse(
+				at === undefined || words === undefined ? placeTitle(id, place) : `${words.title} ${at}`
+			);
+		})
+		.join(', ');
+}
+
+/** An essential or a caution of the catalogue; one's own stays as it was written. */
+export const cueIn = (language: Language, text: string): string =>
+	language === 'de' ? (CUES_DE[text] ?? text) : text;
+export const cautionIn = (language: Language, text: string): string =>
+	language === 'de' ? (CAUTIONS_DE[text] ?? text) : text;
+/** @param written as it stands in the prescription: where it is another than the catalogue's, it is the practice's own */
+export const whatIn = (language: Language, step: string, written: string): string =>
+	inProse(language === 'de' && findStep(step)?.step.what === written ? (WHAT_DE[step] ?? written) : written);
+
 export function setupIn(language: Language, setup: SolvedSetup | null | undefined): string {
 	if (language === 'en') return setupText(setup);
 	const l = lengthIn(setup);
 	const length = l === null ? '' : `${LENGTH_DE[l.of]} ${lengthValue(setup).replace('.', ',')}`;
-	return [length, chosenText(setup?.chosen)].filter((x) => x !== '').join(', ');
+	return [length, chosenIn(language, setup?.chosen)].filter((x) => x !== '').join(', ');
 }
 
 type Dose = Pick<PrescribedDose, 'sets' | 'reps' | 'loadKg' | 'unit'> &
