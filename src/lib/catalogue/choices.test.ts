@@ -98,6 +98,20 @@ describe('by physics', () => {
 		);
 		rising([...ankles].reverse());
 	});
+	it('who hovers has air under them, and a chair farther behind is drawn farther behind', () => {
+		const seatOf = (chosen: Readonly<Record<string, string>>): string => {
+			const s = asChosen(step('standard-seat'), chosen);
+			const shapes = pictureOf(s, here, usualSetup(s, here.body)).at(1).shapes;
+			return shapes.find((x) => x.id === 'seat')?.d ?? '';
+		};
+		const [x, y] = [0, 1].map((i) => (d: string) => Number(/M\s*([-\d.]+)[ ,]([-\d.]+)/.exec(d)?.[i + 1]));
+		const [touched, hovered] = [seatOf({ touch: 'touch' }), seatOf({ touch: 'hover' })];
+		expect(y!(hovered) - y!(touched)).toBeCloseTo(3, 1);
+		expect(x!(hovered)).toBeCloseTo(x!(touched), 1);
+		const places = ['0', '5', '10'].map((p) => x!(seatOf({ behind: p })));
+		rising([...places].reverse());
+		expect(places[0]! - places[2]!).toBeCloseTo(10, 1);
+	});
 	it('weights that hang at the sides lean the trunk more than one at the chest, which is already ahead', () => {
 		rising(
 			['chest', 'sides'].map((p) => demandAt('loaded-momentum-rise', 'carried', p, 'thighTrunkFlexion'))

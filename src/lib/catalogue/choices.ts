@@ -65,7 +65,7 @@ export const CHOICE_ROWS: readonly Row[] = [
 			'tempo',
 			'touch',
 			at('touch', 'touched'),
-			at('hover', 'hovered over', { dials: { tempo: 'hold' } })
+			at('hover', 'hovered over', { dials: { tempo: 'hold' }, seat: { below: 3 } })
 		),
 		steps: ids('raised-seat standard-seat banded-seat-squat rise-and-reach single-leg-to-seat')
 	},
@@ -75,9 +75,9 @@ export const CHOICE_ROWS: readonly Row[] = [
 			'chair stands',
 			'surface',
 			'5',
-			at('0', 'at the heels'),
+			at('0', 'at the heels', { seat: { behind: -5 } }),
 			at('5', '5 cm behind'),
-			at('10', '10 cm behind')
+			at('10', '10 cm behind', { seat: { behind: 5 } })
 		),
 		steps: ids('raised-seat standard-seat banded-seat-squat')
 	},
@@ -223,8 +223,12 @@ export const CHOICE_ROWS: readonly Row[] = [
 			'support',
 			'behind',
 			at('behind', 'behind'),
-			at('ahead', 'ahead', { dials: { support: 'one-hand' } }),
-			at('free', 'free', { dials: { support: 'none' }, without: ['weight-on-hands'] })
+			at('ahead', 'ahead', { dials: { support: 'one-hand' }, pose: { arm: 18, forearm: -14 } }),
+			at('free', 'free', {
+				dials: { support: 'none' },
+				without: ['weight-on-hands'],
+				pose: { arm: 14, forearm: -96 }
+			})
 		),
 		steps: ids('ninety-ninety')
 	},
@@ -255,7 +259,11 @@ export const CHOICE_ROWS: readonly Row[] = [
 			'support',
 			'block',
 			at('block', 'on a block or behind'),
-			at('leg', 'on the lead leg', { dials: { support: 'none' }, without: ['weight-on-hands'] })
+			at('leg', 'on the lead leg', {
+				dials: { support: 'none' },
+				without: ['weight-on-hands'],
+				pose: { arm: 26, forearm: 44 }
+			})
 		),
 		steps: ids('hip-axle')
 	},

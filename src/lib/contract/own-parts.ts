@@ -78,6 +78,9 @@ const place = z.strictObject({
 	needs: asks.exactOptional(),
 	loadAt: z.enum(LOAD_PLACES).exactOptional(),
 	pauseSec: n(0, 60).exactOptional(),
+	seat: z
+		.strictObject({ below: n(0, 10).exactOptional(), behind: n(-20, 20).exactOptional() })
+		.exactOptional(),
 	feet: z
 		.strictObject({ widths: n(0, 4).exactOptional(), outDeg: n(-30, 60).exactOptional() })
 		.exactOptional()

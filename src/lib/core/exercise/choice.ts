@@ -105,6 +105,7 @@ export function patched(step: Step, p: Place): Step {
 				}),
 		...(p.kit === undefined ? NO_PATCH : { equipment: [...(step.equipment ?? []), ...p.kit] }),
 		...(p.feet === undefined ? NO_PATCH : { feet: { ...step.feet, ...p.feet } }),
+		...(p.seat === undefined ? NO_PATCH : { seat: { ...step.seat, ...p.seat } }),
 		...needs,
 		...pause
 	};

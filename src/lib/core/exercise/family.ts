@@ -198,6 +198,12 @@ export interface Feet {
 	readonly outDeg?: number;
 }
 
+/** How a seat is drawn besides its height, cm: how far below whoever hovers, how much farther behind than usual. */
+export interface SeatDrawn {
+	readonly below?: number;
+	readonly behind?: number;
+}
+
 export interface Place {
 	readonly id: string;
 	/** Behind the choice's own name: "2 s", "hip-wide". */
@@ -225,6 +231,7 @@ export interface Place {
 	/** Seconds at the hard point. */
 	readonly pauseSec?: number;
 	readonly feet?: Feet;
+	readonly seat?: SeatDrawn;
 }
 
 export interface Choice {
@@ -274,6 +281,7 @@ export interface Step {
 	readonly chosen?: Chosen;
 	/** The feet from above, where it matters how they stand. */
 	readonly feet?: Feet;
+	readonly seat?: SeatDrawn;
 	/** Left out, repetitions. */
 	readonly counts?: Counts;
 	readonly easier: string | null;

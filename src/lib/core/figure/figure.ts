@@ -26,6 +26,8 @@ export interface Scene {
 	/** Draws the seat under the hip, or where the hip will come down. */
 	readonly seatCm?: number;
 	readonly seatAtM?: number;
+	/** The seat is drawn so much lower than it is, where whoever sits down hovers over it. */
+	readonly seatBelowCm?: number;
 	readonly load?: { readonly kg: number; readonly at: LoadPlace };
 	/** Hands on a counter in front. */
 	readonly held?: boolean;
@@ -128,7 +130,7 @@ function farLeg({ body, posture, stance }: Scene): PosedLeg | undefined {
 	};
 }
 
-function furniture({ body, posture, seatCm, seatAtM, held }: Scene): Shape[] {
+function furniture({ body, posture, seatCm, seatAtM, seatBelowCm = 0, held }: Scene): Shape[] {
 	const out: Shape[] = [];
 	const rect = (x: number, y: number, w: number, h: number): string =>
 		polygonPath([
@@ -140,13 +142,10 @@ function furniture({ body, posture, seatCm, seatAtM, held }: Scene): Shape[] {
 	if (seatCm !== undefined && seatCm > 0) {
 		const right = 100 * (seatAtM ?? posture.points.hip.x) + 11;
 		const left = right - 42;
-		out.push({ id: 'seat', role: 'furniture', d: rect(left, -seatCm, 42, 2.6) });
-		out.push({ id: 'seat-leg-back', role: 'furniture', d: rect(left + 2, -seatCm + 2.6, 2.2, seatCm - 2.6) });
-		out.push({
-			id: 'seat-leg-front',
-			role: 'furniture',
-			d: rect(right - 6, -seatCm + 2.6, 2.2, seatCm - 2.6)
-		});
+		const top = seatCm - seatBelowCm;
+		out.push({ id: 'seat', role: 'furniture', d: rect(left, -top, 42, 2.6) });
+		out.push({ id: 'seat-leg-back', role: 'furniture', d: rect(left + 2, -top + 2.6, 2.2, top - 2.6) });
+		out.push({ id: 'seat-leg-front', role: 'furniture', d: rect(right - 6, -top + 2.6, 2.2, top - 2.6) });
 	}
 	if (posture.heelWedgeCm > 0.1) {
 		const { heel, ball } = posture.points;

@@ -1,5 +1,5 @@
-/** The thread that judges old rows of one practice: reads what is old, judges, keeps, ends. Started by `usecase/judge-aside.ts`. */
-import { workerData } from 'node:worker_threads';
+/** The thread that judges old rows: for each practice it is told, reads what is old, judges, keeps, says so. Started by `usecase/judge-aside.ts`. */
+import { parentPort, workerData } from 'node:worker_threads';
 import { open } from '../db/connect.ts';
 import { inPracticeOf } from '../db/in-practice.ts';
 import { unjudged } from '../repo/standing-repo.ts';
@@ -7,13 +7,23 @@ import type { JudgeTask } from '../usecase/judge-aside.ts';
 import { judgeAnew, judgedBy } from '../usecase/judge-anew.ts';
 import { writing } from '../usecase/writing.ts';
 
-const { url, practiceId, memberId, today, written } = workerData as JudgeTask;
-const { pool, db } = open(url, 1);
-try {
+const { pool, db } = open((workerData as { readonly url: string }).url, 1);
+
+async function judge({ practiceId, memberId, today, written }: JudgeTask): Promise<void> {
 	const inPractice = inPracticeOf(db, practiceId, memberId);
 	await writing(written, async () =>
 		judgeAnew(inPractice, await inPractice((t) => unjudged(t, today, judgedBy())), today)
 	);
-} finally {
-	await pool.end();
 }
+
+parentPort?.on('message', (task: JudgeTask | 'end') => {
+	if (task === 'end') {
+		parentPort?.close();
+		void pool.end();
+		return;
+	}
+	// One that fails leaves its rows old: whoever looks judges them.
+	void judge(task)
+		.catch(() => undefined)
+		.then(() => parentPort?.postMessage('done'));
+});

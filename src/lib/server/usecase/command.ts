@@ -25,6 +25,7 @@ import {
 	type Refused,
 	type Verb
 } from './actor.ts';
+import { judgeSoon } from './judge-aside.ts';
 
 /** What a command is run in: the transaction, who acts, and for the demo's past when it was written. */
 export interface Run {
@@ -71,7 +72,7 @@ export function command<I, T>(c: Command<I, T>): Handler<I, T> {
 		const clientId = c.client?.(input);
 		if (!uuidv7.test(id)) return invalid('', 'The form has lost its ids; reload the page.');
 		if ((clientId !== undefined && !uuidv7.test(clientId)) || ofOthers(ctx.actor, clientId)) return notFound;
-		return keptOrRolledBack<T>(() =>
+		const done = await keptOrRolledBack<T>(() =>
 			ctx.inPractice((t) =>
 				inside(
 					c,
@@ -81,6 +82,8 @@ export function command<I, T>(c: Command<I, T>): Handler<I, T> {
 				)
 			)
 		);
+		if (done.ok && clientId !== undefined) judgeSoon(ctx.actor, ctx.today);
+		return done;
 	};
 }
 

@@ -1,16 +1,20 @@
 /**
- * Judging many clients aside: in a thread of its own, so that the thread that answers requests goes on answering. The built server ships the thread's
- * file beside itself; where there is none (development, tests) the caller judges while it waits.
+ * Judging aside: in a thread of its own, so that the thread that answers requests goes on answering. The built server ships the thread's file beside
+ * itself; where there is none (development, tests) the caller judges while it waits.
+ *
+ * The thread is started when there is much to judge, or when readings of Today find old rows again and again (a morning's check-ins coming in). While it stands,
+ * every command puts its client to it at once, so that the next reading finds the row judged. After two minutes with nothing to do it ends.
  */
 import { existsSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { Worker } from 'node:worker_threads';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import { written, type WrittenAs } from '#lib/wording/written-as.ts';
+import type { Actor } from './actor.ts';
+import { Queue } from './judge-queue.ts';
 
 /** What the thread is told. */
 export interface JudgeTask {
-	readonly url: string;
 	readonly practiceId: string;
 	readonly memberId: string;
 	readonly today: Day;
@@ -26,21 +30,58 @@ function threadFile(): string | undefined {
 		.find((file) => existsSync(file));
 }
 
-const running = new Set<string>();
+const IDLE_MS = 120_000;
+let thread: Worker | undefined;
+let idle: NodeJS.Timeout | undefined;
+const queue = new Queue<JudgeTask>((task) => thread?.postMessage(task));
 
-/** Starts judging a practice's old rows aside, unless that is under way; false where there is no thread to do it. */
-export function judgeAside(practiceId: string, memberId: string, today: Day): boolean {
+function started(): boolean {
+	if (thread !== undefined) return true;
 	const file = threadFile();
 	const url = process.env.DATABASE_URL;
 	if (file === undefined || url === undefined) return false;
-	if (running.has(practiceId)) return true;
-	running.add(practiceId);
-	const task: JudgeTask = { url, practiceId, memberId, today, written: written() };
-	const thread = new Worker(file, { workerData: task });
-	const ended = (): void => void running.delete(practiceId);
+	const worker = new Worker(file, { workerData: { url } });
 	// A thread that fails leaves its rows old: the next reading starts another.
-	thread.on('error', ended);
-	thread.on('exit', ended);
-	thread.unref();
+	const ended = (): void => {
+		if (thread !== worker) return;
+		thread = undefined;
+		queue.broken();
+	};
+	worker.on('message', () => {
+		queue.done();
+		clearTimeout(idle);
+		idle = setTimeout(() => {
+			worker.postMessage('end');
+			ended();
+		}, IDLE_MS).unref();
+	});
+	worker.on('error', ended);
+	worker.on('exit', ended);
+	worker.unref();
+	thread = worker;
 	return true;
+}
+
+const taskOf = ({ practiceId, memberId }: Actor, today: Day): JudgeTask => ({
+	...{ practiceId, memberId, today, written: written() }
+});
+
+/** Judges a practice's old rows aside; what is answered ends when they are. Undefined where there is no thread to do it. */
+export const judgeAside = (actor: Actor, today: Day): Promise<void> | undefined =>
+	started() ? queue.ask(actor.practiceId, taskOf(actor, today)) : undefined;
+
+/** Does the thread stand, and has it judged before? */
+export const isJudgingAside = (): boolean => thread !== undefined && queue.proven;
+
+/** A client's record changed: judged at once where the thread stands, else when somebody looks. */
+export function judgeSoon(actor: Actor, today: Day): void {
+	if (isJudgingAside()) void judgeAside(actor, today);
+}
+
+const AGAIN_MS = 10_000;
+let last = -Infinity;
+/** A reading judged old rows itself; the second within ten seconds has the thread started for those to come. */
+export function readingJudged(actor: Actor, today: Day, now = performance.now()): void {
+	if (now - last < AGAIN_MS) void judgeAside(actor, today);
+	last = now;
 }

@@ -8,7 +8,7 @@ import { readRow, type TodayRow } from '../view/today-row.ts';
 import { SILENT_DAYS } from '../view/slips-by-need.ts';
 import { allow, type Context, type Outcome } from './actor.ts';
 import { judgeAnew, judgedBy } from './judge-anew.ts';
-import { judgeAside } from './judge-aside.ts';
+import { isJudgingAside, judgeAside, readingJudged } from './judge-aside.ts';
 
 export interface TodayClient extends TodayRow {
 	readonly clientId: string;
@@ -32,6 +32,8 @@ export interface Today {
 export const TODAY_SIZE = 60;
 /** So many are judged while the page waits; more are judged aside. */
 const WHILE_WAITING = 12;
+/** A reading waits for few that are judged aside, and no longer than this: what is not done then fills in by itself. */
+const MOST_WAIT_MS = 1000;
 
 export async function showToday(
 	ctx: Context,
@@ -42,8 +44,12 @@ export async function showToday(
 	const { search = '', show = '', part = '', due = '', order = 'need', from = 0 } = asked;
 	const chosen: Chosen = { search, show, part, due, silentBefore: addDays(ctx.today, -SILENT_DAYS) };
 	const old = await ctx.inPractice((t) => unjudged(t, ctx.today, judgedBy()));
-	const aside = old.length > WHILE_WAITING && judgeAside(ctx.actor.practiceId, ctx.actor.memberId, ctx.today);
-	if (!aside) await judgeAnew(ctx.inPractice, old, ctx.today);
+	const many = old.length > WHILE_WAITING;
+	const judging = many || (old.length > 0 && isJudgingAside()) ? judgeAside(ctx.actor, ctx.today) : undefined;
+	if (judging === undefined) {
+		await judgeAnew(ctx.inPractice, old, ctx.today);
+		if (old.length > 0) readingJudged(ctx.actor, ctx.today);
+	} else if (!many) await Promise.race([judging, new Promise((r) => setTimeout(r, MOST_WAIT_MS))]);
 	return ctx.inPractice(async (t) => {
 		const kept = await keptRows(t, {
 			...chosen,
@@ -64,6 +70,11 @@ export async function showToday(
 			const clients = counts.get(what) ?? 0;
 			return clients === 0 ? [] : [{ what, clients }];
 		});
-		return ok({ rows, dueNow, ...(await counted(t, chosen)), judging: aside ? old.length : 0 });
+		return ok({
+			rows,
+			dueNow,
+			...(await counted(t, chosen)),
+			judging: many && judging !== undefined ? old.length : rows.filter((r) => r.old).length
+		});
 	});
 }

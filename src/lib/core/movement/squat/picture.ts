@@ -18,6 +18,7 @@ export function squatPicture(
 	const depth = depthFor(step, setup);
 	const bottom = postureInBand({ ...stand, depth }, bounds);
 	const { load, stance, movement } = step.posture;
+	const { below, behind = 0 } = step.seat ?? {};
 	const held = step.dials.support === 'two-hands';
 	const arms = defaultArms(movement, 'seatCm' in depth, load);
 	const scene: Omit<Scene, 'posture'> = {
@@ -27,12 +28,13 @@ export function squatPicture(
 		held,
 		limiting,
 		...('seatCm' in depth ? { seatCm: depth.seatCm } : {}),
+		...(below === undefined ? {} : { seatBelowCm: below }),
 		...(load === undefined ? {} : { load })
 	};
-	const seatAt = bottom.points.hip.x;
+	const seatAt = bottom.points.hip.x - behind / 100;
 	return {
 		at: (t) => {
-			if (t >= 1) return figureOf({ ...scene, posture: bottom });
+			if (t >= 1) return figureOf({ ...scene, posture: bottom, seatAtM: seatAt });
 			const p = postureInBand(
 				{ ...stand, depth: { thighDeg: mix(UPRIGHT, bottom.angles.thigh, t) } },
 				bounds
