@@ -82,6 +82,18 @@ describe('that hurts', () => {
 		expect(judge(unwell).rule).toBe('wait.unwell');
 		expect(whenItHurts(unwell, { pain: 1 }).answer).toBe('stop');
 	});
+	it('what a licensed user looks at first stops at more pain too, where the rules would go back a step', () => {
+		const first = record();
+		const reviewed = record({
+			client: { ...first.client, usual: { ...first.client.usual, 'hip-left': { intake: 6 } } }
+		});
+		expect(judge(reviewed).rule).toBe('wait.review');
+		const at = [2, 4, 6, 7].map((pain) => whenItHurts(reviewed, { pain }));
+		expect(at.map((a) => a.answer)).toEqual(['stop', 'stop', 'stop', 'stop']);
+		// The rules go back at 7; what waits for a licensed user is not set up by itself.
+		expect(at[3]?.trace.decision).toBe('regress');
+		expect(at[3]?.change).toBeNull();
+	});
 	it('more pain is never answered more boldly, whatever the history', () => {
 		fc.assert(
 			fc.property(histories, fc.integer({ min: 0, max: 9 }), (input, pain) => {

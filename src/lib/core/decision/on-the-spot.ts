@@ -30,6 +30,9 @@ export interface OnTheSpot {
 	readonly endsAbove?: number;
 }
 
+/** What a client waits for, named beside an answer that went before it. */
+const WAITS: ReadonlySet<string> = new Set<RuleId>(['wait.review', 'wait.unwell', 'wait.fall']);
+
 /** What pain in a set of today means. */
 export function whenItHurts(input: DecideInput, hurts: Hurts): OnTheSpot {
 	const { dose, region, endsAbove } = input.exercise;
@@ -52,9 +55,11 @@ export function whenItHurts(input: DecideInput, hurts: Hurts): OnTheSpot {
 		return { answer: 'stop', rule, trace, change: null, acceptable, endsAbove };
 	if (decision === 'stop' || decision === 'refer' || change?.kind === 'set-aside')
 		return { answer: 'stop', rule, trace, change, acceptable };
-	if (decision === 'regress') return { answer: 'gentler', rule, trace, change, acceptable };
-	// A flare, a review or an unwell day answers before the pain does: then what is more than acceptable ends the exercise for today.
-	const waits = trace.level === 'client' && decision === 'wait';
+	// A review or an unwell day answers before the pain does, and where the rules go back all the same it still waits: nothing is set up by itself.
+	const waits =
+		(trace.level === 'client' && decision === 'wait') || trace.alternatives.some((a) => WAITS.has(a.code));
+	if (decision === 'regress' && !waits) return { answer: 'gentler', rule, trace, change, acceptable };
+	// In a flare what is more than acceptable ends the exercise for today.
 	const tooMuch = hurts.pain > acceptable;
 	return { answer: waits || tooMuch ? 'stop' : 'go-on', rule, trace, change: null, acceptable };
 }
