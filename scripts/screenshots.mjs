@@ -102,6 +102,7 @@ await mine.waitForURL(/mine$/);
 await mine.waitForTimeout(1500);
 await mine.screenshot({ path: join(root, 'docs/screenshots/own-page-phone.png') });
 await mine.click('a:has-text("Begin")');
+await mine.locator('fieldset').first().waitFor();
 for (const group of await mine.locator('fieldset').all())
 	await group.locator('label:has(input[value="1"])').first().click();
 await mine.click('button:has-text("No, nothing of it")');

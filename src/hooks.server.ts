@@ -228,8 +228,9 @@ const answered: Handle = async ({ event, resolve }) => {
 	const { context, house } = event.locals;
 	const response = await writing(writtenAs(context?.units, house?.dateOrder), async () =>
 		resolve(event, {
+			// On a client's phone what makes the page answer comes before its letters.
 			preload: ({ type, path }) =>
-				type === 'js' || type === 'css' || (type === 'font' && path.includes('latin-wght'))
+				type === 'js' || type === 'css' || (!mine && type === 'font' && path.includes('latin-wght'))
 		})
 	);
 	if (event.locals.context !== undefined || mine) response.headers.set('cache-control', 'private, no-store');

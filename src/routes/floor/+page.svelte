@@ -164,7 +164,7 @@
 		<label class="flex min-h-9 items-center gap-2 text-sm"
 			><input type="checkbox" bind:checked={sound} class="size-5 accent-(--accent)" /> sound</label
 		>
-		<KeepHere />
+		<div class="flex flex-wrap items-center gap-x-3 text-sm"><KeepHere /></div>
 	</div>
 	{#if full}<p class="mb-2 border-4 border-stop p-2 font-semibold text-stop" role="alert">
 			This device has no room left: what is done here is not kept through a reload. Log soon.

@@ -24,12 +24,12 @@
 	}
 </script>
 
-<label class="flex min-h-12 items-center gap-2 text-base"
+<label class="flex min-h-12 items-center gap-2"
 	><input
 		type="checkbox"
 		checked={wanted}
 		onchange={(e) => void change(e.currentTarget.checked)}
-		class="size-6 accent-(--accent)"
+		class="size-5 accent-(--accent)"
 	/>works without a network</label
 >
 <span class="label" role="status" data-testid="aside"

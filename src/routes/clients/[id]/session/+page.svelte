@@ -122,7 +122,6 @@
 						class="size-6 accent-(--accent)"
 					/>seen by me</label
 				>
-				<KeepHere />
 			</div>
 			<RegionPains regions={data.regions} when={['before']} bind:pains {wrong} />
 			<p class="label mt-2 sm:hidden">{given.length} exercises: swipe to the next.</p>
@@ -146,6 +145,7 @@
 			<div class="rule pt-1">
 				<RegionPains regions={data.regions} when={['peak', 'after']} bind:pains {wrong} />
 			</div>
+			<div class="flex flex-wrap items-center gap-x-5 text-base"><KeepHere /></div>
 			<div class="sticky bottom-0 -mx-3 max-lg:bottom-14 border-t bg-paper px-3 py-3">
 				<Act big>{count === 0 ? 'Say the effort of what was done' : `Log ${count} of ${open.length}`}</Act>
 			</div>
