@@ -22,8 +22,10 @@ worker.addEventListener('install', () => void worker.skipWaiting());
 worker.addEventListener('activate', (e) => e.waitUntil(begin()));
 
 async function begin(): Promise<void> {
-	for (const key of await caches.keys())
-		if (key !== CACHE && key.startsWith('mine-')) await caches.delete(key);
+	const old = (await caches.keys()).filter((key) => key !== CACHE && key.startsWith('mine-'));
+	for (const key of old) await caches.delete(key);
+	// What a page of another build is made of went with it.
+	if (old.length > 0) await caches.delete(AWAY_CACHE);
 	await worker.clients.claim();
 }
 

@@ -69,8 +69,15 @@ export interface Ordered {
 	readonly exact: boolean;
 }
 
-/** Exercises of one role that are searched whole. */
+/** Exercises of one role that are searched whole while somebody waits; beside the page, in some seconds and 100 MB, more. */
 export const SEARCHED = 14;
+export const SEARCHED_ASIDE = 18;
+
+export interface Search {
+	readonly searched?: number;
+	/** Told the share that is done, 0 to 1, now and then. */
+	readonly progress?: (share: number) => void;
+}
 
 const NOBODY = -1;
 /** What a role begins with: the last exercise before it, with the way there. */
@@ -81,7 +88,12 @@ interface Way {
 }
 
 /** Shortest orders of `work` in a school, by exact search. @param inTurn false where nothing is to be done in turn */
-export function sessionOrder(work: readonly Work[], school: OrderSchool, inTurn = true): Ordered {
+export function sessionOrder(
+	work: readonly Work[],
+	school: OrderSchool,
+	inTurn = true,
+	{ searched = SEARCHED, progress }: Search = {}
+): Ordered {
 	if (work.length === 0) return { turns: [], seconds: 0, exact: true };
 	const roles = byRank(work, school).map((role) => role.map((i) => work[i] as Work));
 	const blocked = roles.map((role) =>
@@ -92,14 +104,18 @@ export function sessionOrder(work: readonly Work[], school: OrderSchool, inTurn 
 	const numbers = numbered(blocked);
 	let ways: readonly Way[] = [{ last: NOBODY, seconds: 0, turns: [] }];
 	let exact = true;
+	let done = 0;
+	const whole = numbers.flatMap((role) => partsOf(role, searched)).reduce((n, part) => n + costOf(part), 0);
 	for (const role of numbers) {
 		if (school === 'as-given') {
 			ways = [asGiven(role, facts)];
 			continue;
 		}
-		exact &&= role.length <= SEARCHED;
-		for (let at = 0; at < role.length; at += SEARCHED)
-			ways = through(role.slice(at, at + SEARCHED), ways, facts);
+		exact &&= role.length <= searched;
+		for (const part of partsOf(role, searched)) {
+			ways = through(part, ways, facts, (share) => progress?.((done + share * costOf(part)) / whole));
+			done += costOf(part);
+		}
 	}
 	const best = ways.reduce((a, b) => (b.seconds <= a.seconds + SAME ? b : a));
 	return {
@@ -108,6 +124,11 @@ export function sessionOrder(work: readonly Work[], school: OrderSchool, inTurn 
 		exact
 	};
 }
+
+/** A role in parts that are searched whole, as given. */
+const partsOf = (role: readonly number[], most: number): readonly (readonly number[])[] =>
+	Array.from({ length: Math.ceil(role.length / most) }, (_, i) => role.slice(i * most, (i + 1) * most));
+const costOf = (part: readonly number[]): number => 2 ** part.length;
 
 function byRank(work: readonly Work[], school: OrderSchool): readonly (readonly number[])[] {
 	const ranks = new Map<number, number[]>();
@@ -173,7 +194,12 @@ interface Cells {
 }
 
 /** From each way into a role, the shortest way out of it for each exercise that can be its last. */
-function through(role: readonly number[], ways: readonly Way[], f: Facts): readonly Way[] {
+function through(
+	role: readonly number[],
+	ways: readonly Way[],
+	f: Facts,
+	progress: (share: number) => void
+): readonly Way[] {
 	const n = role.length;
 	const size = (1 << n) * n;
 	const begun = new Float64Array(size).fill(Infinity);
@@ -198,6 +224,7 @@ function through(role: readonly number[], ways: readonly Way[], f: Facts): reado
 		for (const [j, item] of role.entries())
 			begin(0, j, seconds + (last === NOBODY ? 0 : (f.gap[last]?.[item] ?? 0)), -2 - w);
 	for (let mask = 1; mask < 1 << n; mask++) {
+		if (mask % TOLD_EVERY === 0) progress(mask / (1 << n));
 		for (let j = 0; j < n; j++) {
 			const at = begun[mask * n + j] as number;
 			if (at === Infinity) continue;
@@ -224,6 +251,7 @@ function through(role: readonly number[], ways: readonly Way[], f: Facts): reado
 }
 
 const SAME = 1e-9;
+const TOLD_EVERY = 1 << 12;
 
 /** The turns of a way, read back from its last cell. */
 function traced(

@@ -260,6 +260,26 @@ describe('the order of a session', () => {
 		expect([more.exact, more.turns.flat().length]).toEqual([false, 16]);
 		expect(sessionOrder([], 'usual')).toEqual({ turns: [], seconds: 0, exact: true });
 	});
+	it('aside, sixteen are searched whole, no longer than in parts, and it says how far it is', () => {
+		// Two places, four muscles: what shares nothing is done in turn.
+		const kinds = ['thigh-front', 'calf', 'buttock', 'trunk'] as const;
+		const mixed = Array.from({ length: 16 }, (_, i) =>
+			work({
+				muscles: [kinds[(i * 7) % 4]!],
+				tags: i % 3 === 0 ? ['supine'] : [],
+				kit: i % 5 === 0 ? ['chair'] : ['band'],
+				dose: dose(2 + (i % 2), 8 + i)
+			})
+		);
+		const told: number[] = [];
+		const parts = sessionOrder(mixed, 'usual');
+		const whole = sessionOrder(mixed, 'usual', true, { searched: 16, progress: (x) => told.push(x) });
+		expect([parts.exact, whole.exact]).toEqual([false, true]);
+		expect(whole.seconds).toBeLessThanOrEqual(parts.seconds);
+		expect(whole.turns.flat().length).toBe(16);
+		expect(told.length).toBeGreaterThan(5);
+		expect(told.every((x, at) => x >= (told[at - 1] ?? 0) && x <= 1)).toBe(true);
+	});
 });
 
 describe('days', () => {

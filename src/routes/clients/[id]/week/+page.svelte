@@ -16,6 +16,7 @@
 		type ArrangedDay,
 		type Turn
 	} from '#lib/ui/week/arrangement.ts';
+	import OrderAside from '#lib/ui/week/OrderAside.svelte';
 	import WeekBudget from '#lib/ui/week/WeekBudget.svelte';
 	import WeekDay from '#lib/ui/week/WeekDay.svelte';
 	import { refusedText } from '#lib/ui/wrong.ts';
@@ -143,9 +144,14 @@
 					Not in the week: {h.title}: {h.because}
 				</p>{/each}
 			{#if asNeeded.length > 0}<p>As needed, on any day: {asNeeded.map((w) => w.title).join(', ')}.</p>{/if}
-			{#if data.week.inParts}<p class="label">
-					More than fourteen of one kind in a session: ordered part by part.
-				</p>{/if}
+			{#if data.week.inParts}{#key data.week}<OrderAside
+						{days}
+						{work}
+						school={asked.school}
+						inTurn={asked.inTurn}
+						untouched={() => !touched}
+						put={(better) => (days = days.map((d) => better.find((b) => b.weekday === d.weekday) ?? d))}
+					/>{/key}{/if}
 		</div>
 		<h3 class="mt-4">What the week asks</h3>
 		<WeekBudget {budget} lastWeek={data.week.lastWeek} />
