@@ -130,3 +130,101 @@ test('somebody else who signs in here sends nothing of it; its own member does, 
 	await visit(page, `/floor?with=${id}`);
 	await expect(page.getByTestId('floor-panel')).toContainText(/red flag|Not today/);
 });
+
+test('a client’s browser is killed after each tap of a session without a network: nothing of it is lost, and it is sent once', async ({
+	browser
+}) => {
+	await openClient(page, 'Odile', 'hand');
+	await page.getByRole('button', { name: /Give the link|Another link in its place/ }).click();
+	const link = new URL((await page.getByTestId('link').textContent()) ?? '').pathname;
+	const phone = await browser.newContext({
+		viewport: { width: 390, height: 844 },
+		isMobile: true,
+		hasTouch: true
+	});
+	let mine = await phone.newPage();
+	await visit(mine, link);
+	await mine.getByRole('button', { name: 'Open my page' }).click();
+	await expect(mine).toHaveURL(/\/mine$/);
+	await expect
+		.poll(() => mine.evaluate(async () => (await caches.match('/mine/do')) !== undefined), {
+			timeout: 60_000
+		})
+		.toBe(true);
+	await phone.setOffline(true);
+	await visit(mine, '/mine/do');
+	/** What stands on the page, but for clocks. */
+	const stands = (): Promise<unknown> =>
+		mine.locator('main').evaluate((main) => ({
+			titles: [...main.querySelectorAll('h1, h2, [data-testid=progress], [data-testid=dose]')].map((x) =>
+				x.textContent?.trim()
+			),
+			ticked: [...main.querySelectorAll('input[type=radio]:checked')].map(
+				(x) => `${(x as HTMLInputElement).name} ${(x as HTMLInputElement).value}`
+			),
+			pressed: [...main.querySelectorAll('[aria-pressed=true]')].map((x) => x.textContent?.trim())
+		}));
+	async function killed(): Promise<void> {
+		const before = await stands();
+		await mine.close();
+		mine = await phone.newPage();
+		await visit(mine, '/mine/do');
+		await expect.poll(stands).toEqual(before);
+	}
+	async function tap(name: string | RegExp): Promise<void> {
+		await mine
+			.getByRole('button', { name, exact: typeof name === 'string' })
+			.first()
+			.click();
+		await killed();
+	}
+	async function scores(value: number): Promise<void> {
+		const groups = mine.locator('fieldset:has(input[type=radio][value="10"])');
+		await expect(groups.first()).toBeVisible();
+		for (let i = 0; i < (await groups.count()); i++) {
+			const target = groups.nth(i).locator(`label:has(input[value="${value}"])`);
+			await target.evaluate((e) => e.scrollIntoView({ block: 'center' }));
+			await target.click();
+			await killed();
+		}
+	}
+	await expect(mine.getByRole('button', { name: 'No, nothing of it' })).toBeVisible();
+	await scores(1);
+	await tap('No, nothing of it');
+	let through = 0;
+	for (let n = 0; n < 24 && (await mine.getByTestId('run-exercise').count()) > 0; n++) {
+		const hard = mine.getByRole('button', { name: 'That hurts', exact: true });
+		// Two exercises tap by tap, the rest left out.
+		if (through >= 2 || (await hard.count()) === 0) {
+			await mine.getByRole('button', { name: 'Leave it out' }).click();
+			continue;
+		}
+		through++;
+		const one = mine.getByRole('button', { name: 'Set done', exact: true });
+		if (await one.isVisible()) await tap('Set done');
+		await tap('Done as given');
+		await scores(5);
+		await tap('in the muscle');
+		await tap('Next exercise');
+	}
+	expect(through).toBeGreaterThan(0);
+	await scores(2);
+	await mine.getByRole('button', { name: 'Keep it' }).click();
+	await expect(mine.getByTestId('kept-here')).toBeVisible();
+	// And the door: what closed the day closes it, however often the page is shut and opened.
+	await visit(mine, '/mine/do');
+	await scores(1);
+	await mine.getByRole('button', { name: 'Yes, something' }).first().click();
+	await mine.locator('fieldset', { hasText: /fever/i }).locator('label:has(input[value="yes"])').click();
+	await mine.getByRole('button', { name: 'Begin' }).click();
+	await expect(mine.getByText(/not today/i).first()).toBeVisible();
+	await killed();
+	await expect(mine.getByRole('button', { name: 'No, nothing of it' })).toHaveCount(0);
+	await phone.setOffline(false);
+	await visit(mine, '/mine');
+	await expect(mine.getByTestId('waiting')).toHaveCount(0);
+	await expect(mine.getByTestId('parked')).toHaveCount(0);
+	await phone.close();
+	await openClient(page, 'Odile', 'plan');
+	await expect(page.getByTestId('planned').filter({ hasText: 'last done today' })).toHaveCount(through);
+});

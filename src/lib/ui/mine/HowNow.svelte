@@ -2,10 +2,8 @@
 	/** How it is before beginning: pain of each place, and whether anything is new. Judged here by the practice's own rules, with or without a network. */
 	import { arrival, type Arrival, type ArrivalInput } from '#lib/core/decision/arrival.ts';
 	import { type MineView, type OutboxItem } from '#lib/contract/mine.ts';
-	import { NOTHING_SAID } from '#lib/contract/mine-kept.ts';
 	import { regionIn } from '#lib/wording/mine/names.ts';
 	import Score from '../Score.svelte';
-	import AnswerBox from './AnswerBox.svelte';
 	import { mineHere } from './context.ts';
 	import Tap from './Tap.svelte';
 	import YesNo from './YesNo.svelte';
@@ -13,10 +11,12 @@
 	interface Props {
 		readonly mine: MineView;
 		readonly pains: Readonly<Record<string, string>>;
+		/** Kept at each tap. */
+		readonly change: (pains: Record<string, string>) => void;
 		/** What it comes to, with the pains and what is sent. */
 		readonly come: (answer: Arrival, pains: Record<string, string>, fields: OutboxItem['fields']) => void;
 	}
-	let { mine, pains, come }: Props = $props();
+	let { mine, pains, change, come }: Props = $props();
 	const { say, language, dayNow } = mineHere();
 	let now = $state<Record<string, string>>({});
 	$effect.pre(() => {
@@ -25,7 +25,6 @@
 	let something = $state(false);
 	let said = $state<Record<string, string>>({});
 	let missing = $state(false);
-	let answer = $state.raw<Arrival | null>(null);
 	const FALL = [
 		'hipOrNoWeight',
 		'legShorterOrTurned',
@@ -69,7 +68,7 @@
 		missing = mine.arrival.some((p) => !now[p.region]);
 		if (missing) return;
 		const a = input();
-		answer = arrival(a);
+		const answer = arrival(a);
 		const fields: [string, string][] = [
 			['day', dayNow()],
 			['fever', a.fever],
@@ -95,38 +94,39 @@
 
 <section aria-label={say('howNow')}>
 	<h2>{say('howNow')}</h2>
-	{#if answer !== null && answer.answer === 'not-today'}
-		<AnswerBox answered={{ ...NOTHING_SAID, now: answer.raised[0]?.now ?? null, closes: answer.closes }} />
-		<p class="mt-3"><a href="/mine" class="text-lg">{say('back')}</a></p>
-	{:else}
-		{#each mine.arrival as p (p.region)}<Score
-				name="now.{p.region}"
-				label={say('painNow', { region: regionIn(language, p.region) })}
-				ends={say('painEnds').split('|') as [string, string]}
-				bind:value={now[p.region]}
-				wrong={missing && !now[p.region] ? say('sayPain') : undefined}
+	{#each mine.arrival as p (p.region)}<Score
+			name="now.{p.region}"
+			label={say('painNow', { region: regionIn(language, p.region) })}
+			ends={say('painEnds').split('|') as [string, string]}
+			bind:value={
+				() => now[p.region],
+				(v) => {
+					now[p.region] = v ?? '';
+					change({ [`${p.region}.before`]: v ?? '' });
+				}
+			}
+			wrong={missing && !now[p.region] ? say('sayPain') : undefined}
+		/>{/each}
+	<p class="mt-2 font-semibold">{say('anythingNew')}</p>
+	{#if something}
+		<YesNo name="fever" label={say('fever')} bind:value={() => said.fever ?? '', (v) => (said.fever = v)} />
+		<YesNo name="fall" label={say('fall')} bind:value={() => said.fall ?? '', (v) => (said.fall = v)} />
+		<YesNo
+			name="newSwelling"
+			label={say('swelling')}
+			bind:value={() => said.newSwelling ?? '', (v) => (said.newSwelling = v)}
+		/>
+		<YesNo name="calf" label={say('calf')} bind:value={() => said.calf ?? '', (v) => (said.calf = v)} />
+		{#each asks as key (key)}<YesNo
+				name={key}
+				label={say(key as 'hot')}
+				bind:value={() => said[key] ?? '', (v) => (said[key] = v)}
 			/>{/each}
-		<p class="mt-2 font-semibold">{say('anythingNew')}</p>
-		{#if something}
-			<YesNo name="fever" label={say('fever')} bind:value={() => said.fever ?? '', (v) => (said.fever = v)} />
-			<YesNo name="fall" label={say('fall')} bind:value={() => said.fall ?? '', (v) => (said.fall = v)} />
-			<YesNo
-				name="newSwelling"
-				label={say('swelling')}
-				bind:value={() => said.newSwelling ?? '', (v) => (said.newSwelling = v)}
-			/>
-			<YesNo name="calf" label={say('calf')} bind:value={() => said.calf ?? '', (v) => (said.calf = v)} />
-			{#each asks as key (key)}<YesNo
-					name={key}
-					label={say(key as 'hot')}
-					bind:value={() => said[key] ?? '', (v) => (said[key] = v)}
-				/>{/each}
-			<div class="pt-3"><Tap onclick={go}>{say('begin')}</Tap></div>
-		{:else}
-			<div class="grid gap-3 pt-2">
-				<Tap onclick={go}>{say('nothingNew')}</Tap>
-				<Tap kind="quiet" onclick={() => (something = true)}>{say('somethingNew')}</Tap>
-			</div>
-		{/if}
+		<div class="pt-3"><Tap onclick={go}>{say('begin')}</Tap></div>
+	{:else}
+		<div class="grid gap-3 pt-2">
+			<Tap onclick={go}>{say('nothingNew')}</Tap>
+			<Tap kind="quiet" onclick={() => (something = true)}>{say('somethingNew')}</Tap>
+		</div>
 	{/if}
 </section>

@@ -1,4 +1,5 @@
 /** A session on a client's own page, as far as it is done. Pure: kept as it stands after every tap, and turned into the fields of its form at the end. */
+import type { AlarmNow } from '#lib/core/safety/alarm.ts';
 import type { MineWork } from '#lib/contract/mine.ts';
 import { lighterDose, type Arrival } from '#lib/core/decision/arrival.ts';
 import { closedToday } from '#lib/core/decision/closed-today.ts';
@@ -40,6 +41,8 @@ export interface Run {
 	/** What coming in closed, and whether the day is lighter. */
 	readonly closes: Arrival['closes'];
 	readonly lighter: boolean;
+	/** How they came closed the day: what is done about it at once, null where nothing is. It holds until the day is over. */
+	readonly notToday?: { readonly now: AlarmNow | null };
 }
 
 export const keyOf = (w: MineWork): string => w.exerciseId ?? `alone:${w.title}`;

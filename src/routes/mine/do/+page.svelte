@@ -2,7 +2,7 @@
 	/** The session: one exercise at a time. Kept on the device after every tap; what is finished waits for a network if there is none. */
 	import { onMount } from 'svelte';
 	import type { OutboxItem } from '#lib/contract/mine.ts';
-	import type { Answered } from '#lib/contract/mine-kept.ts';
+	import { NOTHING_SAID, type Answered } from '#lib/contract/mine-kept.ts';
 	import type { Arrival } from '#lib/core/decision/arrival.ts';
 	import AnswerBox from '#lib/ui/mine/AnswerBox.svelte';
 	import { freshId } from '#lib/ui/mine/clock.ts';
@@ -74,7 +74,9 @@
 			closes: a.closes,
 			lighter: a.answer === 'lighter'
 		};
-		if (a.answer !== 'not-today') to(onward(arrived, work, -1));
+		// What closed the day closes it after the page was shut and opened too.
+		if (a.answer === 'not-today') to({ ...arrived, notToday: { now: a.raised[0]?.now ?? null } });
+		else to(onward(arrived, work, -1));
 		await enter('arrival', fields).catch(() => (full = true));
 	}
 	async function keep(): Promise<void> {
@@ -101,8 +103,19 @@
 	<h1 class="text-xl">{say('finished')}</h1>
 	<div class="mt-3"><AnswerBox {answered} /></div>
 	<p class="mt-4"><a href="/mine" class="text-lg">{say('back')}</a></p>
+{:else if run.notToday !== undefined}
+	<h1 class="text-xl">{say('howNow')}</h1>
+	<div class="mt-3">
+		<AnswerBox answered={{ ...NOTHING_SAID, now: run.notToday.now, closes: run.closes }} />
+	</div>
+	<p class="mt-3"><a href="/mine" class="text-lg">{say('back')}</a></p>
 {:else if run.phase === 'now'}
-	<HowNow {mine} pains={run.pains} come={(a, pains, fields) => void come(a, pains, fields)} />
+	<HowNow
+		{mine}
+		pains={run.pains}
+		change={(pains) => run !== null && to({ ...run, pains: { ...run.pains, ...pains } })}
+		come={(a, pains, fields) => void come(a, pains, fields)}
+	/>
 {:else if run.phase === 'work' && now !== undefined}
 	<p class="label flex flex-wrap items-center gap-x-4">
 		<span data-testid="progress">{say('ofMany', { at: run.at + 1, all: work.length })}</span>
