@@ -79,7 +79,7 @@ export const FIXED_MUTANTS: readonly FixedMutant[] = [
 		'left >= gate.sec || right >= gate.sec',
 		'fit/every-ladder'
 	),
-	core('fit/gate', 'gate.jointFree === true && last.joint === undefined', 'false', 'fit/gate'),
+	core('fit/gate', "gate.jointFree === true && last.joint !== 'none'", 'false', 'fit/gate'),
 	core(
 		'movement/limits',
 		'daysBetween(tolerated.date, today) > rules.staleDays',

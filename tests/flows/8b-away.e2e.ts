@@ -179,10 +179,11 @@ test('a client’s browser is killed after each tap of a session without a netwo
 		await killed();
 	}
 	async function scores(value: number): Promise<void> {
-		const groups = mine.locator('fieldset:has(input[type=radio][value="10"])');
-		await expect(groups.first()).toBeVisible();
-		for (let i = 0; i < (await groups.count()); i++) {
-			const target = groups.nth(i).locator(`label:has(input[value="${value}"])`);
+		// The page is another after each tap.
+		const groups = () => mine.locator('fieldset:has(input[type=radio][value="10"])');
+		await expect(groups().first()).toBeVisible();
+		for (let i = 0; i < (await groups().count()); i++) {
+			const target = groups().nth(i).locator(`label:has(input[value="${value}"])`);
 			await target.evaluate((e) => e.scrollIntoView({ block: 'center' }));
 			await target.click();
 			await killed();
@@ -200,8 +201,7 @@ test('a client’s browser is killed after each tap of a session without a netwo
 			continue;
 		}
 		through++;
-		const one = mine.getByRole('button', { name: 'Set done', exact: true });
-		if (await one.isVisible()) await tap('Set done');
+		if (await mine.getByRole('button', { name: 'Set done', exact: true }).isVisible()) await tap('Set done');
 		await tap('Done as given');
 		await scores(5);
 		await tap('in the muscle');
