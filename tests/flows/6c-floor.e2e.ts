@@ -1,17 +1,7 @@
 /** Several clients at once: who is at what, what hurts, whose rest is over; kept through a reload, and logged as each one's session. */
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { accessible, choose, openClient, QUESTIONS, signIn, visit } from './people.ts';
+import { accessible, atTheDoor, signIn, visit } from './people.ts';
 
-/** Asked at the door: no more than usual. */
-async function atTheDoor(page: Page, name: string): Promise<string> {
-	const id = await openClient(page, name, 'arrive');
-	for (const group of await page.locator('fieldset:has(input[type=radio][value="10"])').all())
-		await group.locator('label:has(input[value="1"])').click();
-	for (const q of QUESTIONS) await choose(page, `${q}: no`);
-	await page.getByRole('button', { name: 'What today?' }).click();
-	await expect(page.getByTestId('arrival')).toContainText('Go:');
-	return id;
-}
 const rowOf = (page: Page, name: string): Locator => page.getByTestId('on-floor').filter({ hasText: name });
 
 test('two train at once: rests run side by side, what hurts stands in the line, and each is logged', async ({

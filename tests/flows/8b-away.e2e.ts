@@ -3,7 +3,7 @@
  * it is back; once each, in nobody else's name; and nothing of a record stays when somebody signs out.
  */
 import { expect, test, type BrowserContext, type Page } from '@playwright/test';
-import { choose, openClient, QUESTIONS, signInByForm, visit } from './people.ts';
+import { atTheDoor, openClient, signInByForm, visit } from './people.ts';
 
 const CLIENT = 'Wren';
 let device: BrowserContext;
@@ -38,12 +38,7 @@ async function doneToday(): Promise<number> {
 
 test('the floor is opened and logged with the network off, and goes by itself', async () => {
 	await signInByForm(page, 'trainer');
-	id = await openClient(page, CLIENT, 'arrive');
-	for (const group of await page.locator('fieldset:has(input[type=radio][value="10"])').all())
-		await group.locator('label:has(input[value="1"])').click();
-	for (const q of QUESTIONS) await choose(page, `${q}: no`);
-	await page.getByRole('button', { name: 'What today?' }).click();
-	await expect(page.getByTestId('arrival')).toContainText('Go:');
+	id = await atTheDoor(page, CLIENT);
 	await visit(page, `/floor?with=${id}`);
 	await keepHere();
 	await device.setOffline(true);

@@ -91,3 +91,14 @@ export const QUESTIONS = [
 	'New swelling',
 	'One calf newly swollen, tender or warm'
 ] as const;
+
+/** Asked at the door: no more than usual. */
+export async function atTheDoor(page: Page, name: string): Promise<string> {
+	const id = await openClient(page, name, 'arrive');
+	for (const group of await page.locator('fieldset:has(input[type=radio][value="10"])').all())
+		await group.locator('label:has(input[value="1"])').click();
+	for (const q of QUESTIONS) await choose(page, `${q}: no`);
+	await page.getByRole('button', { name: 'What today?' }).click();
+	await expect(page.getByTestId('arrival')).toContainText('Go:');
+	return id;
+}

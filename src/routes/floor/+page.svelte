@@ -7,7 +7,8 @@
 	import { floorAddress, MOST_ON_FLOOR, type FloorClient } from '#lib/contract/floor.ts';
 	import { beginOn, begun, goesOn, oneSet, stateOf, type OnFloor } from '#lib/ui/floor/floor.ts';
 	import FloorRow from '#lib/ui/floor/FloorRow.svelte';
-	import { KEPT_TEXT, NO_ROOM, sayKept } from '#lib/ui/away/context.ts';
+	import { sayKept } from '#lib/ui/away/context.ts';
+	import { handIn, type HandedIn } from '#lib/ui/away/hand-in.ts';
 	import KeepHere from '#lib/ui/away/KeepHere.svelte';
 	import { postSession, type Fields } from '#lib/ui/away/send.ts';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
@@ -30,12 +31,7 @@
 	let now = $state(0);
 	let sound = $state(true);
 	let missing = $state(false);
-	interface FloorSaid {
-		readonly ok: boolean;
-		readonly text: string;
-		readonly alarms: readonly string[];
-	}
-	let said = $state<Readonly<Record<string, FloorSaid>>>({});
+	let said = $state<Readonly<Record<string, HandedIn>>>({});
 	let full = $state(false);
 	const ids = $derived(data.clients.map((c) => c.clientId));
 	const one = $derived(data.clients.find((c) => c.clientId === chosen) ?? data.clients[0]);
@@ -98,26 +94,17 @@
 		put(c, { logged: true });
 		await dropDraft(`floor:${c.clientId}`).catch(() => undefined);
 	}
-	/** Handed to the practice's server; where none answers, to this device. */
-	async function hand(c: FloorClient, run: OnFloor['run'], told: Fields): Promise<FloorSaid> {
+	async function hand(c: FloorClient, run: OnFloor['run'], told: Fields): Promise<HandedIn> {
+		const box = await import('#lib/ui/away/box.ts');
+		const whose = { member: page.data.me?.id ?? '', clientId: c.clientId, client: c.name };
 		const fields: Fields = [['id', run.id], ['observed', 'on'], ...told];
-		const posted = await postSession(c.clientId, fields);
-		if (posted.state === 'kept') return { ok: true, ...posted };
-		if (posted.state === 'refused') return { ok: false, text: posted.why, alarms: [] };
-		const member = page.data.me?.id ?? '';
-		const whole = {
-			...{ id: run.id, member, clientId: c.clientId, client: c.name, day: run.day },
-			fields,
-			at: Date.now()
-		};
-		const kept = await import('#lib/ui/away/box.ts')
-			.then((box) => box.keep(whole))
-			.then(
-				() => true,
-				() => false
-			);
-		if (kept) sayKept();
-		return { ok: kept, text: kept ? KEPT_TEXT : NO_ROOM, alarms: [] };
+		const done = await handIn(
+			{ ...whose, id: run.id, day: run.day, fields, at: Date.now() },
+			postSession,
+			box.keep
+		);
+		if (done.away) sayKept();
+		return done;
 	}
 	const without = (id: string): string => floorAddress(ids.filter((x) => x !== id));
 	const keys = onKeys({

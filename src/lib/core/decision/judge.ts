@@ -13,14 +13,16 @@ import { CLIENT_RULES } from './rule/client-rules.ts';
 import { EXERCISE_RULES } from './rule/exercise-rules.ts';
 import type { Finding } from './rule/finding.ts';
 import { judgedOf } from './rule/judged.ts';
-import { AMBITION, ENGINE_VERSION, type Decision, type RuleFinding, type Trace } from './trace.ts';
+import {
+	AMBITION,
+	ENGINE_VERSION,
+	YIELDING_WAITS,
+	type Decision,
+	type RuleFinding,
+	type Trace
+} from './trace.ts';
 
-const YIELDING: ReadonlySet<RuleId> = new Set<RuleId>([
-	'hold.new-region',
-	'wait.review',
-	'wait.unwell',
-	'wait.fall'
-]);
+const YIELDING: ReadonlySet<RuleId> = new Set<RuleId>(['hold.new-region', ...YIELDING_WAITS]);
 
 type Answer = Pick<Trace, 'level' | 'decision' | 'rule' | 'reasons' | 'change' | 'alternatives'>;
 

@@ -8,7 +8,7 @@ import type { DecideInput } from './input.ts';
 import { judge } from './judge.ts';
 import { zonesOf } from './pain-zones.ts';
 import type { RuleId } from './rule-id.ts';
-import type { ProposedChange, Reason, Trace } from './trace.ts';
+import { YIELDING_WAITS, type ProposedChange, type Reason, type Trace } from './trace.ts';
 
 export interface Hurts {
 	/** Pain in the region of the exercise, 0 to 10. */
@@ -30,8 +30,7 @@ export interface OnTheSpot {
 	readonly endsAbove?: number;
 }
 
-/** What a client waits for, named beside an answer that went before it. */
-const WAITS: ReadonlySet<string> = new Set<RuleId>(['wait.review', 'wait.unwell', 'wait.fall']);
+const WAITS: ReadonlySet<string> = new Set(YIELDING_WAITS);
 
 /** What pain in a set of today means. */
 export function whenItHurts(input: DecideInput, hurts: Hurts): OnTheSpot {

@@ -9,6 +9,13 @@ import type { RuleId } from './rule-id.ts';
 /** From least to most ambitious; wait and hold stand equal. */
 export const DECISIONS = ['refer', 'stop', 'regress', 'wait', 'hold', 'advance'] as const;
 export type Decision = (typeof DECISIONS)[number];
+/** What a client waits for, that gives way to a stop or a regression of the exercise and is named beside it. */
+export const YIELDING_WAITS = [
+	'wait.review',
+	'wait.unwell',
+	'wait.fall'
+] as const satisfies readonly RuleId[];
+
 export const AMBITION: Readonly<Record<Decision, number>> = {
 	refer: 0,
 	stop: 1,

@@ -4,7 +4,7 @@
  * name a step of another ladder.
  */
 import type { Axis } from '../body/axis.ts';
-import type { Muscle } from '../body/muscle.ts';
+import { type Muscle, MUSCLES } from '../body/muscle.ts';
 import type { KeyPose, PoseProp } from '../figure/key-pose.ts';
 import type { LoadPlace, Technique } from '../posture/problem.ts';
 import type { Dial, Dials } from './dial.ts';
@@ -153,13 +153,7 @@ export type Equipment = (typeof EQUIPMENT)[number];
 
 /** What an exercise is for: muscles it works, and daily activities it serves. */
 export const PURPOSES = [
-	'thigh-front',
-	'thigh-back',
-	'buttock',
-	'hip-side',
-	'hip-inner',
-	'calf',
-	'trunk',
+	...MUSCLES,
 	'balance',
 	'power',
 	'mobility',

@@ -8,7 +8,7 @@ import type { FitContext } from '../movement/context.ts';
 import { fitStep } from './fit.ts';
 import { setupFor } from './gentler.ts';
 import { passes } from './open.ts';
-import { enterSoreBend } from './sore-bend.ts';
+import { enterSoreBend, isOfBending } from './sore-bend.ts';
 
 const hinge = FAMILIES['hinge'] as ExerciseFamily;
 const body = bodyOf({ heightCm: 168, massKg: 70 });
@@ -60,6 +60,13 @@ describe('a sore bend', () => {
 	it('what is left out for the client is passed over', () => {
 		const family = withoutLeftOut(hinge, ['wall-reach-hinge']);
 		expect(enter('free-hinge', 'early', family)).toMatchObject({ step: 'hands-on-thighs-hinge' });
+	});
+	it('is asked on ladders of bending, and on no other', () => {
+		expect(
+			Object.values(FAMILIES)
+				.filter(isOfBending)
+				.map((f) => f.id)
+		).toEqual(['hinge']);
 	});
 	it('whatever hurts, what is entered fits', () => {
 		for (const s of hinge.steps)

@@ -9,6 +9,10 @@ import { fitStep, type StepFit } from './fit.ts';
 import { gentlerNotches, setupFor } from './gentler.ts';
 import { passes } from './open.ts';
 
+/** A ladder most of whose steps bend from the hips: a practice's own too. */
+export const isOfBending = (family: ExerciseFamily): boolean =>
+	family.steps.filter((s) => s.posture.movement === 'hinge').length > family.steps.length / 2;
+
 export const BEND_HURTS = ['early', 'late'] as const;
 
 export interface SoreBend {

@@ -17,7 +17,8 @@ const exercise = (more: Partial<ExerciseToLog> = {}): ExerciseToLog =>
 		},
 		...more
 	}) as unknown as ExerciseToLog;
-const WHOSE = { member: 'm', clientId: ID, client: 'Wren' };
+const WHOSE = { member: 'm', clientId: ID, client: 'Wren', treatsBack: false };
+const { treatsBack: _, ...WRITTEN } = WHOSE;
 
 function typed(own: Readonly<Record<string, string>> = {}): FormData {
 	const form = new FormData();
@@ -42,7 +43,7 @@ describe('a session kept on the device', () => {
 	it('is written as it was typed, under its own id, and raises nothing where nothing was told', async () => {
 		const keep = vi.fn(() => Promise.resolve());
 		expect(await keepSession(typed(), WHOSE, [exercise()], keep)).toEqual({ ok: true, raised: [] });
-		expect(keep).toHaveBeenCalledWith(expect.objectContaining({ ...WHOSE, id: ID, day: '2026-03-12' }));
+		expect(keep).toHaveBeenCalledWith(expect.objectContaining({ ...WRITTEN, id: ID, day: '2026-03-12' }));
 	});
 	it('says an alarm at once', async () => {
 		const done = await keepSession(typed({ 'e.0.symptoms': 'chest-pain' }), WHOSE, [exercise()], () =>
@@ -51,6 +52,15 @@ describe('a session kept on the device', () => {
 		expect(done.ok && done.raised.map((r) => [r.alarm, r.now])).toEqual([
 			['emergency-chest-pain', 'emergency']
 		]);
+	});
+	it('new leakage in whoever is treated for the back is an emergency, though only a knee is trained', async () => {
+		const told = async (treatsBack: boolean): Promise<readonly string[]> => {
+			const form = typed({ 'e.0.symptoms': 'leakage' });
+			const done = await keepSession(form, { ...WHOSE, treatsBack }, [exercise()], () => Promise.resolve());
+			return done.ok ? done.raised.map((r) => r.alarm) : [];
+		};
+		expect(await told(true)).toContain('emergency-saddle-area');
+		expect(await told(false)).not.toContain('emergency-saddle-area');
 	});
 	it('what the form refuses is not kept, and says what', async () => {
 		const keep = vi.fn(() => Promise.resolve());

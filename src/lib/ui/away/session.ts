@@ -10,6 +10,8 @@ export interface Whose {
 	readonly member: string;
 	readonly clientId: string;
 	readonly client: string;
+	/** As the practice knows it: of regions that are not trained today too. */
+	readonly treatsBack: boolean;
 }
 
 export type KeptAway =
@@ -32,7 +34,7 @@ export const givenHere =
 /** @param keep writes it down, durably; throws where there is no room */
 export async function keepSession(
 	form: FormData,
-	whose: Whose,
+	{ treatsBack, ...whose }: Whose,
 	exercises: readonly ExerciseToLog[],
 	keep: (w: Omit<Waiting, 'parked'>) => Promise<void>
 ): Promise<KeptAway> {
@@ -45,7 +47,6 @@ export async function keepSession(
 		return { ok: false, text: NO_ROOM };
 	}
 	const regions = new Map(exercises.map((e) => [e.id, e.region]));
-	const treatsBack = exercises.some((e) => e.region.startsWith('back'));
 	const raised = parsed.logs.flatMap((l) =>
 		alarmsInSession(l.session, regions.get(l.exerciseId) ?? '', treatsBack)
 	);

@@ -6,7 +6,7 @@
 	import type { Work } from '#lib/core/plan/work.ts';
 	import type { OrderAnswer, OrderQuestion } from '#lib/workers/order.worker.ts';
 	import OrderWorker from '#lib/workers/order.worker.ts?worker';
-	import { arranged, secondsOf, turnsOf, type ArrangedDay } from './arrangement.ts';
+	import { arranged, shorterThan, turnsOf, type ArrangedDay } from './arrangement.ts';
 
 	interface Props {
 		readonly days: readonly ArrangedDay[];
@@ -23,10 +23,7 @@
 
 	function done(answer: OrderAnswer & { readonly kind: 'done' }): void {
 		share = null;
-		const shorter = arranged(answer.days).filter((d) => {
-			const before = days.find((x) => x.weekday === d.weekday);
-			return before !== undefined && secondsOf(d, work) < secondsOf(before, work) - 1;
-		});
+		const shorter = shorterThan(days, arranged(answer.days), work);
 		const left = answer.days.some((d) => !d.exact) ? ' More than eighteen are ordered part by part.' : '';
 		if (shorter.length === 0) said = `Ordered whole: no shorter way was found.${left}`;
 		else if (!untouched())

@@ -31,6 +31,17 @@ export const secondsOf = (day: ArrangedDay, work: ReadonlyMap<string, Work>): nu
 export const budgetOfWeek = (days: readonly ArrangedDay[], work: ReadonlyMap<string, Work>): Budget =>
 	budgetOfDays(days.map((d) => ({ turns: turnsOf(d, work) })));
 
+/** Of days that were ordered anew, those that take less time than they do now; a second more or less is none. */
+export const shorterThan = (
+	now: readonly ArrangedDay[],
+	anew: readonly ArrangedDay[],
+	work: ReadonlyMap<string, Work>
+): readonly ArrangedDay[] =>
+	anew.filter((d) => {
+		const before = now.find((x) => x.weekday === d.weekday);
+		return before !== undefined && secondsOf(d, work) < secondsOf(before, work) - 1;
+	});
+
 /** A day holds an exercise once. */
 export const holdsTwice = (day: Pick<ArrangedDay, 'turns'>): boolean => {
 	const ids = day.turns.flatMap((t) => t.ids);

@@ -6,6 +6,7 @@
 	import { stepOf, type Chosen, type ExerciseFamily } from '#lib/core/exercise/family.ts';
 	import { fitFamily, fitStep } from '#lib/core/fit/fit.ts';
 	import { setupFor } from '#lib/core/fit/gentler.ts';
+	import { isOfBending } from '#lib/core/fit/sore-bend.ts';
 	import { candidatesOf } from '#lib/core/fit/open.ts';
 	import { axisLimit } from '#lib/core/movement/limits.ts';
 	import { errorOf, isOneSided } from '#lib/core/movement/of-step.ts';
@@ -200,7 +201,7 @@
 		<VerdictLegend />
 		<TryRange {axes} envelope={data.ctx.envelope} clientId={data.head.id} bind:tried {trying} />
 		<Edges {edges} choose={(s) => (chosen = s)} />
-		{#if family.id === 'hinge'}<SoreBend {family} {ctx} choose={(s) => (chosen = s)} />{/if}
+		{#if isOfBending(family)}<SoreBend {family} {ctx} choose={(s) => (chosen = s)} />{/if}
 		<NowHeld clientId={data.head.id} held={data.now?.held} slip={data.slip} />
 	</div>
 	<aside class="sheet border-l px-6 pt-4 pb-10 max-xl:border-t max-xl:border-l-0 max-sm:px-4">

@@ -5,7 +5,7 @@ import { parseWholeSession } from '#lib/contract/whole-session-form.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
 import { orError, refusal, refuseAll, refuseShape } from '#lib/server/http/respond.ts';
-import { cardOn, ownLaddersOf } from '#lib/server/record/facts-of.ts';
+import { cardOn, ownLaddersOf, treatsBack } from '#lib/server/record/facts-of.ts';
 import { fitContextOf } from '#lib/server/record/fit-of.ts';
 import { givenOn } from '#lib/server/record/given-on.ts';
 import { logSession } from '#lib/server/usecase/log-session.ts';
@@ -38,6 +38,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 			loggedToday: r.logs.filter((l) => l.session.date === ctx.today).map((l) => l.exerciseId),
 			ctx: fitContextOf(r, ctx.today),
 			own: ownLaddersOf(r),
+			treatsBack: treatsBack(r),
 			ids: formIds(ctx, 2)
 		};
 	});

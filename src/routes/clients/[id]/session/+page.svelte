@@ -37,7 +37,10 @@
 	const refused = $derived(wrongOf(form));
 	/** Where nothing answers it is kept on the device; what cannot be is said, and stays typed. */
 	async function takeAway(typed: FormData): Promise<string> {
-		const whose = { member: data.me?.id ?? '', clientId: data.head.id, client: data.head.name };
+		const whose = {
+			...{ member: data.me?.id ?? '', clientId: data.head.id, client: data.head.name },
+			treatsBack: data.treatsBack
+		};
 		const box = await import('#lib/ui/away/box.ts');
 		const done = await keepSession(typed, whose, given, box.keep);
 		if (!done.ok) return done.text;
