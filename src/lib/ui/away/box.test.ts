@@ -100,5 +100,9 @@ describe('pages put aside', () => {
 		expect(isOld(before(MOST_AGE_MS), now)).toBe(false);
 		expect(isOld(before(MOST_AGE_MS + 1000), now)).toBe(true);
 		expect([isOld(null, now), isOld('yesterday', now)]).toEqual([true, true]);
+		// From three in the afternoon through the evening, and no more next morning at half past nine.
+		const afternoon = new Date('2026-03-12T15:00:00Z').toUTCString();
+		const at = (when: string): boolean => isOld(afternoon, Date.parse(when));
+		expect([at('2026-03-12T23:00:00Z'), at('2026-03-13T09:30:00Z')]).toEqual([false, true]);
 	});
 });
