@@ -322,24 +322,25 @@ export class Life {
 		return this.w.random() < p;
 	}
 
+	private async ordinaryWork(day: Day, trouble: boolean): Promise<void> {
+		const { c, w } = this;
+		const wd = weekday(day);
+		if (!this.chance(0.12)) {
+			const off = trouble ? 1 : this.chance(0.25) ? -1 : 0;
+			await this.morning(day, c.usual + off, {}, this.chance(0.08) ? 3 : 0);
+		}
+		if ([1, 3, 5].includes(wd) && !this.chance(0.08)) {
+			const more = trouble ? 2 : this.chance(0.2) ? 1 : 0;
+			const effort = 5 + Math.floor(w.random() * 2);
+			await this.session(day, { observed: wd !== 3, peak: c.usual + more, effort });
+		}
+	}
+
 	/** Mornings most days, sessions on Monday, Wednesday and Friday, a review on Saturday, measurements every third Monday. */
 	private async ordinaryDay(day: Day): Promise<void> {
 		const { c, w } = this;
 		const wd = weekday(day);
-		const trouble = this.chance(0.06);
-		if (!this.chance(0.12))
-			await this.morning(
-				day,
-				c.usual + (trouble ? 1 : this.chance(0.25) ? -1 : 0),
-				{},
-				this.chance(0.08) ? 3 : 0
-			);
-		if ([1, 3, 5].includes(wd) && !this.chance(0.08))
-			await this.session(day, {
-				observed: wd !== 3,
-				peak: c.usual + (trouble ? 2 : this.chance(0.2) ? 1 : 0),
-				effort: 5 + Math.floor(w.random() * 2)
-			});
+		await this.ordinaryWork(day, this.chance(0.06));
 		const weeksIn = Math.floor((dayNumber(day) - dayNumber(w.start)) / 7);
 		const sinceEnd = dayNumber(w.today) - dayNumber(day);
 		if (wd === 1 && weeksIn % 3 === 2)
@@ -467,9 +468,12 @@ export class Life {
 		const { c, w } = this;
 		const u = c.usual;
 		const d = (before: number): Day => addDays(w.today, -before);
-		const silent = c.ending === 'silent';
-		if (!silent) for (let n = ENDING_DAYS; n >= 3; n--) await this.morning(d(n), u);
-		if (!silent) await this.screen(from);
+		if (c.ending === 'silent') return;
+		for (let n = ENDING_DAYS; n >= 3; n--) await this.morning(d(n), u);
+		await this.screen(from);
+		const mornings = async (...days: readonly number[]): Promise<void> => {
+			for (const n of days) await this.morning(d(n), u);
+		};
 		switch (c.ending) {
 			case 'hold-up':
 				await this.session(d(6), { observed: true, peak: u, effort: 5 });
@@ -482,41 +486,27 @@ export class Life {
 			case 'advance':
 				await this.session(d(4), { observed: true, peak: u, effort: 5 });
 				await this.session(d(2), { observed: true, peak: u, effort: 6 });
-				for (const n of [2, 1, 0]) await this.morning(d(n), u);
+				await mornings(2, 1, 0);
 				return;
 			case 'regress-pain':
 				await this.session(d(4), { observed: true, peak: u + 1, effort: 6 });
 				await this.session(d(1), { observed: true, peak: 6, after: 4, effort: 7, patch: { painAt: 'late' } });
-				for (const n of [2, 1]) await this.morning(d(n), u);
+				await mornings(2, 1);
 				await this.morning(d(0), u + 1);
 				return;
 			case 'stop-locking':
 				await this.session(d(3), { observed: true, peak: u, effort: 5 });
 				await this.session(d(1), { observed: true, peak: 4, effort: 6, patch: { symptoms: ['locking'] } });
-				for (const n of [2, 1, 0]) await this.morning(d(n), u);
+				await mornings(2, 1, 0);
 				return;
 			case 'red-flag':
 				await this.session(d(3), { observed: true, peak: u, effort: 5 });
-				for (const n of [2, 1]) await this.morning(d(n), u);
-				must(
-					await openFlag(
-						w.as('physio', d(1)),
-						{
-							id: w.id(d(1)),
-							clientId: this.clientId,
-							day: d(1),
-							code: 'night-pain',
-							region: 'back',
-							severity: 'red',
-							urgency: 'urgent'
-						},
-						at(d(1), 12)
-					)
-				);
+				await mornings(2, 1);
+				await this.nightPain(d(1));
 				return;
 			case 'wait-morning':
 				await this.session(d(3), { observed: true, peak: u, effort: 5 });
-				for (const n of [2, 1]) await this.morning(d(n), u);
+				await mornings(2, 1);
 				await this.session(d(0), { observed: true, peak: u, effort: 5 });
 				return;
 			case 'flare':
@@ -525,8 +515,12 @@ export class Life {
 				await this.morning(d(1), u + 2, { swelling: 'a-little' });
 				await this.morning(d(0), u + 3, { swelling: 'a-little' });
 				return;
-			case 'silent':
-				return;
 		}
+	}
+
+	private async nightPain(day: Day): Promise<void> {
+		const { w, clientId } = this;
+		const flag = { code: 'night-pain', region: 'back', severity: 'red', urgency: 'urgent' } as const;
+		must(await openFlag(w.as('physio', day), { id: w.id(day), clientId, day, ...flag }, at(day, 12)));
 	}
 }

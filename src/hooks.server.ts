@@ -192,12 +192,12 @@ const TOO_MUCH = 'That was too much at once: a form is at most 512 kB, an attach
 const FULL_DISK =
 	'The disk of the server is nearly full: nothing is taken until there is room, so that nothing is kept by half. What you typed is still here. Whoever runs the server: npm run doctor.';
 
-/** Who may, then the page; session cookies that were renewed go along. */
-const answered: Handle = async ({ event, resolve }) => {
-	const { request, url } = event;
+const isUnsafe = ({ method }: Request): boolean => !['GET', 'HEAD', 'OPTIONS'].includes(method);
+
+/** What is refused whoever asks: another site's, what is too much, and writing where there is no room. */
+async function refusedUnasked({ request, url }: RequestEvent): Promise<Response | undefined> {
 	// Form posts are checked by the framework; JSON and the rest here.
-	const unsafe = !['GET', 'HEAD', 'OPTIONS'].includes(request.method);
-	if (unsafe && request.headers.get('origin') !== url.origin)
+	if (isUnsafe(request) && request.headers.get('origin') !== url.origin)
 		return json({ message: 'This request came from another site.' }, { status: 403 });
 	if (Number(request.headers.get('content-length') ?? 0) > mostBytes(url)) {
 		// Read to its end, or the next request on this line would meet the rest of it; past what the server takes at all it throws.
@@ -205,26 +205,39 @@ const answered: Handle = async ({ event, resolve }) => {
 		return json({ message: TOO_MUCH }, { status: 413 });
 	}
 	// Whoever only reads signs in all the same.
-	if (unsafe && !url.pathname.startsWith('/sign-') && !(await hasRoom())) error(503, FULL_DISK);
-	const headers = new Headers(request.headers);
+	if (isUnsafe(request) && !url.pathname.startsWith('/sign-') && !(await hasRoom())) error(503, FULL_DISK);
+	return undefined;
+}
+
+/** Finds out who asks; answers the session cookies that were renewed. */
+async function known(event: RequestEvent): Promise<readonly string[]> {
+	const { pathname } = event.url;
+	if (pathname === '/healthz' || pathname === '/readyz') return [];
+	if (!roleChecked) error(503, SILENT_DATABASE);
+	const headers = new Headers(event.request.headers);
 	headers.set(ADDRESS_HEADER, event.getClientAddress());
-	const mine = isMine(url.pathname);
+	if (!isMine(pathname)) return whoIs(event, headers);
+	await whoseIs(event);
+	return [];
+}
+
+/** Whoever is of no practice, or not signed in, gets no further than the pages that are open to all. */
+function noFurther({ locals, url: { pathname }, request }: RequestEvent): void {
 	const open =
-		mine || OPEN.some((p) => url.pathname === p || (p.endsWith('/') && url.pathname.startsWith(p)));
-	let renewed: readonly string[] = [];
-	if (url.pathname !== '/healthz' && url.pathname !== '/readyz') {
-		if (!roleChecked) error(503, SILENT_DATABASE);
-		if (mine) await whoseIs(event);
-		else renewed = await whoIs(event, headers);
-	}
-	if (event.locals.context === undefined && !open && event.locals.userId !== undefined)
-		error(403, NO_PRACTICE);
-	if (event.locals.context === undefined && !open) {
-		const data = url.pathname.endsWith('/__data.json')
-			? url.pathname.slice(0, -'/__data.json'.length) || '/'
-			: url.pathname;
-		redirect(303, `/sign-in?to=${encodeURIComponent(data)}${unsafe ? '&kept=1' : ''}`);
-	}
+		isMine(pathname) || OPEN.some((p) => pathname === p || (p.endsWith('/') && pathname.startsWith(p)));
+	if (locals.context !== undefined || open) return;
+	if (locals.userId !== undefined) error(403, NO_PRACTICE);
+	const page = pathname.replace(/\/__data\.json$/, '') || '/';
+	redirect(303, `/sign-in?to=${encodeURIComponent(page)}${isUnsafe(request) ? '&kept=1' : ''}`);
+}
+
+/** Who may, then the page; session cookies that were renewed go along. */
+const answered: Handle = async ({ event, resolve }) => {
+	const refused = await refusedUnasked(event);
+	if (refused !== undefined) return refused;
+	const renewed = await known(event);
+	noFurther(event);
+	const mine = isMine(event.url.pathname);
 	const { context, house } = event.locals;
 	const response = await writing(writtenAs(context?.units, house?.dateOrder), async () =>
 		resolve(event, {
@@ -233,7 +246,7 @@ const answered: Handle = async ({ event, resolve }) => {
 				type === 'js' || type === 'css' || (!mine && type === 'font' && path.includes('latin-wght'))
 		})
 	);
-	if (event.locals.context !== undefined || mine) response.headers.set('cache-control', 'private, no-store');
+	if (context !== undefined || mine) response.headers.set('cache-control', 'private, no-store');
 	// A session that is used goes on, in the browser too.
 	for (const cookie of renewed) response.headers.append('set-cookie', cookie);
 	return response;

@@ -878,6 +878,10 @@ test('whatever is killed outright, what was said to be kept is there, once, and 
 	await signIn(page, PHYSIO[0], 'a lamp in the loft');
 	await expect(page).toHaveURL(`${ORIGIN}/`);
 	const client = firstClient;
+	// The practice's day, which begins later than midnight.
+	const record = await (await page.request.get(`${ORIGIN}${client}/record`)).text();
+	const day = /name="day" value="(\d{4}-\d{2}-\d{2})"/.exec(record)?.[1] ?? '';
+	expect(day).not.toBe('');
 	const kept: string[] = [];
 	const tried: string[] = [];
 	let n = 0;
@@ -890,7 +894,7 @@ test('whatever is killed outright, what was said to be kept is there, once, and 
 			const answer = await page.request
 				.post(`${ORIGIN}${client}/record?/note`, {
 					headers: { origin: ORIGIN, accept: 'application/json', 'x-sveltekit-action': 'true' },
-					form: { id, day: new Date().toISOString().slice(0, 10), body, about: '' },
+					form: { id, day, body, about: '' },
 					timeout: 5000
 				})
 				.then((r) => r.text())

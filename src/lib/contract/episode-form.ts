@@ -8,7 +8,8 @@ export const endEpisodeForm = z.object({ id: uuid, reason });
 export const takeBackForm = z.object({ id: uuid, clientId: uuid, reason });
 
 export const STATUSES = ['active', 'archived', 'all'] as const;
-export const CLIENT_ORDERS = ['name', 'lately'] as const;
+/** By name; by the last session, the first day or what is in use, most first. */
+export const CLIENT_ORDERS = ['name', 'since', 'lately', 'use'] as const;
 export interface ClientsAsked {
 	readonly search: string;
 	readonly status: (typeof STATUSES)[number];

@@ -100,12 +100,7 @@ function setDone(
 	const done = reps ?? prescribed.reps;
 	const counted = prescribed.unit === 'sec' ? 'seconds' : 'repetitions';
 	if (!Number.isInteger(done)) say('reps', `Set ${i + 1}: whole ${counted} only.`);
-	const cleanReps = clean ?? (v.observed && v.cleanThroughout ? done : undefined);
-	if (cleanReps !== undefined && cleanReps > done)
-		say('clean', `Set ${i + 1}: ${cleanReps} clean of ${done} done is not possible.`);
-	if (other !== undefined && !v.observed)
-		say('other', 'What the other leg did clean counts only when it was seen; tick “seen by me”.');
-	const otherClean = other ?? (v.observed && v.otherSame ? cleanReps : undefined);
+	const seen = cleanIn(v, i, { clean, other }, done, say);
 	const drop = dropIn({ load, dropAfter, dropTo }, done, prescribed, say);
 	const less = (load ?? prescribed.loadKg) < prescribed.loadKg || drop !== undefined;
 	if (less && !v.incompleteBecause && !issues.some((x) => x.field === 'incompleteBecause'))
@@ -113,11 +108,26 @@ function setDone(
 	return present({
 		reps: done,
 		effort: effort ?? v.effort,
-		cleanReps,
-		otherClean,
+		...seen,
 		loadKg: load === prescribed.loadKg ? undefined : load,
 		drop
 	});
+}
+
+/** What was clean, and what of it the other leg did: as typed, or as the ticks of the whole session say. */
+function cleanIn(
+	v: Base,
+	i: number,
+	{ clean, other }: Pick<TypedSet, 'clean' | 'other'>,
+	done: number,
+	say: (field: string, message: string) => void
+): { readonly cleanReps: number | undefined; readonly otherClean: number | undefined } {
+	const cleanReps = clean ?? (v.observed && v.cleanThroughout ? done : undefined);
+	if (cleanReps !== undefined && cleanReps > done)
+		say('clean', `Set ${i + 1}: ${cleanReps} clean of ${done} done is not possible.`);
+	if (other !== undefined && !v.observed)
+		say('other', 'What the other leg did clean counts only when it was seen; tick “seen by me”.');
+	return { cleanReps, otherClean: other ?? (v.observed && v.otherSame ? cleanReps : undefined) };
 }
 
 /** A load that was let down in the middle of a set: from what, after how many, to what. */

@@ -122,14 +122,17 @@ export function parseSheet(
 	});
 }
 
-function parseRange(
+type TypedRange = { onset?: number; tolerable?: number; end?: number; pain?: number };
+
+/** What was typed of one range: its degrees, and the pain there. */
+function rangeTyped(
 	form: Form,
 	kind: RangeKind,
 	side: Side,
-	body: Body
-): Result<SheetRange | undefined, Refusal> {
-	const range: { onset?: number; tolerable?: number; end?: number; pain?: number } = {};
-	const at = (f: SheetField): string => `${kind.id}.${side}.${f}`;
+	body: Body,
+	at: (f: SheetField) => string
+): Result<TypedRange, Refusal> {
+	const range: TypedRange = {};
 	for (const field of RANGE_FIELDS) {
 		const d = degreesTyped(kind, form.get(at(field)) ?? '', body);
 		if (!d.ok) return no(at(field), `${kind.midline === true ? '' : `${side} `}${field}: ${d.refusal}`);
@@ -138,6 +141,29 @@ function parseRange(
 	const pain = typedWhole(`${kind.name} ${side} pain`, 0, 10).safeParse(form.get(at('pain')) ?? '');
 	if (!pain.success) return no(at('pain'), pain.error.issues[0]?.message ?? '');
 	if (pain.data !== undefined) range.pain = pain.data;
+	return ok(range);
+}
+
+/** Centimetres as they were read, of what is measured in them: the farthest that was given. */
+const readIn = (form: Form, at: (f: SheetField) => string): number =>
+	Number((form.get(at('end')) || form.get(at('tolerable')) || form.get(at('onset')) || '').replace(',', '.'));
+
+/** How it was measured: as chosen, or the first of its ways. */
+const methodIn = (form: Form, kind: RangeKind): SheetRange['method'] =>
+	METHOD_IDS.find((m) => m === form.get(`${kind.id}.method`) && kind.methods.includes(m)) ??
+	kind.methods[0] ??
+	'goniometer';
+
+function parseRange(
+	form: Form,
+	kind: RangeKind,
+	side: Side,
+	body: Body
+): Result<SheetRange | undefined, Refusal> {
+	const at = (f: SheetField): string => `${kind.id}.${side}.${f}`;
+	const typedHere = rangeTyped(form, kind, side, body, at);
+	if (!typedHere.ok) return typedHere;
+	const range = typedHere.value;
 	if (RANGE_FIELDS.every((f) => range[f] === undefined))
 		return range.pain === undefined
 			? ok(undefined)
@@ -147,35 +173,22 @@ function parseRange(
 				);
 	const id = uuid.safeParse(form.get(`${kind.id}.${side}.id`));
 	if (!id.success) return no('day', 'The form has lost its ids; reload the page.');
-	const raw =
-		kind.readCm === true
-			? Number(
-					(form.get(at('end')) || form.get(at('tolerable')) || form.get(at('onset')) || '').replace(',', '.')
-				)
-			: undefined;
-	const method =
-		METHOD_IDS.find((m) => m === form.get(`${kind.id}.method`) && kind.methods.includes(m)) ??
-		kind.methods[0] ??
-		'goniometer';
+	const inCm = kind.readCm === true;
 	const stop = STOPS.find((s) => s === form.get(`${kind.id}.stop`));
 	return ok({
 		id: id.data,
 		axis: kind.id,
 		side,
 		range,
-		method,
-		...(raw === undefined ? {} : { rawCm: raw }),
-		loaded: kind.readCm === true,
+		method: methodIn(form, kind),
+		...(inCm ? { rawCm: readIn(form, at) } : {}),
+		loaded: inCm,
 		...(stop === undefined ? {} : { stop })
 	});
 }
 
-function parseTest(form: Form, spec: TestSpec, side: Side | null): Result<SheetTest | undefined, Refusal> {
-	const prefix = side === null ? `test.${spec.id}` : `test.${spec.id}.${side}`;
-	const value = typed(spec.title, spec.possible[0], spec.possible[1], spec.unit).safeParse(
-		form.get(`${prefix}.value`) ?? ''
-	);
-	if (!value.success) return no(`${prefix}.value`, value.error.issues[0]?.message ?? '');
+/** What is told beside a test's result; a tick is 1. */
+function extrasTyped(form: Form, spec: TestSpec, prefix: string): Result<Record<string, number>, Refusal> {
 	const extras: Record<string, number> = {};
 	for (const e of spec.extras) {
 		const at = `${prefix}.${e.id}`;
@@ -189,6 +202,18 @@ function parseTest(form: Form, spec: TestSpec, side: Side | null): Result<SheetT
 		if (!x.success) return no(at, x.error.issues[0]?.message ?? '');
 		if (x.data !== undefined) extras[e.id] = x.data;
 	}
+	return ok(extras);
+}
+
+function parseTest(form: Form, spec: TestSpec, side: Side | null): Result<SheetTest | undefined, Refusal> {
+	const prefix = side === null ? `test.${spec.id}` : `test.${spec.id}.${side}`;
+	const value = typed(spec.title, spec.possible[0], spec.possible[1], spec.unit).safeParse(
+		form.get(`${prefix}.value`) ?? ''
+	);
+	if (!value.success) return no(`${prefix}.value`, value.error.issues[0]?.message ?? '');
+	const beside = extrasTyped(form, spec, prefix);
+	if (!beside.ok) return beside;
+	const extras = beside.value;
 	if (value.data === undefined) {
 		const given = spec.extras.find((e) => e.tick !== true && extras[e.id] !== undefined);
 		return given === undefined

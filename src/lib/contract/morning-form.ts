@@ -1,7 +1,7 @@
 /** Next-morning check-in as a form: one block a region under treatment. */
 import { z } from 'zod';
 import { EVENTS, SWELLING, type DayEvent, type Swelling } from '#lib/core/session/record.ts';
-import { day, typed, typedWhole, unparsed, uuid, type FieldIssue, type Unparsed } from './basics.ts';
+import { day, present, typed, typedWhole, unparsed, uuid, type FieldIssue, type Unparsed } from './basics.ts';
 
 export interface MorningInput {
 	readonly id: string;
@@ -52,21 +52,23 @@ function blockOf(form: FormData, region: string, name: string): Block | readonly
 	const eveningId = uuid.safeParse(at('eveningId'));
 	if (evening !== undefined && !eveningId.success) wrong('evening', LOST_ID);
 	if (issues.length > 0 || pain === undefined || !swelling.success) return issues;
-	return {
+	return present({
 		id: id.data,
 		region,
 		pain: Math.round(pain),
 		swelling: swelling.data,
-		...(stiffness === undefined ? {} : { stiffnessMin: Math.round(stiffness) }),
-		...(provocation === undefined ? {} : { provocation: Math.round(provocation) }),
-		...(evening === undefined || !eveningId.success
-			? {}
-			: { evening: { id: eveningId.data, pain: Math.round(evening) } }),
-		...(at('calf') === 'on' ? { calf: true } : {}),
+		stiffnessMin: rounded(stiffness),
+		provocation: rounded(provocation),
+		evening: toldOf(eveningId.data, rounded(evening)),
+		calf: at('calf') === 'on' ? true : undefined,
 		// Of a hot joint it is asked; not answered counts as yes.
-		...(swelling.data === 'hot' ? { cannotStand: at('cannotStand') !== 'no' } : {})
-	};
+		cannotStand: swelling.data === 'hot' ? at('cannotStand') !== 'no' : undefined
+	});
 }
+
+const rounded = (n: number | undefined): number | undefined => (n === undefined ? undefined : Math.round(n));
+const toldOf = (id: string | undefined, pain: number | undefined): Block['evening'] =>
+	id === undefined || pain === undefined ? undefined : { id, pain };
 
 const LOST_ID = 'The form has lost its id; reload the page.';
 const isBlock = (b: Block | readonly FieldIssue[]): b is Block => 'region' in b;
@@ -85,14 +87,7 @@ export function parseMorning(
 	];
 	const id = uuid.safeParse(String(form.get('id') ?? ''));
 	if (!id.success) issues.push({ field: 'day', message: LOST_ID });
-	const eventId = uuid.safeParse(String(form.get('eventId') ?? ''));
-	const kind = form
-		.getAll('events')
-		.map(String)
-		.find((k) => k !== '');
-	const known = kind === undefined ? undefined : z.enum(EVENTS).safeParse(kind);
-	if (known !== undefined && (!known.success || !eventId.success))
-		issues.push({ field: 'events', message: `${kind} is not on the list.` });
+	const events = eventIn(form, issues);
 	const soreness = typedWhole('Muscle soreness', 0, 10).safeParse(String(form.get('soreness') ?? ''));
 	if (!soreness.success) issues.push({ field: 'soreness', message: soreness.error.issues[0]?.message ?? '' });
 	if (issues.length > 0 || !when.success || !id.success) return unparsed(issues);
@@ -102,9 +97,23 @@ export function parseMorning(
 			id: id.data,
 			day: when.data,
 			fever: form.get('fever') === 'on',
-			...(soreness.success && soreness.data !== undefined ? { soreness: soreness.data } : {}),
+			...present({ soreness: soreness.data }),
 			regions: blocks.filter(isBlock),
-			events: known?.success === true && eventId.success ? [{ id: eventId.data, kind: known.data }] : []
+			events
 		}
 	};
+}
+
+/** What happened, where something did: one of the list, with its id. */
+function eventIn(form: FormData, issues: FieldIssue[]): MorningInput['events'] {
+	const kind = form
+		.getAll('events')
+		.map(String)
+		.find((k) => k !== '');
+	if (kind === undefined) return [];
+	const known = z.enum(EVENTS).safeParse(kind);
+	const id = uuid.safeParse(String(form.get('eventId') ?? ''));
+	if (known.success && id.success) return [{ id: id.data, kind: known.data }];
+	issues.push({ field: 'events', message: `${kind} is not on the list.` });
+	return [];
 }

@@ -121,31 +121,53 @@ export function lineOf(file: string, path: readonly string[]): number {
 
 /** Where the value of a key, or the item of an index, begins inside the value at a position. */
 function childAt(file: string, from: number, key: string): number | null {
+	const start = past(/\s*/y, file, from);
+	if (file[start] === '[') return key === '0' ? start + 1 : itemAt(file, start, key);
+	return file[start] === '{' ? valueAt(file, start, key) : null;
+}
+
+/** Where what a sticky pattern finds at a position ends; the position itself where it finds nothing. */
+function past(pattern: RegExp, text: string, at: number): number {
+	pattern.lastIndex = at;
+	return pattern.test(text) ? pattern.lastIndex : at;
+}
+
+const OPENS = '{[';
+const CLOSES = '}]';
+
+/** Walks what stands at the first depth of a list or an object, strings as one piece, until `found` answers or it ends. */
+function firstDepth(
+	file: string,
+	start: number,
+	found: (at: number, end: number) => number | null
+): number | null {
 	let depth = 0;
-	let item = 0;
-	let i = from;
-	while (i < file.length && /\s/.test(file[i] as string)) i++;
-	const isList = file[i] === '[';
-	if (!isList && file[i] !== '{') return null;
-	if (isList && key === '0') return i + 1;
-	for (; i < file.length; i++) {
+	for (let i = start; i < file.length; i++) {
 		const c = file[i] as string;
-		if (c === '"') {
-			const end = stringEnd(file, i);
-			if (!isList && depth === 1 && file.slice(i + 1, end) === key) {
-				const colon = /^\s*:\s*/.exec(file.slice(end + 1));
-				if (colon !== null) return end + 1 + colon[0].length;
-			}
-			i = end;
-		} else if (c === '{' || c === '[') depth++;
-		else if (c === '}' || c === ']') {
-			if (--depth === 0) return null;
-		} else if (c === ',' && depth === 1 && isList && String(++item) === key) {
-			const gap = /^\s*/.exec(file.slice(i + 1));
-			return i + 1 + (gap?.[0].length ?? 0);
-		}
+		const end = c === '"' ? stringEnd(file, i) : i;
+		if (OPENS.includes(c)) depth++;
+		if (CLOSES.includes(c) && --depth === 0) return null;
+		const answer = depth === 1 ? found(i, end) : null;
+		if (answer !== null) return answer;
+		i = end;
 	}
 	return null;
+}
+
+/** Where the value of a key begins: a string that a colon follows. */
+const valueAt = (file: string, start: number, key: string): number | null =>
+	firstDepth(file, start, (at, end) => {
+		if (file[at] !== '"' || file.slice(at + 1, end) !== key) return null;
+		const value = past(/\s*:\s*/y, file, end + 1);
+		return value > end + 1 ? value : null;
+	});
+
+/** Where the item of an index begins: past as many commas. */
+function itemAt(file: string, start: number, key: string): number | null {
+	let item = 0;
+	return firstDepth(file, start, (at) =>
+		file[at] === ',' && String(++item) === key ? past(/\s*/y, file, at + 1) : null
+	);
 }
 
 function stringEnd(file: string, start: number): number {

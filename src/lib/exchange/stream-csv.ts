@@ -31,6 +31,22 @@ export function streamCsv(quantity: Recorded, stream: Stream): string {
 	return [`n,t_ms,${VALUE[quantity]},mark`, ...rows, ''].join('\r\n');
 }
 
+/** One row as a sample and its mark, after the sample before it; or what is wrong with it. */
+function rowRead(
+	row: readonly string[],
+	before: Sample | undefined
+): Result<{ readonly sample: Sample; readonly mark: Mark['kind'] | '' }, string> {
+	const [n = NaN, tMs = NaN, value = NaN] = row.slice(0, 3).map((c) => (c.trim() === '' ? NaN : Number(c)));
+	if (![n, tMs, value].every(Number.isFinite))
+		return refuse(`“${row.join(',').slice(0, 60)}” holds a word where a number should be.`);
+	if (before !== undefined && (n <= before.n || tMs <= before.tMs))
+		return refuse('The samples are not in order of their number and time.');
+	const mark = row[3]?.trim() ?? '';
+	return mark === '' || mark === 'pain' || mark === 'press'
+		? ok({ sample: { n, tMs, value }, mark })
+		: refuse(`“${mark.slice(0, 20)}” is no mark; pain, press or nothing.`);
+}
+
 export function streamFromCsv(
 	text: string
 ): Result<{ readonly quantity: Recorded; readonly stream: Stream }, CsvTrouble> {
@@ -55,26 +71,11 @@ export function streamFromCsv(
 	const samples: Sample[] = [];
 	const marks: Mark[] = [];
 	for (const [i, row] of rows.slice(1).entries()) {
-		const line = i + 2;
-		const [n, tMs, value] = row.slice(0, 3).map((c) => (c.trim() === '' ? NaN : Number(c)));
-		if (
-			n === undefined ||
-			tMs === undefined ||
-			value === undefined ||
-			![n, tMs, value].every(Number.isFinite)
-		)
-			return refuse({
-				line,
-				message: `“${row.join(',').slice(0, 60)}” holds a word where a number should be.`
-			});
-		const before = samples[samples.length - 1];
-		if (before !== undefined && (n <= before.n || tMs <= before.tMs))
-			return refuse({ line, message: 'The samples are not in order of their number and time.' });
-		const kind = row[3]?.trim() ?? '';
-		if (kind !== '' && kind !== 'pain' && kind !== 'press')
-			return refuse({ line, message: `“${kind.slice(0, 20)}” is no mark; pain, press or nothing.` });
-		samples.push({ n, tMs, value });
-		if (kind !== '') marks.push({ tMs, kind });
+		const read = rowRead(row, samples[samples.length - 1]);
+		if (!read.ok) return refuse({ line: i + 2, message: read.refusal });
+		const { sample, mark } = read.value;
+		samples.push(sample);
+		if (mark !== '') marks.push({ tMs: sample.tMs, kind: mark });
 	}
 	const [first, last] = [samples[0], samples[samples.length - 1]];
 	if (first === undefined || last === undefined || last.n === first.n)

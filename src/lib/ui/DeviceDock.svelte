@@ -67,21 +67,7 @@
 				await finish(got.stream(), got.quantity());
 				return;
 			}
-			const answer = await fetch(
-				`/devices/${device.id}/stream?${new URLSearchParams({ about: String(Math.round(about)), seed: String(seed), pace })}`,
-				{ signal: stop.signal }
-			);
-			if (!answer.ok || answer.body === null) throw new Error('refused');
-			const text = answer.body.pipeThrough(new TextDecoderStream()).getReader();
-			let rest = '';
-			for (;;) {
-				const { done, value } = await text.read();
-				if (done) break;
-				const lines = (rest + value).split('\n');
-				rest = lines.pop() ?? '';
-				for (const line of lines) said = got.take(line) ?? said;
-				show(got.stream(), got.last());
-			}
+			await readDevice(stop.signal, got);
 		} catch (e) {
 			if (device.id === 'phone' || device.id === 'phone-holds') said = (e as Error).message;
 			else if (!(e instanceof DOMException && e.name === 'AbortError'))
@@ -89,6 +75,25 @@
 		}
 		stop = undefined;
 		await finish(got.stream(), got.quantity());
+	}
+
+	/** Lines of a device as they come. */
+	async function readDevice(signal: AbortSignal, got: ReturnType<typeof gather>): Promise<void> {
+		const answer = await fetch(
+			`/devices/${device.id}/stream?${new URLSearchParams({ about: String(Math.round(about)), seed: String(seed), pace })}`,
+			{ signal }
+		);
+		if (!answer.ok || answer.body === null) throw new Error('refused');
+		const text = answer.body.pipeThrough(new TextDecoderStream()).getReader();
+		let rest = '';
+		for (;;) {
+			const { done, value } = await text.read();
+			if (done) return;
+			const lines = (rest + value).split('\n');
+			rest = lines.pop() ?? '';
+			for (const line of lines) said = got.take(line) ?? said;
+			show(got.stream(), got.last());
+		}
 	}
 
 	function show(stream: Stream, last: number | undefined): void {

@@ -5,14 +5,16 @@
 
 	interface Props {
 		readonly heads: readonly string[];
+		/** The heading where it is more than names. */
+		readonly head?: Snippet | undefined;
 		readonly children: Snippet;
 		readonly [key: string]: unknown;
 	}
-	let { heads, children, class: more = '', ...rest }: Props = $props();
+	let { heads, head: own, children, class: more = '', ...rest }: Props = $props();
 </script>
 
 <Table {...rest} border={false} class="plain text-ink dark:text-ink {more}">
-	{#if heads.length > 0}<thead
+	{#if own !== undefined}<thead>{@render own()}</thead>{:else if heads.length > 0}<thead
 			><tr
 				>{#each heads as head, i (i)}<th scope="col">{head}</th>{/each}</tr
 			></thead

@@ -91,22 +91,20 @@
 		const index =
 			sore === null
 				? sideShare(l, r)
-				: sore === 'left'
-					? limbSymmetry(l, r, spec.better)
-					: limbSymmetry(r, l, spec.better);
+				: limbSymmetry(...((sore === 'left' ? [l, r] : [r, l]) as [number, number]), spec.better);
 		if (index === undefined) return 'no index with a side at zero';
 		const met = symmetryRules(index)
 			.filter((x) => x.met)
 			.map((x) => `${x.least} %`);
-		const forward =
-			spec.id === 'reach'
-				? forwardReachDifference(
-						number(values[`${prefix('left')}.value`]) ?? 0,
-						number(values[`${prefix('right')}.value`]) ?? 0
-					)
-				: undefined;
-		return `${sore === null ? 'weaker of stronger' : `${sore} of the other`} ${index.toFixed(1)} %${met.length === 0 ? ', under 85' : `, reaches ${met.join(', ')}`}${forward === undefined ? '' : `; forward ${forward.cm} cm apart${forward.smith ? (forward.plisky ? ', flagged' : ', flagged by one source of two') : ''}`}`;
+		return `${sore === null ? 'weaker of stronger' : `${sore} of the other`} ${index.toFixed(1)} %${met.length === 0 ? ', under 85' : `, reaches ${met.join(', ')}`}${spec.id === 'reach' ? forwardText() : ''}`;
 	});
+	/** How far apart the sides reach forward, and which sources flag it. */
+	function forwardText(): string {
+		const reach = (s: Side): number => number(values[`${prefix(s)}.value`]) ?? 0;
+		const { cm, smith, plisky } = forwardReachDifference(reach('left'), reach('right'));
+		const flagged = plisky ? ', flagged' : ', flagged by one source of two';
+		return `; forward ${cm} cm apart${smith ? flagged : ''}`;
+	}
 	const refused = $derived(wrongUnder(wrong, `test.${spec.id}.`));
 	let running: { side: Side | null; from: number } | undefined = $state();
 	let shown = $state(0);

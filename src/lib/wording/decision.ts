@@ -245,17 +245,19 @@ export function changeText(change: ProposedChange): string {
 			const where = setupText(change.result.setup);
 			return `${stepTitle(change.result.step)}${where === '' ? '' : `, ${where}`}, ${doseText(change.result.dose)}`;
 		}
-		case 'dial': {
-			const length = lengthIn(change.result.setup);
-			if (length === null) return `${change.dial} to ${change.to}`;
-			const deg = length.unit === 'deg';
-			const from =
-				change.from === null ? '' : `${deg ? `${change.from}°` : inUnits(Number(change.from), 'cm')} `;
-			return length.of === 'thighDeg'
-				? `depth ${from}to ${length.value}° thigh`
-				: `${LENGTH_NAME[length.of]} ${from}to ${lengthValue(change.result.setup)}`;
-		}
+		case 'dial':
+			return dialText(change);
 	}
+}
+
+function dialText(change: ProposedChange): string {
+	const length = lengthIn(change.result.setup);
+	if (length === null) return `${change.dial} to ${change.to}`;
+	const deg = length.unit === 'deg';
+	const from = change.from === null ? '' : `${deg ? `${change.from}°` : inUnits(Number(change.from), 'cm')} `;
+	return length.of === 'thighDeg'
+		? `depth ${from}to ${length.value}° thigh`
+		: `${LENGTH_NAME[length.of]} ${from}to ${lengthValue(change.result.setup)}`;
 }
 
 const INPUT_NAME: Readonly<Record<string, string>> = {

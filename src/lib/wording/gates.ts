@@ -2,6 +2,7 @@
 import type { Clearance, Gate } from '#lib/core/exercise/family.ts';
 import type { GateState } from '#lib/core/fit/gate.ts';
 import { PURPOSE_NAME, TECHNIQUE_NAME } from './names.ts';
+import { where } from './parts.ts';
 import { stepTitle } from './steps.ts';
 import { FAULTS } from '#lib/catalogue/faults.ts';
 
@@ -28,9 +29,9 @@ export function gateAsks(gate: Gate): string {
 		case 'fault-free':
 			return `${stepTitle(gate.step)} free of “${faultName(gate.fault).toLowerCase()}”`;
 		case 'felt':
-			return `${gate.muscle === undefined ? 'the right muscle' : `the ${PURPOSE_NAME[gate.muscle]}`} felt in ${stepTitle(gate.step)}${gate.jointFree === true ? ', and nothing in a joint' : ''}`;
+			return feltAsks(gate);
 		case 'pain-at-most':
-			return `pain ${gate.most ?? 'no more than usual or safe'}${gate.most === undefined ? '' : ' at most'} in ${stepTitle(gate.step)}`;
+			return `pain ${gate.most === undefined ? 'no more than usual or safe' : `${gate.most} at most`} in ${stepTitle(gate.step)}`;
 		case 'any-of':
 			return gate.gates.map(gateAsks).join(', or ');
 		case 'confidence':
@@ -42,6 +43,11 @@ export function gateAsks(gate: Gate): string {
 		case 'technique':
 			return `the ${TECHNIQUE_NAME[gate.technique]} technique`;
 	}
+}
+
+function feltAsks({ muscle, step, jointFree }: Gate & { readonly kind: 'felt' }): string {
+	const what = muscle === undefined ? 'the right muscle' : `the ${PURPOSE_NAME[muscle]}`;
+	return `${what} felt in ${stepTitle(step)}${where(jointFree, ', and nothing in a joint')}`;
 }
 
 export const gateText = (g: GateState): string => `${gateAsks(g.gate)} (so far: ${g.shown})`;

@@ -3,6 +3,7 @@ import type { LadderPoint, Availability, TaskRange } from '../core/client/goal.t
 import type { GoalDistance } from '../core/fit/goal-distance.ts';
 import { AVAILABILITY_WORD } from './intake.ts';
 import { JOINT_NAME, sideBefore } from './names.ts';
+import { parts, where } from './parts.ts';
 import { stepTitle } from './steps.ts';
 import { cmText } from './units.ts';
 
@@ -19,29 +20,31 @@ export function distanceText(g: {
 	const what = `${title}${point.heightCm === undefined ? '' : `, ${cmText(point.heightCm)}`}${wanted}`;
 	if (d === null) return `${what}: that ladder is not solved here yet; by range:`;
 	if (d.reached) return `${what}: reached. Keep it.`;
-	const parts = [
-		d.edges === null
-			? 'nothing prescribed on the way yet'
-			: d.edges === 0
-				? 'on its step'
-				: `${d.edges} ${d.edges === 1 ? 'step' : 'steps'} up`,
-		...(d.dose !== null && d.dose.now !== null && !d.dose.met
-			? [`now ${d.dose.now.sets}×${d.dose.now.reps}`]
-			: []),
-		...(d.cmToGo !== null && d.cmToGo > 0 && d.heightNow !== null
-			? [
-					`${cmText(d.cmToGo)} to go: ${d.height === 'step' ? 'highest step' : 'lowest seat'} now ${cmText(d.heightNow)}`
-				]
-			: []),
-		...(d.short !== null
-			? [
-					`${sideBefore(d.short.axis, d.short.side)}${JOINT_NAME[d.short.axis]} ${Math.ceil(d.short.degrees)}° short`
-				]
-			: []),
-		...(d.verdict === 'unmeasured' ? ['a range is not measured'] : []),
-		...(d.verdict === 'fits' ? ['range and room are there'] : [])
-	];
-	return `${what}: ${parts.join('; ')}.`;
+	const left = parts(
+		stepsText(d.edges),
+		doseToGo(d),
+		heightToGo(d),
+		d.short === null
+			? ''
+			: `${sideBefore(d.short.axis, d.short.side)}${JOINT_NAME[d.short.axis]} ${Math.ceil(d.short.degrees)}° short`,
+		where(d.verdict === 'unmeasured', 'a range is not measured'),
+		where(d.verdict === 'fits', 'range and room are there')
+	);
+	return `${what}: ${left.join('; ')}.`;
+}
+
+function stepsText(edges: number | null): string {
+	if (edges === null) return 'nothing prescribed on the way yet';
+	return edges === 0 ? 'on its step' : `${edges} ${edges === 1 ? 'step' : 'steps'} up`;
+}
+
+const doseToGo = ({ dose }: GoalDistance): string =>
+	dose === null || dose.now === null || dose.met ? '' : `now ${dose.now.sets}×${dose.now.reps}`;
+
+function heightToGo({ cmToGo, heightNow, height }: GoalDistance): string {
+	if (cmToGo === null || cmToGo <= 0 || heightNow === null) return '';
+	const now = `${height === 'step' ? 'highest step' : 'lowest seat'} now ${cmText(heightNow)}`;
+	return `${cmText(cmToGo)} to go: ${now}`;
 }
 
 export function taskText(r: {

@@ -3,6 +3,7 @@ import type { Change } from '#lib/core/decision/input.ts';
 import type { Band } from '#lib/core/dose/band.ts';
 import type { Group } from '#lib/core/exercise/plan-order.ts';
 import type { Particulars } from '#lib/core/dose/particulars.ts';
+import { given, parts, where } from './parts.ts';
 
 export const ENDED_BY: Readonly<Record<Change['kind'], string>> = {
 	start: 'given anew',
@@ -33,24 +34,24 @@ export const WHERE_NAME: Readonly<Record<NonNullable<Particulars['where']>, stri
 
 /** "hold 5 s", "tempo 3-1-2-0", … in the order in which it is read out; the note apart. */
 export const particularsText = (p: Particulars): readonly string[] =>
-	[
-		p.band === undefined
-			? ''
-			: `${BAND_NAME[p.band]} band${p.bandName === undefined ? '' : ` (${p.bandName})`}`,
-		p.holdSec === undefined ? '' : `hold ${p.holdSec} s`,
-		p.tempo === undefined ? '' : `tempo ${p.tempo}`,
-		p.effortPct === undefined ? '' : `push ${p.effortPct} %`,
-		p.workSec === undefined ? '' : `work ${p.workSec} s`,
-		p.restSec === undefined ? '' : `rest ${p.restSec} s`,
-		p.effort === undefined ? '' : `effort ${p.effort} of 10`,
-		p.blockMin === undefined ? '' : `for ${p.blockMin} min`,
-		p.asNeeded === true ? 'when it is needed' : '',
-		p.daysPerWeek === undefined || p.asNeeded === true
-			? ''
-			: `${p.daysPerWeek} ${p.daysPerWeek === 1 ? 'day' : 'days'} a week`,
-		p.where === undefined ? '' : WHERE_NAME[p.where],
-		p.painPerSide === true ? 'pain asked for each side' : ''
-	].filter((x) => x !== '');
+	parts(
+		given(p.band, (band) => `${BAND_NAME[band]} band${given(p.bandName, (name) => ` (${name})`)}`),
+		given(p.holdSec, (s) => `hold ${s} s`),
+		given(p.tempo, (tempo) => `tempo ${tempo}`),
+		given(p.effortPct, (pct) => `push ${pct} %`),
+		given(p.workSec, (s) => `work ${s} s`),
+		given(p.restSec, (s) => `rest ${s} s`),
+		given(p.effort, (effort) => `effort ${effort} of 10`),
+		given(p.blockMin, (min) => `for ${min} min`),
+		where(p.asNeeded, 'when it is needed'),
+		given(daysOf(p), (days) => `${days} ${days === 1 ? 'day' : 'days'} a week`),
+		given(p.where, (place) => WHERE_NAME[place]),
+		where(p.painPerSide, 'pain asked for each side')
+	);
+
+/** Days a week; none of what is done when it is needed. */
+export const daysOf = (p: Particulars): number | undefined =>
+	p.asNeeded === true ? undefined : p.daysPerWeek;
 
 export const GROUP_NAME: Readonly<Record<Group, string>> = {
 	warmUp: 'Warm-up',

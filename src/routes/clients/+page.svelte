@@ -1,13 +1,14 @@
 <script lang="ts">
 	/** All clients by name: those who come, and those whose episode ended. */
 	import { enhance } from '$app/forms';
-	import { CLIENT_ORDERS, STATUSES } from '#lib/contract/episode-form.ts';
+	import { type CLIENT_ORDERS, STATUSES } from '#lib/contract/episode-form.ts';
 	import Act from '#lib/ui/Act.svelte';
 	import Choice from '#lib/ui/Choice.svelte';
 	import Field from '#lib/ui/Field.svelte';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import Rows from '#lib/ui/Rows.svelte';
 	import Said from '#lib/ui/Said.svelte';
+	import SortHead from '#lib/ui/SortHead.svelte';
 	import { onKeys } from '#lib/ui/keys.ts';
 	import { sending } from '#lib/ui/sending.ts';
 	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
@@ -33,10 +34,17 @@
 		o: () => links[at]?.click()
 	});
 	const last = $derived(Math.max(1, Math.ceil(data.found / data.size)));
-	const address = (page: number): string =>
-		`?${[`status=${data.status}`, `order=${data.order}`, `name=${encodeURIComponent(data.search)}`, `page=${page}`].join('&')}`;
+	const address = (page: number, order: string = data.order): string =>
+		`?${[`status=${data.status}`, `order=${order}`, `name=${encodeURIComponent(data.search)}`, `page=${page}`].join('&')}`;
 	const STATUS_WORD = { active: 'who come', archived: 'whose episode ended', all: 'everybody' } as const;
-	const ORDER_WORD = { name: 'by name', lately: 'by their last session' } as const;
+	const HEADS = [
+		['name', 'name'],
+		['', undefined],
+		['since', 'since'],
+		['last session', 'lately'],
+		['in use', 'use'],
+		['', undefined]
+	] as const satisfies readonly (readonly [string, (typeof CLIENT_ORDERS)[number] | undefined])[];
 </script>
 
 <svelte:head><title>Clients · Bolster</title></svelte:head>
@@ -66,13 +74,7 @@
 				onchange={again}
 				items={STATUSES.map((s) => ({ value: s, name: STATUS_WORD[s] }))}
 			/>
-			<Choice
-				name="order"
-				label="Order"
-				value={data.order}
-				onchange={again}
-				items={CLIENT_ORDERS.map((o) => ({ value: o, name: ORDER_WORD[o] }))}
-			/>
+			<input type="hidden" name="order" value={data.order} />
 			<div>
 				<label class="label block" for="find">Part of a name</label>
 				<input
@@ -93,7 +95,14 @@
 		</p>
 	{:else}
 		<p class="label">{data.found} {data.found === 1 ? 'client' : 'clients'}</p>
-		<Rows heads={['name', '', 'since', 'last session', 'in use', '']} aria-label="Clients">
+		<Rows heads={[]} aria-label="Clients">
+			{#snippet head()}<tr
+					>{#each HEADS as [name, order], i (i)}<SortHead
+							{name}
+							sorted={order === data.order && (order === 'name' ? 'asc' : 'desc')}
+							href={order === undefined ? undefined : address(1, order)}
+						/>{/each}</tr
+				>{/snippet}
 			{#each data.rows as c, i (c.clientId)}
 				<tr data-testid="client" class={c.status === 'active' ? '' : 'text-quiet'}>
 					<td class="align-top font-semibold"

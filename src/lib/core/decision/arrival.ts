@@ -136,58 +136,66 @@ const limbOf = (region: Region, all: readonly Region[]): readonly Region[] => {
 	return side === undefined ? [region] : [...new Set([region, ...all.filter((r) => sideOf(r) === side)])];
 };
 
+const pressureOf = ({ systolic, diastolic }: ArrivalInput): { systolic?: number; diastolic?: number } => ({
+	...(systolic === undefined ? {} : { systolic }),
+	...(diastolic === undefined ? {} : { diastolic })
+});
+
+const pressureReason = ({ systolic }: ArrivalInput): ArrivalReason => ({
+	code: 'pressure',
+	...(systolic === undefined ? {} : { value: systolic })
+});
+
+/** What closes the whole day. */
+function closingDay(input: ArrivalInput, raised: readonly Raised[]): ArrivalReason[] {
+	const isRaised = (...alarms: readonly Raised['alarm'][]): boolean =>
+		raised.some((r) => alarms.includes(r.alarm));
+	const out: ArrivalReason[] = [];
+	if (input.flag !== undefined) out.push({ code: 'flag', flag: input.flag });
+	if (input.fever === 'yes') out.push({ code: 'fever' });
+	if (isRaised('calf-swelling')) out.push({ code: 'calf' });
+	if (isRaised('emergency-after-fall', 'pain-after-fall')) out.push({ code: 'fall' });
+	if (isRaised('emergency-hot-joint')) out.push({ code: 'hot' });
+	if (!testGate(pressureOf(input)).allowed) out.push(pressureReason(input));
+	return out;
+}
+
+/** Regions a new swelling closes: those of its limb; all of them, where it is not said where. */
+function swollenRegions({ newSwelling, swollen, pains }: ArrivalInput): readonly Region[] {
+	if (newSwelling !== 'yes') return [];
+	const regions = pains.map((p) => p.region);
+	return swollen?.region === undefined ? regions : limbOf(swollen.region, regions);
+}
+
+const swellingReason = ({ swollen }: ArrivalInput): ArrivalReason => ({
+	code: swollen?.hot === 'yes' ? 'hot' : 'new-swelling',
+	...(swollen?.region === undefined ? {} : { region: swollen.region })
+});
+
+/** What makes the day lighter and closes nothing. */
+function lightening(input: ArrivalInput, closes: readonly Region[], easyOnly: boolean): ArrivalReason[] {
+	const out = input.pains
+		.filter((p) => !closes.includes(p.region) && (p.now ?? p.usual) - p.usual > LIGHTER_OVER)
+		.map(painReason);
+	if (input.fever === 'cold') out.push({ code: 'cold' });
+	if (easyOnly) out.push(pressureReason(input));
+	return out;
+}
+
 export function arrival(input: ArrivalInput): Arrival {
 	const regions = input.pains.map((p) => p.region);
 	const raised = alarms(input);
-	const pressure = {
-		...(input.systolic === undefined ? {} : { systolic: input.systolic }),
-		...(input.diastolic === undefined ? {} : { diastolic: input.diastolic })
-	};
-	const dayClosed: ArrivalReason[] = [
-		...(input.flag === undefined ? [] : [{ code: 'flag' as const, flag: input.flag }]),
-		...(input.fever === 'yes' ? [{ code: 'fever' as const }] : []),
-		...(raised.some((r) => r.alarm === 'calf-swelling') ? [{ code: 'calf' as const }] : []),
-		...(raised.some((r) => r.alarm === 'emergency-after-fall' || r.alarm === 'pain-after-fall')
-			? [{ code: 'fall' as const }]
-			: []),
-		...(raised.some((r) => r.alarm === 'emergency-hot-joint') ? [{ code: 'hot' as const }] : []),
-		...(testGate(pressure).allowed
-			? []
-			: [{ code: 'pressure' as const, ...(input.systolic === undefined ? {} : { value: input.systolic }) }])
-	];
-	const shown = { raised, easyOnly: !resistanceGate(pressure).allowed };
+	const dayClosed = closingDay(input, raised);
+	const shown = { raised, easyOnly: !resistanceGate(pressureOf(input)).allowed };
 	if (dayClosed.length > 0)
 		return { answer: 'not-today', closes: 'day', setsShare: 0, reasons: dayClosed, ...shown };
 	const ask = open(input);
 	const sore = input.pains.filter((p) => closesRegion(p.now, p.usual, p));
-	const swollenAt =
-		input.newSwelling === 'yes'
-			? input.swollen?.region === undefined
-				? regions
-				: limbOf(input.swollen.region, regions)
-			: [];
+	const swollenAt = swollenRegions(input);
 	const closes = [...new Set([...sore.map((p) => p.region), ...swollenAt])];
 	if (ask.length > 0) return { answer: 'ask', closes, setsShare: 0, reasons: ask, ...shown };
-	const why: ArrivalReason[] = [
-		...sore.map(painReason),
-		...(swollenAt.length === 0
-			? []
-			: [
-					{
-						code: (input.swollen?.hot === 'yes' ? 'hot' : 'new-swelling') as 'hot',
-						...(input.swollen?.region === undefined ? {} : { region: input.swollen.region })
-					}
-				])
-	];
-	const more: ArrivalReason[] = [
-		...input.pains
-			.filter((p) => !closes.includes(p.region) && (p.now ?? p.usual) - p.usual > LIGHTER_OVER)
-			.map(painReason),
-		...(input.fever === 'cold' ? [{ code: 'cold' as const }] : []),
-		...(shown.easyOnly
-			? [{ code: 'pressure' as const, ...(input.systolic === undefined ? {} : { value: input.systolic }) }]
-			: [])
-	];
+	const why = [...sore.map(painReason), ...(swollenAt.length === 0 ? [] : [swellingReason(input)])];
+	const more = lightening(input, closes, shown.easyOnly);
 	if (regions.every((r) => closes.includes(r)))
 		return { answer: 'not-today', closes, setsShare: 0, reasons: why, ...shown };
 	if (closes.length > 0 || more.length > 0)

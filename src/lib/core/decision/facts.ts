@@ -54,16 +54,14 @@ export function factsOf(input: DecideInput): Facts {
 	const all = byDate(input.changes.filter((c) => dayNumber(c.date) <= todayN));
 	const changes = all.filter((c) => !isRestart(c));
 	const lastChange = changes[changes.length - 1];
-	const restart = all.filter(isRestart).reduce((m, c) => Math.max(m, dayNumber(c.date)), -Infinity);
+	const restart = Math.max(-Infinity, ...all.filter(isRestart).map((c) => dayNumber(c.date)));
 	const since = sessions.filter((s) => isSince(s, lastChange));
 	const fresh = since.filter((s) => dayNumber(s.date) > restart);
 	const last = since[since.length - 1];
 	const counted = new Set(since);
 	const before = sessions.filter((s) => !counted.has(s));
-	const previous = before[before.length - 1];
 	// Older than the streak's window it no longer anchors anything.
-	const lastBefore =
-		previous !== undefined && todayN - dayNumber(previous.date) <= policy.streakDays ? previous : undefined;
+	const lastBefore = before.slice(-1).find((s) => todayN - dayNumber(s.date) <= policy.streakDays);
 	const judgedDay = last?.date ?? lastBefore?.date;
 	const intake = input.client.usual[region]?.intake;
 	const series = morningSeries(input.mornings, region, intake, policy.morningRule, input.today, judgedDay);

@@ -67,6 +67,25 @@ export function weeklyMedians(series: MorningSeries, n: number): readonly (numbe
 	});
 }
 
+/** The worse of the mornings that count: the one after the judged session, and the latest. */
+function worstMorning(
+	series: MorningSeries,
+	candidates: readonly (number | undefined)[],
+	usual: number,
+	policy: Policy,
+	todayN: number
+): { readonly kind?: MorningKind; readonly morning?: NonNullable<RegionState['morning']> } {
+	let worst: { kind: MorningKind; morning: NonNullable<RegionState['morning']> } | undefined;
+	for (const n of candidates) {
+		if (n === undefined || n > todayN) continue;
+		const kind = morningKind(series, n, usual, policy);
+		if (kind === undefined || (worst !== undefined && RANK[kind] <= RANK[worst.kind])) continue;
+		const value = series.valueAt(n) as number;
+		worst = { kind, morning: { day: n, value, swelling: swellingRank(series.at.get(n) as never) } };
+	}
+	return worst ?? {};
+}
+
 export function regionState(
 	series: MorningSeries,
 	sessions: readonly Session[],
@@ -75,39 +94,23 @@ export function regionState(
 	events: readonly RecordedEvent[],
 	todayN: number
 ): RegionState {
-	const reference = judged === undefined ? todayN : dayNumber(judged.date);
+	const [reference, next] = judged === undefined ? [todayN, undefined] : daysAfter(judged);
 	const usual = series.usualOn(reference).value;
-	const next = judged === undefined ? undefined : dayNumber(judged.date) + 1;
 	const latest = series.days[series.days.length - 1];
-	const candidates = [
-		next,
-		latest !== undefined && todayN - latest <= LATEST_COUNTS_DAYS && latest >= reference ? latest : undefined
-	];
-	let kind: MorningKind | undefined;
-	let morning: RegionState['morning'];
-	for (const n of candidates) {
-		if (n === undefined || n > todayN) continue;
-		const k = morningKind(series, n, usual, policy);
-		if (k === undefined || (kind !== undefined && RANK[k] <= RANK[kind])) continue;
-		kind = k;
-		morning = {
-			day: n,
-			value: series.valueAt(n) as number,
-			swelling: swellingRank(series.at.get(n) as never)
-		};
-	}
-	if (kind === 'up' && policy.morningRegressTwice && twiceInThree(series, sessions, policy))
-		kind = 'unsettled';
-	const explained = morning !== undefined && kind !== 'settled' && isExplained(events, morning.day);
-	if (explained && kind === 'unsettled') kind = 'up';
-	const medians = weeklyMedians(
+	const counts = latest !== undefined && todayN - latest <= LATEST_COUNTS_DAYS;
+	const worst = worstMorning(
 		series,
-		next !== undefined && series.valueAt(next) !== undefined ? next : reference
+		[next, counts && latest >= reference ? latest : undefined],
+		usual,
+		policy,
+		todayN
 	);
-	const flare = series.flares[series.flares.length - 1];
-	const open =
-		flare !== undefined && flare.open && latest !== undefined && todayN - latest <= LATEST_COUNTS_DAYS;
-	const flareDays = open ? (latest as number) - flare.from + 1 : 0;
+	const { morning } = worst;
+	const twice = worst.kind === 'up' && policy.morningRegressTwice && twiceInThree(series, sessions, policy);
+	const told = twice ? 'unsettled' : worst.kind;
+	const explained = morning !== undefined && told !== 'settled' && isExplained(events, morning.day);
+	const medians = weeklyMedians(series, settledOn(series, next) ?? reference);
+	const flareDays = counts ? openFlareDays(series, latest) : 0;
 	const base = {
 		usual,
 		explained,
@@ -116,10 +119,26 @@ export function regionState(
 		again: unsettledAgain(series, usual, policy, morning?.day),
 		...(morning ? { morning } : {})
 	};
-	if (open) return { ...base, kind: 'flare' };
-	if (kind === 'unsettled') return { ...base, kind };
-	if (isRising(medians, policy) && !explained) return { ...base, kind: 'rising' };
-	return { ...base, kind: kind ?? 'unknown' };
+	return { ...base, kind: flareDays > 0 ? 'flare' : shownAs(told, explained, isRising(medians, policy)) };
+}
+
+/** What is explained by an unusual day is no more than up, and no rise; a rise shows where nothing worse does. */
+function shownAs(told: MorningKind | undefined, explained: boolean, rising: boolean): RegionState['kind'] {
+	if (told === 'unsettled' && !explained) return 'unsettled';
+	if (rising && !explained) return 'rising';
+	return told === 'unsettled' ? 'up' : (told ?? 'unknown');
+}
+
+/** The next morning, once it is in. */
+const settledOn = (series: MorningSeries, next: number | undefined): number | undefined =>
+	next !== undefined && series.valueAt(next) !== undefined ? next : undefined;
+
+const daysAfter = ({ date }: Session): readonly [number, number] => [dayNumber(date), dayNumber(date) + 1];
+
+/** Days of the flare that is open, up to the latest morning; 0 where none is. */
+function openFlareDays({ flares }: MorningSeries, latest: number): number {
+	const flare = flares[flares.length - 1];
+	return flare !== undefined && flare.open ? latest - flare.from + 1 : 0;
 }
 
 /** The hold line met on the next mornings of at least two of the last three sessions. */

@@ -171,67 +171,42 @@ export function streakConditions(f: Facts): readonly Reason[] {
 	const oldest = sessions[sessions.length - 1];
 	const span = oldest === undefined ? 0 : f.todayN - dayNumber(oldest.date);
 	const observed = new Set(sessions.filter((s) => s.observed).map((s) => s.date)).size;
-	const out: Reason[] = sessions.flatMap((s) =>
-		PER_SESSION.map((judge) => ({ ...judge(f, s), day: s.date }))
-	);
-	out.push({
-		code: 'streak.days',
-		met: days >= f.policy.streak,
-		value: days,
-		threshold: f.policy.streak,
-		source: 'practice-setting'
-	});
-	out.push({
-		code: 'streak.recent',
-		met: span <= f.policy.streakDays,
-		value: span,
-		threshold: f.policy.streakDays,
-		source: 'practice-setting'
-	});
-	out.push({
-		code: 'observed',
-		met: observed >= f.policy.observedNeeded,
-		value: observed,
-		threshold: f.policy.observedNeeded,
-		source: 'practice-setting'
-	});
-	const days14 = gapDays(f, sessions);
-	out.push({
-		code: 'streak.away',
-		met: days14 < AWAY_DAYS,
-		value: days14,
-		threshold: AWAY_DAYS,
-		source: 'practice-setting'
-	});
+	const away = gapDays(f, sessions);
 	const recalled = new Set(sessions.filter((s) => nextMorning(f, s)?.recalled === true).map((s) => s.date))
 		.size;
-	out.push({
-		code: 'morning.recalled',
-		met: recalled <= RECALLED_ALLOWED,
-		value: recalled,
-		threshold: RECALLED_ALLOWED,
-		source: 'practice-setting'
+	const { streak, streakDays, observedNeeded } = f.policy;
+	const source = 'practice-setting';
+	return [
+		...sessions.flatMap((s) => PER_SESSION.map((judge) => ({ ...judge(f, s), day: s.date }))),
+		{ code: 'streak.days', met: days >= streak, value: days, threshold: streak, source },
+		{ code: 'streak.recent', met: span <= streakDays, value: span, threshold: streakDays, source },
+		{ code: 'observed', met: observed >= observedNeeded, value: observed, threshold: observedNeeded, source },
+		{ code: 'streak.away', met: away < AWAY_DAYS, value: away, threshold: AWAY_DAYS, source },
+		{
+			code: 'morning.recalled',
+			met: recalled <= RECALLED_ALLOWED,
+			value: recalled,
+			threshold: RECALLED_ALLOWED,
+			source
+		},
+		{
+			code: 'standing.known',
+			met: f.input.exercise.standing !== undefined,
+			value: f.input.exercise.standing?.verdict ?? null,
+			source
+		},
+		...masked(f)
+	];
+}
+
+/** While an injection or a painkiller works, pain says less than it did. */
+function masked(f: Facts): readonly Reason[] {
+	return (f.input.events ?? []).flatMap(({ kind, date }): readonly Reason[] => {
+		if (kind !== 'injection' && kind !== 'painkiller') return [];
+		const age = f.todayN - dayNumber(date);
+		const threshold = kind === 'injection' ? INJECTION_DAYS : PAINKILLER_DAYS;
+		return age >= 0 && age < threshold
+			? [{ code: `event.${kind}`, met: false, value: age, threshold, source: 'practice-setting', day: date }]
+			: [];
 	});
-	out.push({
-		code: 'standing.known',
-		met: f.input.exercise.standing !== undefined,
-		value: f.input.exercise.standing?.verdict ?? null,
-		source: 'practice-setting'
-	});
-	for (const e of f.input.events ?? []) {
-		const age = f.todayN - dayNumber(e.date);
-		const { kind } = e;
-		if (kind !== 'injection' && kind !== 'painkiller') continue;
-		const window = kind === 'injection' ? INJECTION_DAYS : PAINKILLER_DAYS;
-		if (age >= 0 && age < window)
-			out.push({
-				code: `event.${kind}`,
-				met: false,
-				value: age,
-				threshold: window,
-				source: 'practice-setting',
-				day: e.date
-			});
-	}
-	return out;
 }

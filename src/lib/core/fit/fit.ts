@@ -126,19 +126,10 @@ function fitOne(step: Step, ctx: FitContext, once?: Once): StepFit {
 	const asks = asksOf(step, ctx, nominal);
 	const close = shortages(step, ctx, asks);
 	const over = close.length === 0 ? close : close.filter((l) => l.short > 1e-6);
-	const unmeasured: { axis: Axis; side: Side; reason: 'missing' | 'stale' }[] = [];
-	const assumed: Axis[] = [];
-	for (const { limit: l } of asks) {
-		if (l.kind !== 'unknown') continue;
-		if (isMainAxis(l.axis)) unmeasured.push({ axis: l.axis, side: l.side, reason: l.reason });
-		else if (!assumed.includes(l.axis)) assumed.push(l.axis);
-	}
+	const { unmeasured, assumed } = notKnown(asks);
 	const seen = seenDoing(step, ctx);
 	const withheld = withheldFrom(step, ctx);
-	const eased =
-		ctx.eased === undefined || ctx.eased.length === 0
-			? NOT_EASED
-			: ctx.eased.filter((e) => carries(e.tag, step, ctx));
+	const eased = easedIn(step, ctx);
 	const missing = missingFor(step, ctx);
 	const positions = positionsFor(step, ctx);
 	const demand = whole(nominal);
@@ -170,26 +161,54 @@ function fitOne(step: Step, ctx: FitContext, once?: Once): StepFit {
 		return answer('blocked', close, null, null, null);
 	const protocolShort = over.some((l) => l.by === 'protocol');
 	if (seen !== null && !protocolShort) return answer('fits', close, null, null, null);
-	const measure = unmeasured.length === 0 ? [] : [...new Set(unmeasured.map((u) => u.axis))];
+	const measure = toMeasure(unmeasured);
 	// A balance no technique can hold (hips too far behind) is no range question: it blocks like a range that is short.
 	if (over.length === 0 && nominal.stands)
 		return measure.length > 0
 			? answer('unmeasured', close, { measure }, null, null)
 			: answer(close.length > 0 ? 'watch' : 'fits', close, null, null, null);
 	const found = solveSetup(step, ctx, limits, once);
-	const worst = over[0];
-	const unlock =
-		worst === undefined ? null : { axis: worst.axis, side: worst.side, toDeg: worst.limit + worst.short };
-	const solved = found === null ? null : askedBy(step, ctx, found, boundsOf(step, ctx, limits));
-	// A length can answer for its own ranges only: where another is short (toes, hip back), no depth helps.
-	const helps =
-		found !== null &&
-		solved !== null &&
-		solved.stands &&
-		shortages(step, ctx, asksOf(step, ctx, solved)).every((l) => l.short <= 1e-5);
-	if (!helps) return answer('blocked', over, unlock, null, null);
+	const solved =
+		found === null ? null : helping(step, ctx, askedBy(step, ctx, found, boundsOf(step, ctx, limits)));
+	if (solved === null) return answer('blocked', over, unlockOf(over), null, null);
 	if (measure.length > 0) return answer('unmeasured', over, { measure }, null, null);
-	return answer('set-up', over, unlock, found, whole(solved));
+	return answer('set-up', over, unlockOf(over), found, whole(solved));
+}
+
+/** A length can answer for its own ranges only: where another is short (toes, hip back), no depth helps. */
+function helping<A extends ReturnType<typeof askedBy>>(step: Step, ctx: FitContext, solved: A): A | null {
+	const fine = shortages(step, ctx, asksOf(step, ctx, solved)).every((l) => l.short <= 1e-5);
+	return solved.stands && fine ? solved : null;
+}
+
+const toMeasure = (unmeasured: StepFit['unmeasured']): readonly Axis[] =>
+	unmeasured.length === 0 ? [] : [...new Set(unmeasured.map((u) => u.axis))];
+
+/** What was not measured: of the main axes it is asked for, of the others the usual range is assumed. */
+function notKnown(asks: ReturnType<typeof asksOf>): {
+	readonly unmeasured: StepFit['unmeasured'];
+	readonly assumed: readonly Axis[];
+} {
+	const unmeasured: { axis: Axis; side: Side; reason: 'missing' | 'stale' }[] = [];
+	const assumed: Axis[] = [];
+	for (const { limit: l } of asks) {
+		if (l.kind !== 'unknown') continue;
+		if (isMainAxis(l.axis)) unmeasured.push({ axis: l.axis, side: l.side, reason: l.reason });
+		else if (!assumed.includes(l.axis)) assumed.push(l.axis);
+	}
+	return { unmeasured, assumed };
+}
+
+const easedIn = (step: Step, ctx: FitContext): StepFit['eased'] =>
+	ctx.eased === undefined || ctx.eased.length === 0
+		? NOT_EASED
+		: ctx.eased.filter((e) => carries(e.tag, step, ctx));
+
+/** The range that would open it: of what is short, the shortest of all stands first. */
+function unlockOf([worst]: readonly Limiting[]): StepFit['unlock'] {
+	return worst === undefined
+		? null
+		: { axis: worst.axis, side: worst.side, toDeg: worst.limit + worst.short };
 }
 
 /**

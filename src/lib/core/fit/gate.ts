@@ -122,65 +122,81 @@ function painAtMost(gate: Gate & { readonly kind: 'pain-at-most' }, on: readonly
 	return { gate, met: last.pain <= most, shown: `${last.pain}, at most ${most}` };
 }
 
+function mastered(gate: Of<'mastered'>, on: readonly Shown[], facts: GateFacts): GateState {
+	const target = facts.targetOf?.(gate.step);
+	return target === undefined
+		? { gate, met: false, shown: NOT_YET }
+		: cleanReps(gate, on, target.sets, target.reps);
+}
+
+function easyReps(gate: Of<'easy-reps'>, on: readonly Shown[]): GateState {
+	const isEasy = (s: Shown): boolean => s.effortMax !== undefined && s.effortMax <= gate.effortMax;
+	const met = on.some((s) => isEasy(s) && s.cleanReps.some((r) => r >= gate.reps));
+	return { gate, met, shown: on.length === 0 ? NOT_YET : `best set ${best(on)}` };
+}
+
+function faultFree(gate: Of<'fault-free'>, on: readonly Shown[]): GateState {
+	const last = on.filter((s) => s.faults !== undefined).pop();
+	if (last === undefined) return { gate, met: false, shown: 'form not watched yet' };
+	const share = last.faults?.[gate.fault] ?? 0;
+	return share < FAULT_FREE
+		? { gate, met: true, shown: 'free of it' }
+		: { gate, met: false, shown: `seen in ${Math.round(100 * share)} % of sets` };
+}
+
+function confident(gate: Of<'confidence'>, on: readonly Shown[]): GateState {
+	const told = on.filter((s) => s.confidence !== undefined).pop()?.confidence;
+	return told === undefined
+		? { gate, met: false, shown: 'not asked yet' }
+		: { gate, met: told >= gate.least, shown: `${told} of 10` };
+}
+
+function clearance(gate: Of<'clearance'>, facts: GateFacts): GateState {
+	const met = facts.clearances?.includes(gate.what) === true;
+	return { gate, met, shown: met ? 'cleared' : 'not cleared' };
+}
+
+type Of<K extends Gate['kind']> = Gate & { readonly kind: K };
+type OfStep = Exclude<Gate, { readonly kind: 'any-of' | 'technique' | 'clearance' | 'stage' }>;
+
 export function gateState(gate: Gate, shown: readonly Shown[], facts: GateFacts = {}): GateState {
-	if (gate.kind === 'any-of') return anyOf(gate, shown, facts);
-	if (gate.kind === 'technique')
-		return { gate, met: facts.technique === gate.technique, shown: facts.technique ?? 'ordinary rise' };
-	if (gate.kind === 'clearance') {
-		const met = facts.clearances?.includes(gate.what) === true;
-		return { gate, met, shown: met ? 'cleared' : 'not cleared' };
+	switch (gate.kind) {
+		case 'any-of':
+			return anyOf(gate, shown, facts);
+		case 'technique':
+			return { gate, met: facts.technique === gate.technique, shown: facts.technique ?? 'ordinary rise' };
+		case 'clearance':
+			return clearance(gate, facts);
+		case 'stage':
+			// Judged with the course; a stage by itself is not met.
+			return { gate, met: false, shown: NOT_YET };
+		default:
+			return shownOn(gate, shown, facts);
 	}
-	// Judged with the course; a stage by itself is not met.
-	if (gate.kind === 'stage') return { gate, met: false, shown: NOT_YET };
+}
+
+/** Gates that ask what was shown on a step: by the treated side, but where both are compared. */
+function shownOn(gate: OfStep, shown: readonly Shown[], facts: GateFacts): GateState {
 	const all = shown.filter((s) => s.step === gate.step);
 	const on = all.filter((s) => s.untreated !== true);
 	switch (gate.kind) {
 		case 'clean-reps':
 			return cleanReps(gate, on, gate.sets, gate.reps);
-		case 'mastered': {
-			const target = facts.targetOf?.(gate.step);
-			return target === undefined
-				? { gate, met: false, shown: NOT_YET }
-				: cleanReps(gate, on, target.sets, target.reps);
-		}
-		case 'easy-reps': {
-			const met = on.some(
-				(s) =>
-					s.effortMax !== undefined &&
-					s.effortMax <= gate.effortMax &&
-					s.cleanReps.some((r) => r >= gate.reps)
-			);
-			return { gate, met, shown: on.length === 0 ? NOT_YET : `best set ${best(on)}` };
-		}
+		case 'mastered':
+			return mastered(gate, on, facts);
+		case 'easy-reps':
+			return easyReps(gate, on);
 		case 'held':
 			return held(gate, all);
 		case 'sides-within':
 			return sidesWithin(gate, all);
-		case 'fault-free': {
-			const last = on.filter((s) => s.faults !== undefined).pop();
-			const share = last?.faults?.[gate.fault] ?? 0;
-			return {
-				gate,
-				met: last !== undefined && share < FAULT_FREE,
-				shown:
-					last === undefined
-						? 'form not watched yet'
-						: share < FAULT_FREE
-							? 'free of it'
-							: `seen in ${Math.round(100 * share)} % of sets`
-			};
-		}
+		case 'fault-free':
+			return faultFree(gate, on);
 		case 'felt':
 			return feltIn(gate, on);
 		case 'pain-at-most':
 			return painAtMost(gate, on);
-		case 'confidence': {
-			const last = on.filter((s) => s.confidence !== undefined).pop();
-			return {
-				gate,
-				met: (last?.confidence ?? -1) >= gate.least,
-				shown: last?.confidence === undefined ? 'not asked yet' : `${last.confidence} of 10`
-			};
-		}
+		case 'confidence':
+			return confident(gate, on);
 	}
 }

@@ -49,6 +49,20 @@ function doseOf({ sets, reps }: LadderPoint, now: Dose | null): GoalDistance['do
 	return { wanted, now, met: now !== null && now.sets >= wanted.sets && now.reps >= wanted.reps };
 }
 
+/** The height that can be done now, cm: the lowest seat, or the highest step. */
+function heightReached(wanted: Step, height: 'seat' | 'step' | null, ctx: FitContext): number | null {
+	if (height === null) return null;
+	return height === 'seat'
+		? (asFarAsHolds(wanted, ctx, bothLimits(wanted, ctx))?.seatCm ?? null)
+		: floored(reachOf(wanted, ctx)?.value);
+}
+
+/** How far it is from there to the goal's height, cm: a seat goes down to it, a step up. */
+function toGo(height: 'seat' | 'step' | null, now: number | null, goal: number | undefined): number | null {
+	if (now === null || goal === undefined) return null;
+	return Math.max(0, height === 'seat' ? now - goal : goal - now);
+}
+
 /** Undefined when the family does not know the step. `current` is the step prescribed on that ladder, and its dose. */
 export function goalDistance(
 	family: ExerciseFamily,
@@ -61,19 +75,8 @@ export function goalDistance(
 	const wanted = stepAt(step, point.heightCm);
 	const fit = fitStep(wanted, ctx);
 	const height = point.heightCm === undefined ? null : takesHeight(step);
-	const heightNow =
-		height === 'seat'
-			? (asFarAsHolds(wanted, ctx, bothLimits(wanted, ctx))?.seatCm ?? null)
-			: height === 'step'
-				? floored(reachOf(wanted, ctx)?.value)
-				: null;
+	const heightNow = heightReached(wanted, height, ctx);
 	const open = fit.verdict === 'fits' || fit.verdict === 'watch';
-	const cmToGo =
-		heightNow === null || point.heightCm === undefined
-			? null
-			: open
-				? 0
-				: Math.max(0, height === 'seat' ? heightNow - point.heightCm : point.heightCm - heightNow);
 	const worst = fit.limiting.find((l) => l.short > 0);
 	const edges = current === undefined ? null : pathLength(family, current.step, point.step);
 	const dose = doseOf(point, edges === 0 && current !== undefined ? current.dose : null);
@@ -81,7 +84,7 @@ export function goalDistance(
 		edges,
 		height,
 		heightNow,
-		cmToGo,
+		cmToGo: open && heightNow !== null ? 0 : toGo(height, heightNow, point.heightCm),
 		short: worst === undefined ? null : { axis: worst.axis, side: worst.side, degrees: worst.short },
 		dose,
 		verdict: fit.verdict,

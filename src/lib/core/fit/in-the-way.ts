@@ -35,27 +35,26 @@ function meets(w: Withheld, step: Step, ctx: FitContext): boolean {
 	return w.tag !== 'side-lying' || w.side === undefined || (liesOn(step, ctx) ?? w.side) === w.side;
 }
 
-/** What a protocol's weight and load leave: no weight, part of it on both feet, no more than so many kilograms. */
+/** What a protocol's weight leaves: none of it, or part of it on both feet. */
 function weightWithheld(
 	step: Step,
-	{ noWeight = [], partialWeight = [], highestLoadKg, side }: FitContext
+	{ noWeight = NOBODY, partialWeight = NOBODY, side }: FitContext
 ): readonly Withheld[] {
-	const out: Withheld[] = [];
 	const stands = step.tags.includes('one-leg');
+	const free = step.tags.includes('no-weight');
 	// In standing, a leg without weight may move while the other carries.
 	const moves = side !== undefined && noWeight.includes(side) && noWeight.length === 1;
-	if (noWeight.length > 0 && (!step.tags.includes('no-weight') || (stands && !moves)))
-		out.push({ tag: 'no-weight', because: PROTOCOL });
-	else if (
-		partialWeight.length > 0 &&
-		(stands || step.tags.includes('impact') || step.posture.load !== undefined) &&
-		!step.tags.includes('no-weight')
-	)
-		out.push({ tag: 'no-weight', because: PROTOCOL });
-	if (highestLoadKg !== undefined && (step.posture.load?.kg ?? 0) > highestLoadKg)
-		out.push({ tag: 'over-load', because: PROTOCOL });
-	return out;
+	const asksNone = noWeight.length > 0 && (!free || (stands && !moves));
+	const heavy = stands || step.tags.includes('impact') || step.posture.load !== undefined;
+	const asksPart = partialWeight.length > 0 && heavy && !free;
+	return asksNone || asksPart ? [{ tag: 'no-weight', because: PROTOCOL }] : NONE;
 }
+
+const NOBODY: readonly Side[] = [];
+
+/** More than the protocol lets anybody hold. */
+const loadWithheld = ({ posture }: Step, { highestLoadKg = Infinity }: FitContext): readonly Withheld[] =>
+	(posture.load?.kg ?? 0) > highestLoadKg ? [{ tag: 'over-load', because: PROTOCOL }] : NONE;
 
 export function withheldFrom(step: Step, ctx: FitContext): readonly Withheld[] {
 	const tags =
@@ -65,7 +64,7 @@ export function withheldFrom(step: Step, ctx: FitContext): readonly Withheld[] {
 	const weight =
 		ctx.noWeight === undefined && ctx.partialWeight === undefined && ctx.highestLoadKg === undefined
 			? NONE
-			: weightWithheld(step, ctx);
+			: [...weightWithheld(step, ctx), ...loadWithheld(step, ctx)];
 	return weight.length === 0 ? tags : [...tags, ...weight];
 }
 

@@ -71,34 +71,49 @@ export function derived(
 	x: Extras,
 	who: TestPerson
 ): Readonly<Record<string, number>> {
-	const out: Record<string, number> = {};
-	const put = (name: string, n: number | undefined): void =>
-		void (n !== undefined && Number.isFinite(n) && (out[name] = n));
-	const has = (...names: string[]): boolean => names.every((n) => x[n] !== undefined);
-	const at = (n: string): number => x[n] as number;
-	if (spec.id === 'walk-40m') put('speed', 40 / value);
-	if (spec.id === 'gait-4m') put('speed', 4 / value);
-	if (spec.id === 'sit-to-stand-5x') put('points', chairPoints(value));
-	if (spec.id === 'gait-4m') put('points', gaitPoints(value));
-	if (spec.id === 'four-stage-balance' && has('sideBySide', 'semiTandem'))
-		put('points', balancePoints(at('sideBySide'), at('semiTandem'), value));
-	if (spec.id === 'stair-climb' && has('steps', 'riseCm', 'upSec'))
-		put('power', stairPower(who.massKg, (at('steps') * at('riseCm')) / 100, at('upSec')));
-	if (spec.id === 'six-minute-walk') {
-		const p = predictedWalk(who);
-		put('predicted', p?.metres);
-		put('overLowerLimit', p === undefined ? undefined : value - p.lowerLimit);
-		put('percentOfPredicted', p === undefined ? undefined : (100 * value) / p.metres);
-	}
-	if (spec.unit === 'N') {
-		put('bodyWeightPercent', (100 * value) / (who.massKg * G));
-		if (has('leverCm')) put('torque', (value * at('leverCm')) / 100);
-		if (has('leverCm')) put('torquePerKg', (value * at('leverCm')) / 100 / who.massKg);
-	}
-	if (spec.id === 'reach' && has('posteromedial', 'posterolateral', 'limbCm'))
-		put('composite', reachComposite(value, at('posteromedial'), at('posterolateral'), at('limbCm')));
-	return out;
+	// NaN, where a number it is made of was not given, follows through.
+	const of = (name: string): number => x[name] ?? NaN;
+	const all = {
+		...DERIVED[spec.id]?.(value, of, who),
+		...(spec.unit === 'N' ? ofForce(value, of, who) : {})
+	};
+	return Object.fromEntries(Object.entries(all).filter(([, n]) => Number.isFinite(n)));
 }
+
+type Derive = (value: number, of: (name: string) => number, who: TestPerson) => Record<string, number>;
+
+/** Of a push or a pull: against the body's weight, and about the joint where the lever was measured. */
+const ofForce: Derive = (value, of, who) => ({
+	bodyWeightPercent: (100 * value) / (who.massKg * G),
+	torque: (value * of('leverCm')) / 100,
+	torquePerKg: (value * of('leverCm')) / 100 / who.massKg
+});
+
+const DERIVED: Readonly<Record<string, Derive>> = {
+	'walk-40m': (value) => ({ speed: 40 / value }),
+	'gait-4m': (value) => ({ speed: 4 / value, points: gaitPoints(value) }),
+	'sit-to-stand-5x': (value) => ({ points: chairPoints(value) }),
+	'four-stage-balance': (value, of) => {
+		const [first, second] = [of('sideBySide'), of('semiTandem')];
+		return { points: Number.isNaN(first + second) ? NaN : balancePoints(first, second, value) };
+	},
+	'stair-climb': (_, of, who) => ({
+		power: stairPower(who.massKg, (of('steps') * of('riseCm')) / 100, of('upSec'))
+	}),
+	'six-minute-walk': (value, _, who) => {
+		const p = predictedWalk(who);
+		return p === undefined
+			? {}
+			: {
+					predicted: p.metres,
+					overLowerLimit: value - p.lowerLimit,
+					percentOfPredicted: (100 * value) / p.metres
+				};
+	},
+	reach: (value, of) => ({
+		composite: reachComposite(value, of('posteromedial'), of('posterolateral'), of('limbCm'))
+	})
+};
 
 export interface Judged {
 	readonly test: string;

@@ -88,6 +88,16 @@ const BEYOND: Readonly<Record<Beyond, (value: number, cut: number) => boolean>> 
 	'>=': (v, c) => v >= c
 };
 
+function inBand(value: number, low: number, high: number, better: 'higher' | 'lower'): string {
+	if (value >= low && value <= high) return 'average';
+	return value > high === (better === 'higher') ? 'above-average' : 'below-average';
+}
+
+function byMean(value: number, mean: number, better: 'higher' | 'lower'): string {
+	if (value === mean) return 'at-the-mean';
+	return value > mean === (better === 'higher') ? 'better-than-the-mean' : 'worse-than-the-mean';
+}
+
 /** Reads one norm. `value` undefined: the derived value could not be worked out. */
 export function readNorm(norm: Norm, value: number | undefined, person: Person): Reading {
 	const about = {
@@ -106,30 +116,11 @@ export function readNorm(norm: Norm, value: number | undefined, person: Person):
 		}
 		case 'band': {
 			const [low, high] = found.cell as readonly [number, number];
-			const place = value < low ? 'under' : value > high ? 'over' : 'within';
-			return {
-				...about,
-				class:
-					place === 'within'
-						? 'average'
-						: (place === 'over') === (norm.better === 'higher')
-							? 'above-average'
-							: 'below-average',
-				against: [low, high]
-			};
+			return { ...about, class: inBand(value, low, high, norm.better), against: [low, high] };
 		}
 		case 'mean': {
 			const { mean } = found.cell as { mean: number };
-			return {
-				...about,
-				class:
-					value === mean
-						? 'at-the-mean'
-						: value > mean === (norm.better === 'higher')
-							? 'better-than-the-mean'
-							: 'worse-than-the-mean',
-				against: mean
-			};
+			return { ...about, class: byMean(value, mean, norm.better), against: mean };
 		}
 		case 'bands': {
 			const band = norm.bands.find((b) => (norm.inclusive ? value <= b.upTo : value < b.upTo));

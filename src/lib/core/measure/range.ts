@@ -30,31 +30,39 @@ export interface RangeBounds {
 /** Radians of the largest angle: a broken number this small is hardly a range in degrees. */
 const RADIANS = Math.PI;
 
+/** What is wrong with one of its angles by itself. */
+function unlikely(
+	{ name, possible: [low, high] }: RangeBounds,
+	field: (typeof RANGE_FIELDS)[number],
+	v: number | undefined
+): Refusal | undefined {
+	if (v === undefined) return undefined;
+	if (!(v >= low && v <= high))
+		return {
+			reason: 'impossible-angle',
+			field,
+			message: `${name} ${field} of ${v}° is outside what a joint does (${low} to ${high}°).`
+		};
+	if (looksLikeRadians(v, high))
+		return {
+			reason: 'wrong-unit',
+			field,
+			message: `${name} ${field} of ${v}: give degrees. If this is radians it is ${Math.round((v * 180) / Math.PI)}°.`
+		};
+	return undefined;
+}
+
 /**
  * Completes a range: a missing onset means no pain up to the tolerable end; a missing tolerable means up to the end. At least one
  * of the three is needed.
  * @example measuredRange({ name: 'Knee bend', possible: [0, 165] }, { onset: 80, end: 120 }) → painFree 80, tolerable 120, end 120
  */
-export function measuredRange(
-	{ name, possible: [low, high] }: RangeBounds,
-	input: RangeInput
-): Result<MeasuredRange, Refusal> {
+export function measuredRange(bounds: RangeBounds, input: RangeInput): Result<MeasuredRange, Refusal> {
 	for (const field of RANGE_FIELDS) {
-		const v = input[field];
-		if (v === undefined) continue;
-		if (!(v >= low && v <= high))
-			return refuse({
-				reason: 'impossible-angle',
-				field,
-				message: `${name} ${field} of ${v}° is outside what a joint does (${low} to ${high}°).`
-			});
-		if (looksLikeRadians(v, high))
-			return refuse({
-				reason: 'wrong-unit',
-				field,
-				message: `${name} ${field} of ${v}: give degrees. If this is radians it is ${Math.round((v * 180) / Math.PI)}°.`
-			});
+		const wrong = unlikely(bounds, field, input[field]);
+		if (wrong !== undefined) return refuse(wrong);
 	}
+	const { name } = bounds;
 	const pain = input.pain ?? 0;
 	if (!(pain >= 0 && pain <= 10))
 		return refuse({ reason: 'pain-scale', field: 'pain', message: `Pain is 0 to 10; ${pain} is not.` });

@@ -30,41 +30,52 @@ export function validateFamily(family: ExerciseFamily, known: Known): readonly C
 	for (const s of family.steps)
 		if (known.elsewhere?.has(s.id) === true)
 			say(`${family.id}/${s.id}`, 'another family has a step of this id; rename one');
-	const faultIds = new Set(family.faults.map((f) => f.id));
-	for (const step of family.steps) {
-		const place = `${family.id}/${step.id}`;
-		for (const message of edgeFaults(step, byId)) say(place, message);
-		if (step.easier !== null && !byId.has(step.easier))
-			say(place, `easier step ${step.easier} does not exist`);
-		for (const message of backFaults(step, family, anywhere)) say(place, message);
-		for (const gate of step.gates)
-			for (const message of gateFaults(gate, step, anywhere)) say(place, message);
-		for (const f of step.faults) if (!faultIds.has(f)) say(place, `fault ${f} is not one of the family's`);
-		for (const s of step.sources)
-			if (!known.sources.has(s))
-				say(
-					place,
-					`source ${s} is not known; name ${known.sources.size <= 3 ? [...known.sources].join(' or ') : 'one of docs/sources.md'}`
-				);
-		if (step.sources.length === 0) say(place, 'no source; name one or say common-practice');
-		if (step.cues !== undefined && (step.cues.length < 2 || step.cues.length > 3))
-			say(place, `${step.cues.length} cues; a card carries two or three essentials`);
-		for (const message of movementOf(step.posture).faults(step.posture)) say(place, message);
-		for (const message of choiceFaults(step, (p) => movementOf(p).faults(p))) say(place, message);
-		if (step.drawn !== undefined)
-			for (const pose of [step.drawn.from, step.drawn.to])
-				for (const message of poseFaults(pose)) say(place, message);
-		if (
-			step.retired !== undefined &&
-			step.retired.replacedBy !== null &&
-			!anywhere.has(step.retired.replacedBy)
-		)
-			say(place, `replaced by ${step.retired.replacedBy}, which does not exist`);
-	}
+	for (const step of family.steps)
+		for (const message of stepFaults(step, family, byId, anywhere, known))
+			say(`${family.id}/${step.id}`, message);
 	for (const loop of loops(family))
 		say(`${family.id}/${loop}`, 'the ladder loops back to this step; drop an edge');
 	return faults;
 }
+
+/** Everything that is wrong with one step. */
+function stepFaults(
+	step: Step,
+	family: ExerciseFamily,
+	byId: ReadonlyMap<string, Step>,
+	anywhere: ReadonlyMap<string, Step>,
+	known: Known
+): readonly string[] {
+	const { cues, drawn, retired } = step;
+	const replacement = retired?.replacedBy ?? null;
+	const unless = (fine: boolean, message: string): readonly string[] => (fine ? [] : [message]);
+	return [
+		...edgeFaults(step, byId),
+		...unless(step.easier === null || byId.has(step.easier), `easier step ${step.easier} does not exist`),
+		...backFaults(step, family, anywhere),
+		...step.gates.flatMap((gate) => gateFaults(gate, step, anywhere)),
+		...step.faults
+			.filter((f) => !family.faults.some(({ id }) => id === f))
+			.map((f) => `fault ${f} is not one of the family's`),
+		...step.sources.filter((s) => !known.sources.has(s)).map((s) => unknownSource(s, known)),
+		...unless(step.sources.length > 0, 'no source; name one or say common-practice'),
+		...unless(
+			cues === undefined || cues.length === 2 || cues.length === 3,
+			`${cues?.length} cues; a card carries two or three essentials`
+		),
+		...movementOf(step.posture).faults(step.posture),
+		...choiceFaults(step, (p) => movementOf(p).faults(p)),
+		...(drawn === undefined ? [] : [drawn.from, drawn.to].flatMap(poseFaults)),
+		...unless(
+			replacement === null || anywhere.has(replacement),
+			`replaced by ${replacement}, which does not exist`
+		)
+	];
+}
+
+const FEW_SOURCES = 3;
+const unknownSource = (s: string, { sources }: Known): string =>
+	`source ${s} is not known; name ${sources.size <= FEW_SOURCES ? [...sources].join(' or ') : 'one of docs/sources.md'}`;
 
 /** A way back leads to a step there is, gentler where it is of the same ladder. */
 function backFaults(step: Step, family: ExerciseFamily, anywhere: ReadonlyMap<string, Step>): string[] {
@@ -97,39 +108,55 @@ function gateFaults(gate: Gate, step: Step, byId: ReadonlyMap<string, Step>): st
 		const none = gate.gates.length < 2 ? ['an any-of of fewer than two gates is a plain gate'] : [];
 		return [...none, ...gate.gates.flatMap((g) => gateFaults(g, step, byId))];
 	}
-	const out: string[] = [];
 	const shown = byId.get(gate.step);
 	if (shown === undefined) return [`gate names ${gate.step}, which does not exist`];
-	if (gate.step === step.id) out.push('gate asks for the step itself; it could never open');
+	const itself = gate.step === step.id ? ['gate asks for the step itself; it could never open'] : [];
+	return [...itself, ...neverMet(gate, shown)];
+}
+
+type OfStep = Exclude<Gate, { readonly kind: 'any-of' | 'technique' | 'clearance' | 'stage' }>;
+
+/** What of a gate could never be shown on the step that it names. */
+function neverMet(gate: OfStep, shown: Step): readonly string[] {
 	const { target } = shown.usualDose;
 	const counts = shown.counts ?? 'reps';
-	if (gate.kind === 'clean-reps') {
-		if (counts === 'sec')
-			out.push(`gate asks repetitions of ${gate.step}, which counts seconds; ask for a hold`);
-		if (gate.sets > target.sets || gate.reps > target.reps)
-			out.push(
-				`gate asks ${gate.sets}×${gate.reps} of ${gate.step}, whose dose ends at ${target.sets}×${target.reps}; it could never open`
-			);
+	switch (gate.kind) {
+		case 'clean-reps':
+			return [
+				...(counts === 'sec'
+					? [`gate asks repetitions of ${gate.step}, which counts seconds; ask for a hold`]
+					: []),
+				...(gate.sets > target.sets || gate.reps > target.reps
+					? [
+							`gate asks ${gate.sets}×${gate.reps} of ${gate.step}, whose dose ends at ${target.sets}×${target.reps}; it could never open`
+						]
+					: [])
+			];
+		case 'easy-reps':
+			return gate.reps > target.reps
+				? [`gate asks ${gate.reps} of ${gate.step}, whose dose ends at ${target.reps}; it could never open`]
+				: [];
+		case 'held':
+			if (counts !== 'sec')
+				return [`gate asks a hold of ${gate.step}, which counts ${counts}; ask for repetitions`];
+			return gate.sec > target.reps
+				? [
+						`gate asks ${gate.sec} s of ${gate.step}, whose dose ends at ${target.reps} s; it could never open`
+					]
+				: [];
+		case 'sides-within':
+			return gate.share > 0 && gate.share <= 1 ? [] : [`share ${gate.share} is not between 0 and 1`];
+		case 'fault-free':
+			return shown.faults.includes(gate.fault)
+				? []
+				: [`gate asks ${gate.step} free of ${gate.fault}, which is not watched for there`];
+		case 'confidence':
+			return gate.least >= 0 && gate.least <= 10 ? [] : [`confidence ${gate.least} is not between 0 and 10`];
+		case 'mastered':
+		case 'felt':
+		case 'pain-at-most':
+			return [];
 	}
-	if (gate.kind === 'easy-reps' && gate.reps > target.reps)
-		out.push(
-			`gate asks ${gate.reps} of ${gate.step}, whose dose ends at ${target.reps}; it could never open`
-		);
-	if (gate.kind === 'held') {
-		if (counts !== 'sec')
-			out.push(`gate asks a hold of ${gate.step}, which counts ${counts}; ask for repetitions`);
-		else if (gate.sec > target.reps)
-			out.push(
-				`gate asks ${gate.sec} s of ${gate.step}, whose dose ends at ${target.reps} s; it could never open`
-			);
-	}
-	if (gate.kind === 'sides-within' && !(gate.share > 0 && gate.share <= 1))
-		out.push(`share ${gate.share} is not between 0 and 1`);
-	if (gate.kind === 'fault-free' && !shown.faults.includes(gate.fault))
-		out.push(`gate asks ${gate.step} free of ${gate.fault}, which is not watched for there`);
-	if (gate.kind === 'confidence' && !(gate.least >= 0 && gate.least <= 10))
-		out.push(`confidence ${gate.least} is not between 0 and 10`);
-	return out;
 }
 
 /** Steps that can be reached from themselves along edges. */

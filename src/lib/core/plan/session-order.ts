@@ -223,8 +223,8 @@ function through(
 	for (const [w, { last, seconds }] of ways.entries())
 		for (const [j, item] of role.entries())
 			begin(0, j, seconds + (last === NOBODY ? 0 : (f.gap[last]?.[item] ?? 0)), -2 - w);
-	for (let mask = 1; mask < 1 << n; mask++) {
-		if (mask % TOLD_EVERY === 0) progress(mask / (1 << n));
+	/** Those begun in a set are done, alone or with a partner that is not in it yet. */
+	const finishAll = (mask: number): void => {
 		for (let j = 0; j < n; j++) {
 			const at = begun[mask * n + j] as number;
 			if (at === Infinity) continue;
@@ -234,12 +234,20 @@ function through(
 				if (inTurn !== Infinity && (mask & (1 << k)) === 0) finish((mask | (1 << k)) * n + k, at + inTurn, j);
 			}
 		}
+	};
+	/** After those done in a set, whatever is not in it begins. */
+	const beginAll = (mask: number): void => {
 		for (let last = 0; last < n; last++) {
 			const at = done[mask * n + last] as number;
 			if (at === Infinity) continue;
 			for (let j = 0; j < n; j++)
 				if ((mask & (1 << j)) === 0) begin(mask, j, at + (gap[last * n + j] as number), mask * n + last);
 		}
+	};
+	for (let mask = 1; mask < 1 << n; mask++) {
+		if (mask % TOLD_EVERY === 0) progress(mask / (1 << n));
+		finishAll(mask);
+		beginAll(mask);
 	}
 	const full = ((1 << n) - 1) * n;
 	return role.flatMap((item, last) => {

@@ -55,12 +55,13 @@ interface Placing {
 /** @source common-practice warm-up, balance and skill, power, main work, accessory, knees-forward finisher, stretches */
 export function roleOf({ step, purpose, serves, isolated }: Placing): Role {
 	const [first] = serves;
-	if (first === 'warm-up' || purpose === 'warm-up') return 'warm-up';
+	const isFor = (what: Purpose): boolean => first === what || purpose === what;
+	if (isFor('warm-up')) return 'warm-up';
 	if (first === 'relief' && (step.equipment ?? []).flat().includes('roller')) return 'rolling';
-	if (first === 'mobility' || purpose === 'mobility') return 'stretch';
-	if (first === 'relief' || purpose === 'relief') return 'relief';
+	if (isFor('mobility')) return 'stretch';
+	if (isFor('relief')) return 'relief';
 	if (first === 'balance') return 'balance';
-	if (first === 'power' || purpose === 'power') return 'power';
+	if (isFor('power')) return 'power';
 	if (step.tags.includes('knee-over-toe') && !isolated) return 'finisher';
 	return isolated || (first !== undefined && ACCESSORY.has(first)) ? 'accessory' : 'main';
 }

@@ -47,14 +47,13 @@ export interface Chain {
 
 /** Prepares a chain. `hasSeat` chooses the arms when none are given. */
 export function chainOf(stand: Stand, hasSeat: boolean): Chain {
-	const { body, limits = {}, marginDeg = 0, stance = 'both' } = stand;
+	const { body, stance = 'both' } = stand;
 	const M = body.massKg;
 	const legs = stance === 'one' ? 1 : 2;
 	const technique = techniqueOf(stand);
 	const upper = upperBody(body, stand.arms ?? defaultArms(stand.movement, hasSeat, stand.load), stand.load);
 	const forward = stance === 'one' ? Math.sin((stand.freeLegForwardDeg ?? FREE_LEG_FORWARD) * RAD) : 0;
 	const { thighM: Lt, shankM: Ls } = body;
-	const dorsiflexion = limits.weightBearingDorsiflexionDeg;
 	const chain: Chain = {
 		stand,
 		body,
@@ -81,16 +80,30 @@ export function chainOf(stand: Stand, hasSeat: boolean): Chain {
 		frontX: 0,
 		shankCap: 0,
 		leanMax: (stand.hands === true ? LEAN.held : LEAN.max) * RAD,
-		dorsiflexionMax: (dorsiflexion === undefined ? ASSUMED_DORSIFLEXION : dorsiflexion - marginDeg) * RAD,
-		kneeLimit: limits.kneeFlexionDeg === undefined ? Infinity : limits.kneeFlexionDeg - marginDeg,
-		hipLimit: limits.thighTrunkFlexionDeg === undefined ? Infinity : limits.thighTrunkFlexionDeg - marginDeg,
-		ankleLimit: dorsiflexion === undefined ? Infinity : dorsiflexion - marginDeg,
-		leanLimit: limits.trunkLeanDeg ?? Infinity,
-		pastToeLimit: limits.kneePastToeCm ?? Infinity
+		...limitsOf(stand)
 	};
 	const ball = FOOT.ball * body.footM;
 	setWedge(chain, Math.asin(Math.min(1, (stand.heelWedgeCm ?? 0) / 100 / ball)));
 	return chain;
+}
+
+type ChainLimits = Pick<
+	Chain,
+	'dorsiflexionMax' | 'kneeLimit' | 'hipLimit' | 'ankleLimit' | 'leanLimit' | 'pastToeLimit'
+>;
+
+/** What the chain keeps within: limits of the joints less the margin; what is not known limits nothing, but for the ankle's usual range. */
+function limitsOf({ limits = {}, marginDeg = 0 }: Stand): ChainLimits {
+	const less = (limit: number | undefined): number => (limit === undefined ? Infinity : limit - marginDeg);
+	const ankleLimit = less(limits.weightBearingDorsiflexionDeg);
+	return {
+		dorsiflexionMax: (Number.isFinite(ankleLimit) ? ankleLimit : ASSUMED_DORSIFLEXION) * RAD,
+		kneeLimit: less(limits.kneeFlexionDeg),
+		hipLimit: less(limits.thighTrunkFlexionDeg),
+		ankleLimit,
+		leanLimit: limits.trunkLeanDeg ?? Infinity,
+		pastToeLimit: limits.kneePastToeCm ?? Infinity
+	};
 }
 
 /** Puts a heel wedge of the given pitch (radians) under the foot: heel up, ball on the floor. */

@@ -21,7 +21,7 @@ export function shownIn(
 	calm?: CalmIn
 ): readonly Shown[] {
 	if (!session.observed) return [];
-	const { faults = {}, confidence, felt, sets } = session;
+	const { faults = {}, confidence, sets } = session;
 	const apart = sets.some((s) => s.otherClean !== undefined);
 	const legs = legsOf(treated);
 	const own: Shown = {
@@ -30,16 +30,7 @@ export function shownIn(
 		cleanReps: sets.map((s) => Math.min(s.cleanReps ?? 0, s.reps)),
 		effortMax: hardestEffort(session),
 		faults,
-		...(felt?.muscle === undefined
-			? {}
-			: {
-					felt:
-						felt.muscle &&
-						(felt.joint ?? 'none') === 'none' &&
-						(faults['work-not-felt'] ?? 0) < NOT_FELT_SHARE
-				}),
-		...(felt?.joint === undefined ? {} : { joint: felt.joint }),
-		...(felt?.in === undefined ? {} : { feltIn: felt.in }),
+		...feltShown(session),
 		...painShown(session, calm),
 		...(confidence === undefined ? {} : { confidence })
 	};
@@ -54,6 +45,17 @@ export function shownIn(
 		},
 		own
 	];
+}
+
+/** Where the work was felt: in the muscle, in no joint, and in most of the sets. */
+function feltShown({ felt = {}, faults = {} }: Session): Pick<Shown, 'felt' | 'joint' | 'feltIn'> {
+	const { muscle, joint } = felt;
+	const inMost = (faults['work-not-felt'] ?? 0) < NOT_FELT_SHARE;
+	return {
+		...(muscle === undefined ? {} : { felt: muscle && (joint ?? 'none') === 'none' && inMost }),
+		...(joint === undefined ? {} : { joint }),
+		...(felt.in === undefined ? {} : { feltIn: felt.in })
+	};
 }
 
 function painShown({ pains }: Session, calm: CalmIn | undefined): Pick<Shown, 'pain' | 'calm'> {

@@ -74,7 +74,6 @@ function exerciseOf(
 	const family = r.families[exercise.family];
 	const step = family === undefined ? undefined : stepOf(family, head.step);
 	const ctx = fitContextOf(r, today, exercise.side);
-	const easier = family === undefined || step?.easier == null ? undefined : stepOf(family, step.easier);
 	const { id, family: familyId, region, purpose } = exercise;
 	const capped = step?.tags.some((t) => ctx.eased?.some((e) => e.effect === 'cap' && e.tag === t));
 	return {
@@ -84,24 +83,41 @@ function exerciseOf(
 		...(head.setup === null ? {} : { setup: head.setup }),
 		rackKg: r.room.weightsKg.filter((kg) => kg <= (ctx.highestLoadKg ?? Infinity)),
 		frontOfKneeSore: r.head.setting.frontOfKnee,
-		gentler:
-			step === undefined
-				? []
-				: fittedNotches(r, exercise, today, step, [
-						...gentlerNotches(step, head.setup, easier, ctx),
-						...waysBack(step, wayOf(r), (to) => backTo(r, exercise.family, to), ctx)
-					]),
+		gentler: step === undefined ? [] : gentlerOf(r, exercise, today, step, head.setup, ctx),
 		...harderKey(r, exercise, today, step, head.setup, ctx),
 		...standingKey(r, exercise, chain, today),
-		...(step === undefined || family === undefined ? {} : { faults: faultsNamed(family, step) }),
 		...(capped === true ? { capped: true } : {}),
 		...(step?.endsAbove === undefined ? {} : { endsAbove: step.endsAbove }),
 		...(fears(r, familyId) ? { feared: true as const } : {}),
-		...(step !== undefined && family !== undefined && servesOf(family, step).includes('relief')
-			? { relief: true }
-			: {})
+		...(step === undefined || family === undefined ? {} : taughtOf(family, step))
 	};
 }
+
+/** What could be gentler: notches of its own set-up, the easier step, and the ways back that are this client's. */
+function gentlerOf(
+	r: ClientRecord,
+	exercise: Exercise,
+	today: Day,
+	step: Step,
+	setup: SolvedSetup | null,
+	ctx: FitContext
+): NonNullable<DecideInput['exercise']['gentler']> {
+	const family = r.families[exercise.family];
+	const easier = family === undefined || step.easier === null ? undefined : stepOf(family, step.easier);
+	return fittedNotches(r, exercise, today, step, [
+		...gentlerNotches(step, setup, easier, ctx),
+		...waysBack(step, wayOf(r), (to) => backTo(r, exercise.family, to), ctx)
+	]);
+}
+
+/** What the catalogue says of a step: its faults by name, and whether it is there to relieve. */
+const taughtOf = (
+	family: ExerciseFamily,
+	step: Step
+): Pick<DecideInput['exercise'], 'faults' | 'relief'> => ({
+	faults: faultsNamed(family, step),
+	...(servesOf(family, step).includes('relief') ? { relief: true } : {})
+});
 
 /** Everything a decision about one exercise is made from. */
 export function decideInputOf(

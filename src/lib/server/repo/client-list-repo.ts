@@ -27,17 +27,19 @@ export async function clientList(
 	size: number
 ): Promise<{ readonly rows: readonly ClientRow[]; readonly found: number }> {
 	const last = sql`(select max(v.local_day) from visit v where v.practice_id = c.practice_id and v.client_id = c.id and not v.voided)`;
+	const inUse = sql`(select count(*)::int from prescription x where x.practice_id = c.practice_id and x.client_id = c.id and x.state = 'active' and ${isHead('prescription', 'x')})`;
+	/** Only what is ordered by is worked out for all; the rest for those of the page. */
+	const by = { name: sql`null::int`, since: sql`c.opened_on`, lately: last, use: inUse }[order];
 	const { rows } = await sql<Row>`
 		with chosen as (
-			select c.practice_id, c.id, p.name, p.occupation, c.status, c.opened_on, ${order === 'lately' ? last : sql`null::date`} as lately, count(*) over ()::int as found
+			select c.practice_id, c.id, p.name, p.occupation, c.status, c.opened_on, ${by} as rank, count(*) over ()::int as found
 			from client c join person p on p.practice_id = c.practice_id and p.client_id = c.id
 			where (${search} = '' or p.name ilike ${part(search)}) and (${status} = 'all' or c.status = ${status})
-			order by ${order === 'lately' ? sql`lately desc nulls last,` : sql``} p.name, c.id limit ${size} offset ${(page - 1) * size})
-		select c.id, c.name, c.occupation, c.status, c.opened_on, c.found, ${last} as last_session,
-			(select count(*)::int from prescription x where x.practice_id = c.practice_id and x.client_id = c.id and x.state = 'active' and ${isHead('prescription', 'x')}) as in_use,
+			order by rank desc nulls last, p.name, c.id limit ${size} offset ${(page - 1) * size})
+		select c.id, c.name, c.occupation, c.status, c.opened_on, c.found, ${last} as last_session, ${inUse} as in_use,
 			e.local_day as ended_day, e.reason as ended_reason, e.outcome as ended_outcome
 		from chosen c left join lateral (select s.local_day, s.reason, s.outcome from client_status s where s.practice_id = c.practice_id and s.client_id = c.id and s.status = 'archived' order by s.recorded_at desc limit 1) e on true
-		order by ${order === 'lately' ? sql`c.lately desc nulls last,` : sql``} c.name, c.id`.execute(t.trx);
+		order by c.rank desc nulls last, c.name, c.id`.execute(t.trx);
 	return {
 		found: rows[0]?.found ?? 0,
 		rows: rows.map((r) => ({

@@ -85,7 +85,7 @@ describe('the end of an episode', () => {
 });
 
 describe('all clients', () => {
-	it('by name, by a part of it as it is typed, and by their last session', async () => {
+	it('by name, by a part of it as it is typed, and by a column, most first', async () => {
 		const all = await list('status=all');
 		expect(all.found).toBe(CLIENTS.length);
 		expect(all.rows.map((c) => c.name)).toEqual([...all.rows.map((c) => c.name)].sort());
@@ -94,6 +94,12 @@ describe('all clients', () => {
 		expect((await list('name=_')).found).toBe(0);
 		const lately = (await list('order=lately')).rows.map((c) => c.lastSession ?? '');
 		expect(lately).toEqual([...lately].sort().reverse());
+		const since = (await list('status=all&order=since')).rows.map((c) => c.openedOn);
+		expect(since).toEqual([...since].sort().reverse());
+		expect(new Set(since).size).toBeGreaterThan(2);
+		const use = (await list('order=use')).rows;
+		expect(use.map((c) => c.inUse)).toEqual(use.map((c) => c.inUse).sort((a, b) => b - a));
+		expect(new Set(use.map((c) => c.inUse)).size).toBeGreaterThan(2);
 	});
 	it('a page past the end is empty, and the owner of the practice alone reads no names', async () => {
 		expect((await list('page=9')).rows).toEqual([]);

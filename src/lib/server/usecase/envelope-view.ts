@@ -1,7 +1,7 @@
 /** The envelope as a page shows it: what is tolerated, from which evidence, how old, how sure, what it would unlock, when to retest. */
 import { methodOf, RANGES } from '#lib/catalogue/ranges.ts';
 import { ageOn, daysBetween, type Day } from '#lib/core/base/calendar-day.ts';
-import { AXES, isMainAxis, MODEL_ERROR, sidesOfAxis } from '#lib/core/body/axis.ts';
+import { AXES, isMainAxis, MODEL_ERROR, sidesOfAxis, type Axis, type Side } from '#lib/core/body/axis.ts';
 import { fitFamily, type StepFit } from '#lib/core/fit/fit.ts';
 import { retestPlan, unlocks } from '#lib/core/fit/unlocks.ts';
 import { RANGE_IDS, sideDifference, usualFor, usualSpan } from '#lib/core/measure/range-kind.ts';
@@ -15,7 +15,6 @@ import type { ClientRecord } from '../record/load.ts';
 export function envelopeView(r: ClientRecord, today: Day): EnvelopeView {
 	const envelope = envelopeOf(r, today);
 	const rules = fitRulesOf(r.policy);
-	const evidence = evidenceOf(r, today);
 	const ctx = fitContextOf(r, today);
 	// The ladders in use; with nothing prescribed yet, all there are.
 	const used = Object.values(r.families).filter(
@@ -23,51 +22,17 @@ export function envelopeView(r: ClientRecord, today: Day): EnvelopeView {
 	);
 	const fits = used.flatMap((f): StepFit[] => fitFamily(f, ctx).map((x) => x));
 	const age = ageOn(r.head.born, today);
-	const { limits } = protocolsOf(r, today);
+	const known: KnownHere = {
+		r,
+		today,
+		envelope,
+		rules,
+		age,
+		evidence: evidenceOf(r, today),
+		limits: protocolsOf(r, today).limits
+	};
 	const rows = AXES.filter((axis) => isMainAxis(axis) || envelope[axis] !== undefined).flatMap((axis) =>
-		sidesOfAxis(axis).map((side): EnvelopeRow => {
-			const known = envelope[axis]?.[side];
-			const last = r.measurements.filter((m) => m.axis === axis && m.side === side).pop();
-			const fixed = limits
-				.filter((l) => l.axis === axis && l.side === side)
-				.reduce<number | null>(
-					(m, l) => (l.maxDeg === undefined ? m : m === null ? l.maxDeg : Math.min(m, l.maxDeg)),
-					null
-				);
-			const method = last === undefined ? null : methodOf(last.method);
-			const base = known === undefined ? null : known[rules.base];
-			return {
-				axis,
-				side,
-				known:
-					known === undefined
-						? null
-						: {
-								painFree: known.painFree,
-								tolerable: known.tolerable,
-								end: known.end,
-								from: known.from ?? 'measured',
-								day: known.date,
-								ageDays: daysBetween(known.date, today),
-								stale: daysBetween(known.date, today) > rules.staleDays
-							},
-				usable:
-					base === null
-						? fixed === null
-							? null
-							: fixed - MODEL_ERROR[axis]
-						: Math.min(base - rules.marginDeg, (fixed ?? Infinity) - MODEL_ERROR[axis]),
-				protocolMax: fixed,
-				method:
-					method === null ? null : { name: method.name, errorDeg: method.errorDeg, source: method.source },
-				rawCm: last?.rawCm ?? null,
-				pain: last?.pain ?? null,
-				usual: usualSpan(usualFor(RANGES[axis], age, r.head.sex)) ?? null,
-				seen: evidence.filter(
-					(e) => e.axis === axis && e.side === side && e.observed && e.settled && !e.painful
-				).length
-			};
-		})
+		sidesOfAxis(axis).map((side) => rowOf(known, axis, side))
 	);
 	return {
 		rows,
@@ -80,6 +45,57 @@ export function envelopeView(r: ClientRecord, today: Day): EnvelopeView {
 		marginDeg: rules.marginDeg,
 		others: otherRanges(r, age)
 	};
+}
+
+interface KnownHere {
+	readonly r: ClientRecord;
+	readonly today: Day;
+	readonly envelope: ReturnType<typeof envelopeOf>;
+	readonly rules: ReturnType<typeof fitRulesOf>;
+	readonly age: number;
+	readonly evidence: ReturnType<typeof evidenceOf>;
+	readonly limits: ReturnType<typeof protocolsOf>['limits'];
+}
+
+/** Of a movement, what is known of a side, from what, and how much of it may be used. */
+function rowOf(here: KnownHere, axis: Axis, side: Side): EnvelopeRow {
+	const { r, today, rules } = here;
+	const known = here.envelope[axis]?.[side];
+	const isHere = (x: { readonly axis?: string; readonly side?: string | null }): boolean =>
+		x.axis === axis && x.side === side;
+	// The tightest of the protocols that name it.
+	const fixed = here.limits
+		.filter(isHere)
+		.reduce((m, { maxDeg }) => (maxDeg === undefined ? m : Math.min(m, maxDeg)), Infinity);
+	const base = known === undefined ? Infinity : known[rules.base] - rules.marginDeg;
+	const usable = Math.min(base, fixed - MODEL_ERROR[axis]);
+	return {
+		axis,
+		side,
+		known: known === undefined ? null : knownRange(known, rules.staleDays, today),
+		usable: Number.isFinite(usable) ? usable : null,
+		protocolMax: Number.isFinite(fixed) ? fixed : null,
+		...measuredHow(r.measurements.filter(isHere).pop()),
+		usual: usualSpan(usualFor(RANGES[axis], here.age, r.head.sex)) ?? null,
+		seen: here.evidence.filter((e) => isHere(e) && e.observed && e.settled && !e.painful).length
+	};
+}
+
+type Known = NonNullable<NonNullable<ReturnType<typeof envelopeOf>[Axis]>[Side]>;
+
+const knownRange = (known: Known, staleDays: number, today: Day): NonNullable<EnvelopeRow['known']> => {
+	const ageDays = daysBetween(known.date, today);
+	const { painFree, tolerable, end, from = 'measured', date: day } = known;
+	return { painFree, tolerable, end, from, day, ageDays, stale: ageDays > staleDays };
+};
+
+/** How the latest reading was made, where there is one. */
+function measuredHow(
+	last: ClientRecord['measurements'][number] | undefined
+): Pick<EnvelopeRow, 'method' | 'rawCm' | 'pain'> {
+	if (last === undefined) return { method: null, rawCm: null, pain: null };
+	const { name, errorDeg, source } = methodOf(last.method);
+	return { method: { name, errorDeg, source }, rawCm: last.rawCm ?? null, pain: last.pain ?? null };
 }
 
 /** The latest of the movements that no set-up is solved on, side by side. */

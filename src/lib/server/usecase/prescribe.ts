@@ -103,38 +103,61 @@ export async function prescribeIn(run: Run, p: NewPrescription): Promise<Outcome
 	const named = namedIn(r, p);
 	if (!named.ok) return named;
 	const { existing, replaced } = named.value;
-	const family = r.families[p.family];
-	const step = family === undefined ? undefined : stepOf(family, p.step);
-	if (family === undefined || step === undefined)
-		return invalid('step', `There is no step ${p.step} in ${p.family}.`);
-	if (step.retired !== undefined)
-		return invalid(
-			'step',
-			`${step.title} is no longer given${step.retired.replacedBy === null ? '' : `; ${step.retired.replacedBy} took its place`}. Choose another step.`
-		);
-	const foreign = foreignLength(step, p.setup);
-	if (foreign !== undefined) return foreign;
-	if (r.head.setting.usual[p.region] === undefined)
-		return invalid('region', `${p.region} is not under treatment for this client.`);
-	// What is delegated is what the exercise is, not what the form calls it.
-	if (!delegated(ctx.actor, r, existing?.family ?? family.id, ctx.today)) return refuseFor(NOT_DELEGATED);
-	const held = heldBy(r, p.region);
-	if (held !== undefined) return invalid('step', held);
+	const asked = stepAsked(r, p);
+	if (!asked.ok) return asked;
+	const { family, step } = asked.value;
 	const particulars = particularsFor(r, p, step, existing);
-	const missing = notHere(r, p, step, particulars);
-	if (missing !== undefined) return missing;
+	const trouble =
+		foreignLength(step, p.setup) ??
+		notAllowed(ctx, r, p, existing?.family ?? family.id) ??
+		notHere(r, p, step, particulars);
+	if (trouble !== undefined) return trouble;
 	const fit = fitContextOf(r, ctx.today, sideOf(p.region));
 	const setup = setupGiven(step, p.setup, fit);
 	if (setup === undefined)
 		return invalid('chosen', `${step.title} cannot be set so any more; reload to see how it can.`);
 	const wanted: Wanted = { family, step, setup, chosen: p.setup !== undefined, p, existing, particulars };
-	const replacing = replaced === undefined ? undefined : endTrouble(r, replaced, ctx);
-	if (replacing !== undefined) return replacing;
 	const closed = closedOf(r, wanted, ctx.today);
-	const refused = closedRefusal(ctx.actor, closed, p.reason) ?? bolderRefusal(ctx, r, wanted);
+	const refused =
+		replacedTrouble(ctx, r, replaced) ??
+		closedRefusal(ctx.actor, closed, p.reason) ??
+		bolderRefusal(ctx, r, wanted);
 	if (refused !== undefined) return refused;
 	const ended = replaced === undefined ? undefined : await endFor(run, replaced, step, p);
 	return ended ?? write(run, r, wanted, closed);
+}
+
+const replacedTrouble = (ctx: Context, r: ClientRecord, replaced: Exercise | undefined) =>
+	replaced === undefined ? undefined : endTrouble(r, replaced, ctx);
+
+/** The step that is asked for, where there is one and it is still given. */
+function stepAsked(
+	r: ClientRecord,
+	p: NewPrescription
+): Outcome<{ readonly family: ExerciseFamily; readonly step: Step }> {
+	const family = r.families[p.family];
+	const step = family === undefined ? undefined : stepOf(family, p.step);
+	if (family === undefined || step === undefined)
+		return invalid('step', `There is no step ${p.step} in ${p.family}.`);
+	if (step.retired === undefined) return ok({ family, step });
+	const { replacedBy } = step.retired;
+	const instead = replacedBy === null ? '' : `; ${replacedBy} took its place`;
+	return invalid('step', `${step.title} is no longer given${instead}. Choose another step.`);
+}
+
+/** A region that is not treated, a ladder that is not delegated, or something that holds the region. */
+function notAllowed(
+	ctx: Context,
+	r: ClientRecord,
+	{ region }: NewPrescription,
+	/** What is delegated is what the exercise is, not what the form calls it. */
+	family: string
+): Outcome<never> | undefined {
+	if (r.head.setting.usual[region] === undefined)
+		return invalid('region', `${region} is not under treatment for this client.`);
+	if (!delegated(ctx.actor, r, family, ctx.today)) return refuseFor(NOT_DELEGATED);
+	const held = heldBy(r, region);
+	return held === undefined ? undefined : invalid('step', held);
 }
 
 /** A step is set up by its own length: one of another kind could not be held against what the slip proposes. */

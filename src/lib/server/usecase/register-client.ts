@@ -1,4 +1,5 @@
 /** Registers a client: adults only, with consent to keep a record, who they are, their body, and what they have at home. */
+import { present } from '#lib/contract/basics.ts';
 import { POLICIES, type PolicyId } from '#lib/catalogue/policies.ts';
 import { ageOn, type Day } from '#lib/core/base/calendar-day.ts';
 import { ok } from '#lib/core/base/result.ts';
@@ -111,32 +112,32 @@ async function write(
 			)) === 'conflict'
 		)
 			return false;
-	const setting = settingColumns({
-		technique: r.technique,
-		policyId: r.policyId,
-		policyVersion: POLICIES[r.policyId].version,
-		heightCm: r.heightCm,
-		massKg: r.massKg,
-		shankCm: r.shankCm ?? null,
-		thighCm: r.thighCm ?? null,
-		trunkCm: null,
-		footCm: null,
-		shoeHeelCm: null,
-		frontOfKnee: r.frontOfKnee,
-		goal: r.goal ?? null,
-		usual: r.usual,
-		units: r.units ?? 'metric',
-		language: r.language ?? 'en',
-		homeKit: r.homeKit ?? [],
-		homeHeights: r.homeHeights ?? { seats: [], steps: [] },
-		days: r.days ?? [],
-		minutes: r.minutes ?? null,
-		positions: {},
-		clearances: [],
-		brace: r.brace ?? 'tuned'
-	});
-	return (
-		(await append(t, 'client_setting', { id: r.settingId, client_id: r.id, ...setting }, recordedAt)) !==
-		'conflict'
-	);
+	const setting = { id: r.settingId, client_id: r.id, ...firstSetting(r) };
+	return (await append(t, 'client_setting', setting, recordedAt)) !== 'conflict';
 }
+
+/** What is set at the beginning; what was not said is as usual, or not known. */
+const firstSetting = (r: Registration) =>
+	settingColumns({
+		...NOT_SAID,
+		...present(r),
+		policyVersion: POLICIES[r.policyId].version
+	});
+
+const NOT_SAID = {
+	shankCm: null,
+	thighCm: null,
+	trunkCm: null,
+	footCm: null,
+	shoeHeelCm: null,
+	goal: null,
+	units: 'metric',
+	language: 'en',
+	homeKit: [],
+	homeHeights: { seats: [], steps: [] },
+	days: [],
+	minutes: null,
+	positions: {},
+	clearances: [],
+	brace: 'tuned'
+} as const;

@@ -70,25 +70,26 @@ function rangeOf(v: SheetRange): MeasuredRange {
 	return r.value;
 }
 
+function rangeTrouble({ axis, side, range }: SheetRange): Outcome<never> | undefined {
+	const kind = RANGES[axis];
+	const once = kind.midline === true;
+	if (once && side !== 'left')
+		return invalid(`${axis}.${side}.end`, `There is one ${kind.name.toLowerCase()}, not one a side.`);
+	const r = measuredRange(kind, range);
+	if (r.ok) return undefined;
+	const { field = 'end', message } = r.refusal;
+	const where = once ? '' : side === 'left' ? 'Left: ' : 'Right: ';
+	return invalid(`${axis}.${side}.${field}`, `${where}${message}`);
+}
+
 function sheetTrouble(sheet: NewSheet, ctx: Context): Outcome<never> | undefined {
 	if (dayNumber(sheet.day) > dayNumber(ctx.today))
 		return invalid('day', `The day ${sheet.day} is in the future; today is ${ctx.today}.`);
 	const count = sheet.ranges.length + sheet.tests.length + sheet.totals.length;
 	if (count === 0) return invalid('', 'Nothing was entered: give at least one value.');
 	for (const v of sheet.ranges) {
-		if (RANGES[v.axis].midline === true && v.side !== 'left')
-			return invalid(
-				`${v.axis}.${v.side}.end`,
-				`There is one ${RANGES[v.axis].name.toLowerCase()}, not one a side.`
-			);
-		const r = measuredRange(RANGES[v.axis], v.range);
-		if (!r.ok)
-			return invalid(
-				`${v.axis}.${v.side}.${r.refusal.field ?? 'end'}`,
-				RANGES[v.axis].midline === true
-					? r.refusal.message
-					: `${v.side === 'left' ? 'Left' : 'Right'}: ${r.refusal.message}`
-			);
+		const wrong = rangeTrouble(v);
+		if (wrong !== undefined) return wrong;
 	}
 	for (const taken of sheet.tests) {
 		const wrong = testTrouble(taken);
@@ -226,42 +227,17 @@ async function write(
 		};
 		kept(await append(t, 'measurement', row, recordedAt));
 	}
+	const at = { client_id: clientId, local_day: sheet.day };
 	for (const x of sheet.tests) {
 		const extras = JSON.stringify(
 			Object.fromEntries(Object.entries(x.extras).filter(([, n]) => n !== undefined))
 		);
-		kept(
-			await append(
-				t,
-				'test_result',
-				{
-					id: x.id,
-					client_id: clientId,
-					test: x.test,
-					side: x.side,
-					value_hundredths: Math.round(x.value * 100),
-					extras,
-					method: x.method,
-					local_day: sheet.day
-				},
-				recordedAt
-			)
-		);
+		const { id, test, side, method } = x;
+		const row = { id, ...at, test, side, value_hundredths: Math.round(x.value * 100), extras, method };
+		kept(await append(t, 'test_result', row, recordedAt));
 	}
-	for (const q of sheet.totals)
-		kept(
-			await append(
-				t,
-				'questionnaire_total',
-				{
-					id: q.id,
-					client_id: clientId,
-					instrument: q.instrument,
-					version: q.version,
-					total_hundredths: Math.round(q.total * 100),
-					local_day: sheet.day
-				},
-				recordedAt
-			)
-		);
+	for (const { id, instrument, version, total } of sheet.totals) {
+		const row = { id, ...at, instrument, version, total_hundredths: Math.round(total * 100) };
+		kept(await append(t, 'questionnaire_total', row, recordedAt));
+	}
 }

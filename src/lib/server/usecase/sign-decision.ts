@@ -2,6 +2,7 @@
  * Answers a slip: accept, alter to something gentler, or override with a reason (licensed). One transaction locks the client,
  * reloads, recomputes: another hash, or a prescription somebody replaced meanwhile, is a conflict and nothing is written.
  */
+import { LEAST_REASON, present } from '#lib/contract/basics.ts';
 import { settled } from '#lib/core/exercise/choice.ts';
 import { ok } from '#lib/core/base/result.ts';
 import { doseText } from '#lib/wording/dose.ts';
@@ -123,42 +124,52 @@ export async function staleness(
 }
 
 function nextOf(ctx: Context, r: ClientRecord, slip: Slip, a: Answer): Outcome<NextPrescription | null> {
-	const { trace } = slip;
-	if (a.answer === 'accepted') return ok(acceptedOf(trace, slip));
+	if (a.answer === 'accepted') return ok(acceptedOf(slip.trace, slip));
 	if (a.instead === undefined) return invalid('instead', 'Say what is prescribed instead.');
 	const family = r.families[slip.exercise.family];
 	const step = family === undefined ? undefined : stepOf(family, a.instead.step);
 	if (step === undefined) return invalid('step', `There is no step ${a.instead.step} in this family.`);
 	const { sets, reps, loadKg, setup } = a.instead;
-	const now = slip.chain.head;
-	const { unit: _, ...kept } = now.dose;
+	const { unit: _, ...kept } = slip.chain.head.dose;
 	const dose = { ...kept, ...unitOf(step), sets, reps, loadKg, target: step.usualDose.target };
 	const prescribed: Prescribed = { step: step.id, dose, setup: settledSetup(ctx, r, slip, step, setup) };
-	if (a.answer === 'altered') {
-		const mended = trace.change?.kind === 'mend';
-		if (trace.decision === 'refer' || (trace.decision === 'stop' && !mended))
-			return invalid(
-				'answer',
-				'After a stop or a referral nothing gentler is prescribed here; a licensed user clears it first.'
-			);
-		const proposal = trace.change?.result ?? slip.input.exercise;
-		const refused = bolderThan(prescribed, proposal, [now.step, proposal.step], step);
-		return refused === undefined
-			? ok({ prescribed, kind: 'alter', state: 'active' })
-			: invalid('instead', refused);
-	}
-	if ((a.reason ?? '').trim().length < 5)
+	return a.answer === 'altered' ? altered(slip, prescribed, step) : overridden(r, slip, a, prescribed);
+}
+
+/** Something gentler than what is proposed. */
+function altered(
+	{ trace, chain, input }: Slip,
+	prescribed: Prescribed,
+	step: Step
+): Outcome<NextPrescription> {
+	const mended = trace.change?.kind === 'mend';
+	if (trace.decision === 'refer' || (trace.decision === 'stop' && !mended))
+		return invalid(
+			'answer',
+			'After a stop or a referral nothing gentler is prescribed here; a licensed user clears it first.'
+		);
+	const proposal = trace.change?.result ?? input.exercise;
+	const refused = bolderThan(prescribed, proposal, [chain.head.step, proposal.step], step);
+	return refused === undefined
+		? ok({ prescribed, kind: 'alter', state: 'active' })
+		: invalid('instead', refused);
+}
+
+/** Something else than what is proposed, with its reason; not while the region is held, or something reported waits to be cleared. */
+function overridden(
+	r: ClientRecord,
+	{ trace, chain, exercise }: Slip,
+	a: Answer,
+	prescribed: Prescribed
+): Outcome<NextPrescription> {
+	if ((a.reason ?? '').trim().length < LEAST_REASON)
 		return invalid('reason', 'An override needs its reason in a few words.');
 	const held =
-		trace.decision === 'refer'
-			? (heldBy(r, slip.exercise.region) ?? 'What was reported is cleared first, on the client’s page.')
-			: heldBy(r, slip.exercise.region);
+		heldBy(r, exercise.region) ??
+		(trace.decision === 'refer' ? 'What was reported is cleared first, on the client’s page.' : undefined);
 	if (held !== undefined) return invalid('answer', held);
-	return ok({
-		prescribed,
-		kind: now.state === 'stopped' || trace.decision === 'stop' ? 'resume' : 'alter',
-		state: 'active'
-	});
+	const resumes = chain.head.state === 'stopped' || trace.decision === 'stop';
+	return ok({ prescribed, kind: resumes ? 'resume' : 'alter', state: 'active' });
 }
 
 /**
@@ -172,24 +183,28 @@ function settledSetup(
 	step: Step,
 	typed: SolvedSetup | undefined
 ): SolvedSetup {
-	const proposed = slip.trace.change?.result;
-	const { head } = slip.chain;
-	const base = proposed?.step === step.id ? proposed.setup : head.step === step.id ? head.setup : undefined;
 	const fit = fitContextOf(r, ctx.today);
-	const own = base ?? setupFor(step, fitStep(step, fit), fit.body);
+	const own = standsFor(slip, step) ?? setupFor(step, fitStep(step, fit), fit.body);
 	const length = lengthIn(own);
-	const chosen = length === null ? undefined : (typed?.[length.of] ?? length.value);
-	const heelWedgeCm = length?.of === 'seatCm' ? undefined : (typed?.heelWedgeCm ?? own.heelWedgeCm);
-	const settledChoice = settled(step, typed?.chosen ?? own.chosen);
+	const chosen = settled(step, typed?.chosen ?? own.chosen);
+	const heelWedgeCm = typed?.heelWedgeCm ?? own.heelWedgeCm;
 	return {
-		...(length === null || chosen === undefined ? {} : { [length.of]: chosen }),
-		...(length?.of === 'seatCm' && chosen === own.seatCm && own.build !== undefined
-			? { build: own.build }
-			: {}),
-		...(heelWedgeCm === undefined ? {} : { heelWedgeCm }),
-		...(settledChoice === undefined ? {} : { chosen: settledChoice })
+		...(length === null ? {} : { [length.of]: typed?.[length.of] ?? length.value }),
+		...(length?.of === 'seatCm' ? builtAsIs(own, typed) : present({ heelWedgeCm })),
+		...present({ chosen })
 	};
 }
+
+/** What is proposed or stands for a step, as it is set up. */
+function standsFor({ trace, chain: { head } }: Slip, step: Step): SolvedSetup | null | undefined {
+	const proposed = trace.change?.result;
+	if (proposed?.step === step.id) return proposed.setup;
+	return head.step === step.id ? head.setup : undefined;
+}
+
+/** How a seat is built holds for its own height alone. */
+const builtAsIs = (own: SolvedSetup, typed: SolvedSetup | undefined): Pick<SolvedSetup, 'build'> =>
+	own.build !== undefined && (typed?.seatCm ?? own.seatCm) === own.seatCm ? { build: own.build } : {};
 
 function acceptedOf(trace: Trace, slip: Slip): NextPrescription | null {
 	const { head } = slip.chain;
@@ -198,21 +213,13 @@ function acceptedOf(trace: Trace, slip: Slip): NextPrescription | null {
 		dose: head.dose,
 		...(head.setup === null ? {} : { setup: head.setup })
 	};
-	if (trace.change?.kind === 'mend')
-		return {
-			prescribed: trace.change.result,
-			kind: trace.decision === 'regress' ? 'regress' : 'alter',
-			state: 'active'
-		};
-	if (trace.decision === 'stop')
+	const { change, decision } = trace;
+	if (decision === 'stop' && change?.kind !== 'mend')
 		return head.state === 'stopped' ? null : { prescribed: now, kind: 'stop', state: 'stopped' };
-	if (trace.change === null) return null;
-	if (trace.change.kind === 'set-aside') return { prescribed: now, kind: 'set-aside', state: 'set-aside' };
-	return {
-		prescribed: trace.change.result,
-		kind: trace.decision === 'regress' ? 'regress' : trace.change.kind === 'retry' ? 'retry' : 'advance',
-		state: 'active'
-	};
+	if (change === null) return null;
+	if (change.kind === 'set-aside') return { prescribed: now, kind: 'set-aside', state: 'set-aside' };
+	const ahead = change.kind === 'mend' ? 'alter' : change.kind === 'retry' ? 'retry' : 'advance';
+	return { prescribed: change.result, kind: decision === 'regress' ? 'regress' : ahead, state: 'active' };
 }
 
 async function write(

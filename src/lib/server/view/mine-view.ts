@@ -131,6 +131,40 @@ function exerciseOf(asked: Asked, exerciseId: string, work: Work | undefined): M
 
 const WEEK = [0, 1, 2, 3, 4, 5, 6];
 
+/** What is asked at the door, what today's answer was, and the flag that closes all of it. */
+function doorOf(r: ClientRecord, today: Day): Pick<MineView, 'arrival' | 'arrived' | 'flag'> {
+	const lines = linesOf(r);
+	const card = cardOn(r, today);
+	const regions = regionsOf(r);
+	const red = r.head.flags.find(
+		(f) => f.open && f.severity === 'red' && regions.every((region) => reaches(f, region))
+	);
+	return {
+		arrival: regions.map((region) => ({ region, usual: usualNow(r, region, today), ...lines })),
+		arrived: card === undefined || card.openedBecause !== null || card.answer === 'ask' ? null : card.answer,
+		flag: red?.code ?? null
+	};
+}
+
+/** Neither today nor yesterday was worked. */
+const restedOn = (r: ClientRecord, today: Day): boolean =>
+	!r.logs.some((l) => l.session.date === today || l.session.date === addDays(today, -1));
+
+/** The signed week from the day it begins on here. */
+function weekOf(
+	week: NonNullable<ClientRecord['head']['week']>,
+	work: ReadonlyMap<string, Work>,
+	weekStart: number,
+	language: Language
+): MineView['week'] {
+	const signed = signedTurns(week, work);
+	return WEEK.map((i) => (i + weekStart) % 7).map((weekday) => {
+		const turns = signed.find((d) => d.weekday === weekday)?.turns ?? [];
+		const titles = turns.flat().map((w) => titleIn(language, w.step.id, w.title));
+		return { weekday, titles, minutes: arrangedMin(turns) };
+	});
+}
+
 /** @param serverNow ms; the page holds its own clock against it */
 export function mineView(
 	r: ClientRecord,
@@ -166,12 +200,7 @@ export function mineView(
 		week === null
 			? [...planned.keys()].filter((id) => !needed.some((w) => w.id === id)).map((id) => [id])
 			: (turns ?? (next === undefined ? null : signedOn(week, next)) ?? []).map((turn) => turn.map(idOf));
-	const rested = !r.logs.some((l) => l.session.date === today || l.session.date === addDays(today, -1));
-	const lines = linesOf(r);
-	const card = cardOn(r, today);
-	const red = r.head.flags.find(
-		(f) => f.open && f.severity === 'red' && regionsOf(r).every((region) => reaches(f, region))
-	);
+	const dayOff = week !== null && turns === null;
 	return {
 		clientId: r.head.id,
 		firstName: r.head.name.split(' ')[0] ?? '',
@@ -183,25 +212,13 @@ export function mineView(
 		dayShift: dayNumber(today) - dayNumber(recordDay(at.tz, at.now)),
 		emergency: at.emergency,
 		emergencyWords: at.emergencyWords,
-		arrival: regionsOf(r).map((region) => ({ region, usual: usualNow(r, region, today), ...lines })),
-		arrived: card === undefined || card.openedBecause !== null || card.answer === 'ask' ? null : card.answer,
-		flag: red?.code ?? null,
+		...doorOf(r, today),
 		work: inTurns.flatMap((turn, n) => turn.flatMap((id) => seen(id) ?? []).map((w) => ({ ...w, turn: n }))),
-		dayOff: week !== null && turns === null,
+		dayOff,
 		nextDay: next ?? null,
-		mayBring: week !== null && turns === null && next !== undefined && rested,
+		mayBring: dayOff && next !== undefined && restedOn(r, today),
 		asNeeded: needed.flatMap((w) => seen(w.id) ?? []),
-		week:
-			week === null
-				? []
-				: WEEK.map((i) => (i + at.weekStart) % 7).map((day) => {
-						const own = signedTurns(week, new Map([...planned, ...alone])).find((d) => d.weekday === day);
-						return {
-							weekday: day,
-							titles: (own?.turns ?? []).flat().map((w) => titleIn(language, w.step.id, w.title)),
-							minutes: arrangedMin(own?.turns ?? [])
-						};
-					}),
+		week: week === null ? [] : weekOf(week, new Map([...planned, ...alone]), at.weekStart, language),
 		goals,
 		mornings: r.mornings
 			.filter((m) => m.date > addDays(today, -MORNINGS_SHOWN) && m.pain !== undefined)

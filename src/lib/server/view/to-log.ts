@@ -9,6 +9,7 @@ import { moreUprightDeg } from '#lib/core/fit/more-upright.ts';
 import { isOneSided } from '#lib/core/movement/of-step.ts';
 import { reasonText } from '#lib/wording/decision.ts';
 import { uprightText } from '#lib/wording/setup.ts';
+import type { Exercise } from '../repo/exercise-repo.ts';
 import { advancesToday, cardOn } from '../record/facts-of.ts';
 import { fitContextOf, standingOf } from '../record/fit-of.ts';
 import type { ClientRecord } from '../record/load.ts';
@@ -43,46 +44,48 @@ export function toLog(r: ClientRecord, today: Day, ids: readonly string[]) {
 		const head = e.prescriptions[e.prescriptions.length - 1];
 		const [id, visitId] = ids.slice(2 * at);
 		const step = head === undefined ? undefined : stepAnywhere(r.families, head.step);
-		// Where one leg works at a time the other is logged beside it: gates compare the two.
-		const legs = step === undefined || !isOneSided(step.posture) ? null : legsOf(e.side);
 		const stands = standingOf(r, e, today);
 		const day = workOn(r, { region: e.region, tags: step?.tags ?? [] }, today);
-		const needs = slipOf(r, e, today, advancesToday(r, today)).trace.considered.find(
-			(c) => c.rule === 'advance'
-		);
 		const known = r.head.known.filter((k) => k.region === e.region && k.until >= today).map((k) => k.symptom);
-		const now = card?.pains.find((p) => p.region === e.region)?.now;
 		return {
 			known,
-			now: now ?? null,
-			needs: stillNeeded(needs?.why ?? [], today),
+			now: card?.pains.find((p) => p.region === e.region)?.now ?? null,
+			needs: neededBy(r, e, today),
 			held: heldNow(r, e.region, stands, day),
 			today: head === undefined ? null : lighterDose(head.dose, day.share),
 			lighter: day.share < 1,
-			upright:
-				step === undefined || head === undefined
-					? ''
-					: uprightText(moreUprightDeg(step, fitContextOf(r, today, e.side), head.setup)),
-			stretch: step !== undefined && stretched(r, e.family, step),
+			...shapeOf(r, e, today, step, head),
 			id: e.id,
 			region: e.region,
 			purpose: e.purpose,
-			legs,
 			views: byView(head?.snapshot.faults ?? [], r.families[e.family]?.faults ?? []),
-			head:
-				head === undefined
-					? null
-					: {
-							id: head.id,
-							step: head.step,
-							dose: head.dose,
-							setup: head.setup,
-							snapshot: head.snapshot,
-							particulars: head.particulars,
-							how: howOf(r, e.id, head.particulars),
-							state: head.state
-						},
+			head: head === undefined ? null : standsAs(r, e.id, head),
 			ids: { id: id as string, visitId: visitId as string }
 		};
 	});
 }
+
+type Head = Exercise['prescriptions'][number];
+
+/** What the next step still needs of a session. */
+const neededBy = (r: ClientRecord, e: Exercise, today: Day): readonly string[] => {
+	const { considered } = slipOf(r, e, today, advancesToday(r, today)).trace;
+	return stillNeeded(considered.find((c) => c.rule === 'advance')?.why ?? [], today);
+};
+
+/** What its step asks of the page: legs apart, a stretch's own questions, what is said of the trunk. */
+function shapeOf(r: ClientRecord, e: Exercise, today: Day, step: Step | undefined, head: Head | undefined) {
+	if (step === undefined || head === undefined) return { legs: null, stretch: false, upright: '' };
+	return {
+		// Where one leg works at a time the other is logged beside it: gates compare the two.
+		legs: isOneSided(step.posture) ? legsOf(e.side) : null,
+		stretch: stretched(r, e.family, step),
+		upright: uprightText(moreUprightDeg(step, fitContextOf(r, today, e.side), head.setup))
+	};
+}
+
+/** What stands of a prescription, as it is logged against. */
+const standsAs = (r: ClientRecord, exerciseId: string, head: Head) => {
+	const { id, step, dose, setup, snapshot, particulars, state } = head;
+	return { id, step, dose, setup, snapshot, particulars, how: howOf(r, exerciseId, particulars), state };
+};

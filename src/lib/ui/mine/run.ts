@@ -192,6 +192,25 @@ function feltOf({ region }: MineWork, { felt }: Did): Fields {
 	];
 }
 
+/** Of sets that were not done whole, what was done of them. */
+function setsOf(w: MineWork, did: Did): Fields {
+	const out: [string, string][] = [];
+	for (let s = did.sets; s < w.sets; s++)
+		out.push([`set.${s}.reps`, s === did.sets && did.lastReps !== null ? String(did.lastReps) : '0']);
+	return out;
+}
+
+/** How sure they were, why it was less, and the worst it hurt. */
+function endOf(run: Run, w: MineWork, did: Did): Fields {
+	const less = did.sets < doseOf(run, w).sets || did.lastReps !== null || did.less !== null;
+	const worst = Math.max(did.hurt ?? 0, Number(run.pains[`${w.region}.peak`] ?? 0));
+	return [
+		...((run.sure ?? '') === '' ? [] : [['confidence', run.sure as string] as const]),
+		...(less ? [['incompleteBecause', did.because === '' ? 'other' : did.because] as const] : []),
+		...(did.hurt === null ? [] : [['peak', String(worst)] as const])
+	];
+}
+
 /** The fields of its form; what is missing is named by the first that is. */
 export function fieldsOf(
 	run: Run,
@@ -210,19 +229,13 @@ export function fieldsOf(
 		put('exerciseId', w.exerciseId as string);
 		put('prescriptionId', w.prescriptionId as string);
 		put('effort', did.effort);
-		const asked = doseOf(run, w).sets;
-		const less = did.sets < asked || did.lastReps !== null;
-		for (let s = 0; s < w.sets; s++) {
-			const whole = s < did.sets;
-			if (whole && did.sets > 0) continue;
-			put(`set.${s}.reps`, s === did.sets && did.lastReps !== null ? String(did.lastReps) : '0');
-		}
-		for (const [name, value] of lessOf(w, did)) put(name, value);
-		for (const [name, value] of feltOf(w, did)) put(name, value);
-		if ((run.sure ?? '') !== '') put('confidence', run.sure as string);
-		if (less || did.less !== null) put('incompleteBecause', did.because === '' ? 'other' : did.because);
-		if (did.hurt !== null)
-			put('peak', String(Math.max(did.hurt, Number(run.pains[`${w.region}.peak`] ?? 0))));
+		for (const [name, value] of [
+			...setsOf(w, did),
+			...lessOf(w, did),
+			...feltOf(w, did),
+			...endOf(run, w, did)
+		])
+			put(name, value);
 	}
 	for (const region of regionsOf(run, work))
 		for (const when of ['before', 'peak', 'after'] as const) {

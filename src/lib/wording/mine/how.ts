@@ -8,7 +8,8 @@ import type { Particulars } from '#lib/core/dose/particulars.ts';
 import type { Tighter } from '#lib/core/session/stretch.ts';
 import { lengthIn, type SolvedSetup } from '#lib/core/movement/context.ts';
 import type { Length } from '#lib/core/movement/set-up-length.ts';
-import { particularsText } from '../plan.ts';
+import { given, parts, where } from '../parts.ts';
+import { daysOf, particularsText } from '../plan.ts';
 import { chosenText, lengthValue, setupText } from '../setup.ts';
 import { inProse, kgText } from '../units.ts';
 import { CHOICES_DE } from './choices-de.ts';
@@ -88,21 +89,20 @@ const WHERE_DE = {
 
 export function particularsIn(language: Language, p: Particulars): readonly string[] {
 	if (language === 'en') return particularsText(p);
-	const days = p.asNeeded === true ? undefined : p.daysPerWeek;
-	return [
-		p.band === undefined ? '' : `${BAND_DE[p.band]}${p.bandName === undefined ? '' : ` (${p.bandName})`}`,
-		p.holdSec === undefined ? '' : `${p.holdSec} s halten`,
-		p.tempo === undefined ? '' : `Tempo ${p.tempo}`,
-		p.effortPct === undefined ? '' : `mit ${p.effortPct} % drücken`,
-		p.workSec === undefined ? '' : `${p.workSec} s Arbeit`,
-		p.restSec === undefined ? '' : `${p.restSec} s Pause`,
-		p.effort === undefined ? '' : `Anstrengung ${p.effort} von 10`,
-		p.blockMin === undefined ? '' : `${p.blockMin} min lang`,
-		p.asNeeded === true ? 'wenn Sie es brauchen' : '',
-		days === undefined ? '' : `an ${days} ${days === 1 ? 'Tag' : 'Tagen'} der Woche`,
-		p.where === undefined ? '' : WHERE_DE[p.where],
-		p.painPerSide === true ? 'Schmerz je Seite gefragt' : ''
-	].filter((x) => x !== '');
+	return parts(
+		given(p.band, (band) => `${BAND_DE[band]}${given(p.bandName, (name) => ` (${name})`)}`),
+		given(p.holdSec, (s) => `${s} s halten`),
+		given(p.tempo, (tempo) => `Tempo ${tempo}`),
+		given(p.effortPct, (pct) => `mit ${pct} % drücken`),
+		given(p.workSec, (s) => `${s} s Arbeit`),
+		given(p.restSec, (s) => `${s} s Pause`),
+		given(p.effort, (effort) => `Anstrengung ${effort} von 10`),
+		given(p.blockMin, (min) => `${min} min lang`),
+		where(p.asNeeded, 'wenn Sie es brauchen'),
+		given(daysOf(p), (days) => `an ${days} ${days === 1 ? 'Tag' : 'Tagen'} der Woche`),
+		given(p.where, (place) => WHERE_DE[place]),
+		where(p.painPerSide, 'Schmerz je Seite gefragt')
+	);
 }
 
 const STOPS_DE = {

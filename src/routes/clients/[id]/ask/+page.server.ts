@@ -1,6 +1,6 @@
 import { activity, ACTIVITIES } from '#lib/catalogue/activities.ts';
 import { complaintForm, goalForm } from '#lib/contract/ask-form.ts';
-import { uuid } from '#lib/contract/basics.ts';
+import { present, uuid } from '#lib/contract/basics.ts';
 import { repeatedForm, storyForm } from '#lib/contract/history-form.ts';
 import { preferenceOf } from '#lib/core/client/repeated.ts';
 import { keepRepeated, tellStory } from '#lib/server/usecase/tell-story.ts';
@@ -63,13 +63,7 @@ export const actions: Actions = {
 		const point =
 			family === undefined || step === undefined
 				? undefined
-				: {
-						family,
-						step,
-						...(heightCm === undefined ? {} : { heightCm }),
-						...(sets === undefined ? {} : { sets }),
-						...(reps === undefined ? {} : { reps })
-					};
+				: { family, step, ...present({ heightCm, sets, reps }) };
 		const title = activity(g.activity)?.title ?? g.activity;
 		if (label === '' && g.activity === 'own')
 			return refuseField(form, 'label', 'Say in the client’s own words what it is.');
@@ -77,9 +71,8 @@ export const actions: Actions = {
 			...g,
 			clientId: params.id,
 			label: label === '' ? title : label,
+			...present({ confidence, point }),
 			...(side === '' ? {} : { side }),
-			...(confidence === undefined ? {} : { confidence }),
-			...(point === undefined ? {} : { point }),
 			...(replaces === '' ? {} : { replaces })
 		});
 		return done.ok

@@ -1,0 +1,200 @@
+/**
+ * What a request enters: each is made once to warm up, then once more under the engine's own count of the functions that ran. A module counts
+ * where one of its functions did; what only stands on the way of an import does not. Core and catalogue are counted apart: they are what is
+ * asked, the others what carries.
+ */
+import { Session } from 'node:inspector/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import pg from 'pg';
+import { loadDemo } from '../demo/load.ts';
+import { startCluster } from '../scripts/cluster.mjs';
+import { open } from '#lib/server/db/connect.ts';
+import { inPracticeOf } from '#lib/server/db/in-practice.ts';
+import { bootstrap, migrate } from '#lib/server/db/migrate.ts';
+import { separateSignIn } from '#lib/server/db/sign-in-role.ts';
+import type { Context } from '#lib/server/usecase/actor.ts';
+import { newId } from '#lib/server/usecase/new-id.ts';
+
+const TODAY = '2026-03-12';
+const root = fileURLToPath(new URL('..', import.meta.url));
+
+/** Functions that ran since the count began, by module: its path and how many of its functions. */
+async function entered(work: () => Promise<unknown>): Promise<ReadonlyMap<string, number>> {
+	const session = new Session();
+	session.connect();
+	await session.post('Profiler.enable');
+	await session.post('Profiler.startPreciseCoverage', { callCount: true, detailed: false });
+	await work();
+	const { result } = await session.post('Profiler.takePreciseCoverage');
+	await session.post('Profiler.stopPreciseCoverage');
+	session.disconnect();
+	const out = new Map<string, number>();
+	for (const { url, functions } of result) {
+		if (!url.startsWith('file://')) continue;
+		const path = fileURLToPath(url).slice(root.length);
+		// The module's own body has no name and ran long ago.
+		const ran = functions.filter((f) => f.functionName !== '' && (f.ranges[0]?.count ?? 0) > 0).length;
+		if (path.startsWith('src/') && ran > 0) out.set(path, ran);
+	}
+	return out;
+}
+
+const isAsked = (path: string): boolean => /^src\/lib\/(core|catalogue)\//.test(path);
+const floorOf = (path: string): string =>
+	path.startsWith('src/routes')
+		? 'routes'
+		: path
+				.split('/')
+				.slice(2, path.includes('/server/') ? 4 : 3)
+				.join('/');
+
+function say(name: string, found: ReadonlyMap<string, number>, most: number): void {
+	const paths = [...found.keys()].filter((p) => !p.endsWith('walk.ts'));
+	const carry = paths.filter((p) => !isAsked(p));
+	const floors = new Map<string, number>();
+	for (const p of carry) floors.set(floorOf(p), (floors.get(floorOf(p)) ?? 0) + 1);
+	const by = [...floors].sort((a, b) => b[1] - a[1]).map(([f, n]) => `${f} ${n}`);
+	console.log(
+		`${carry.length <= most ? 'ok  ' : 'MISS'} ${name.padEnd(22)} ${String(carry.length).padStart(3)} modules carry (asked ${most}), ${paths.length - carry.length} of the core and the catalogue are asked`
+	);
+	console.log(`       ${by.join(', ')}`);
+	if (process.argv.includes('--files')) for (const p of carry.sort()) console.log(`       ${p}`);
+}
+
+const home = join(tmpdir(), `bolster-walk-${process.pid}`);
+const cluster = await startCluster(home, { fast: true });
+try {
+	await bootstrap(cluster.superUrl, 'bolster', cluster.passwords);
+	await migrate(cluster.ownerUrl('bolster'));
+	await separateSignIn(cluster.ownerUrl('bolster'), true);
+	await loadDemo({
+		ownerUrl: cluster.ownerUrl('bolster'),
+		appUrl: cluster.appUrl('bolster'),
+		signInUrl: cluster.signInUrl('bolster'),
+		secret: 'x'.repeat(40),
+		origin: 'http://127.0.0.1:1',
+		today: TODAY
+	});
+	const owner = new pg.Client({ connectionString: cluster.ownerUrl('bolster') });
+	await owner.connect();
+	const member = (
+		await owner.query<{ practice_id: string; id: string }>(
+			`select practice_id, id from member where 'physiotherapist' = any(roles)`
+		)
+	).rows[0];
+	const client = (
+		await owner.query<{ client_id: string }>(`select client_id from person where name like 'Lotte%'`)
+	).rows[0]?.client_id;
+	await owner.end();
+	if (member === undefined || client === undefined) throw new Error('the demo is not as it was');
+	const { db, pool } = open(cluster.appUrl('bolster'));
+	const context: Context = {
+		actor: {
+			memberId: member.id,
+			practiceId: member.practice_id,
+			name: 'walk',
+			practice: '',
+			licensed: true,
+			trainer: false,
+			owner: false
+		},
+		inPractice: inPracticeOf(db, member.practice_id, member.id),
+		today: TODAY,
+		now: new Date(),
+		tz: 'UTC',
+		units: 'metric'
+	};
+	const event = (path: string, form?: Record<string, string>) => {
+		const url = new URL(`http://127.0.0.1${path}`);
+		const body = new FormData();
+		for (const [k, v] of Object.entries(form ?? {})) body.set(k, v);
+		const request = form === undefined ? new Request(url) : new Request(url, { method: 'POST', body });
+		return { url, params: { id: client }, locals: { context }, request, depends: () => {} } as never;
+	};
+	const decide = await import('../src/routes/clients/[id]/decide/+page.server.ts');
+	const ladders = await import('../src/routes/clients/[id]/ladders/+page.server.ts');
+	const ladder = await import('../src/routes/clients/[id]/ladder/+page.server.ts');
+	const log = await import('../src/routes/clients/[id]/log/+page.server.ts');
+	const at = (page: string): string => `/clients/${client}/${page}`;
+	type Done = { readonly done?: string; readonly data?: { readonly message?: string } };
+	const pressed = async (
+		press: (e: never) => unknown,
+		page: string,
+		form: () => Record<string, string>
+	): Promise<void> => {
+		const e = event(at(page), form());
+		const r = (await press(e)) as Done;
+		if (r.done === undefined) throw new Error(`${page}: ${r.data?.message ?? 'refused'}`);
+	};
+	/** One to warm up with, and the one that is counted. */
+	const toGive = ['raised-seat', 'standard-seat'];
+	const plain = { sets: '1', reps: '5', family: 'squat', reason: 'Walked through for its path.' };
+	const slip = async (): Promise<{ hash: string; basedOn: string; exerciseId: string }> => {
+		const { slips } = (await decide.load(event(at('decide')))) as {
+			slips: { hash: string; basedOn: string; exerciseId: string }[];
+		};
+		const [first] = slips;
+		if (first === undefined) throw new Error('no slip');
+		return first;
+	};
+	const given = await slip();
+	const { exercises } = (await log.load(event(at('log')))) as {
+		exercises: { id: string; region: string; head: { id: string; step: string } }[];
+	};
+	const [work] = exercises;
+	if (work === undefined) throw new Error('nothing in use');
+	const id = (): string => newId(new Date());
+	const logged = (): Record<string, string> => ({
+		id: id(),
+		visitId: id(),
+		exerciseId: work.id,
+		prescriptionId: work.head.id,
+		region: work.region,
+		day: TODAY,
+		observed: 'on',
+		effort: '5',
+		before: '1',
+		peak: '2',
+		after: '1',
+		'set.0.reps': '8'
+	});
+	const requests: readonly (readonly [string, number, () => Promise<unknown>])[] = [
+		['a page: decide', 12, async () => decide.load(event(at('decide')))],
+		['a page: ladders', 12, async () => ladders.load(event(at('ladders')))],
+		['logging', 14, () => pressed(log.actions.log as never, 'log', logged)],
+		[
+			'prescribing',
+			14,
+			() =>
+				pressed(ladder.actions.prescribe as never, 'ladder', () => ({
+					...plain,
+					step: toGive.shift() ?? '',
+					id: id(),
+					exerciseId: id(),
+					region: work.region
+				}))
+		],
+		[
+			'signing',
+			10,
+			async () => {
+				const { hash, basedOn, exerciseId } = await slip();
+				const answer = { id: id(), prescriptionId: id(), exerciseId, basedOn, hash, answer: 'accepted' };
+				signing = () => pressed(decide.actions.answer as never, 'decide', () => answer);
+			}
+		]
+	];
+	let signing: () => Promise<unknown> = async () => undefined;
+	void given;
+	for (const [name, most, work] of requests) {
+		// The first makes what is made once; what signs is got ready by it.
+		await work();
+		say(name, await entered(name === 'signing' ? () => signing() : work), most);
+	}
+	await pool.end();
+} finally {
+	cluster.stop();
+	cluster.remove();
+}
