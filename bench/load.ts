@@ -91,7 +91,9 @@ await multiply(
 );
 line('copying clients', `${((performance.now() - began) / 1000).toFixed(1)} s`);
 
-const server = spawn(process.execPath, ['build/index.js'], {
+/** PROFILE names a folder for the server's own profile. */
+const profiled = process.env.PROFILE === undefined ? [] : ['--cpu-prof', `--cpu-prof-dir=${process.env.PROFILE}`];
+const server = spawn(process.execPath, [...profiled, 'build/index.js'], {
 	env: {
 		...process.env,
 		NODE_ENV: 'production',

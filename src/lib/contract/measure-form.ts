@@ -67,6 +67,7 @@ const no = (field: string, message: string) => refuse<Refusal>({ reason: 'sheet'
 export function degreesTyped(kind: RangeKind, text_: string, body: Body): Result<number | undefined, string> {
 	const label = kind.name;
 	const entered = text_.trim();
+	if (entered === '') return ok(undefined);
 	if (kind.signed === true && /^\d/.test(entered) && Number(entered.replace(',', '.')) !== 0)
 		return refuse(
 			`${label}: −${entered} (lacks ${entered}°) or +${entered} (beyond straight)? Give the sign.`

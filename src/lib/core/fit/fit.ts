@@ -236,9 +236,16 @@ function shortOne(step: Step, ctx: FitContext, setup: SolvedSetup | null): reado
 /** Set-ups are whole centimetres and degrees: half a degree of rounding is no violation. */
 const ROUNDING = 0.5;
 
-/** Fits a whole family, solving each distinct problem once. */
-export const fitFamily = (family: ExerciseFamily, ctx: FitContext): readonly StepFit[] =>
-	fitSteps(family.steps, ctx);
+const families = new WeakMap<FitContext, Map<ExerciseFamily, readonly StepFit[]>>();
+
+/** Fits a whole family, solving each distinct problem once; for a context that stands, once at all. */
+export function fitFamily(family: ExerciseFamily, ctx: FitContext): readonly StepFit[] {
+	const known = families.get(ctx) ?? new Map<ExerciseFamily, readonly StepFit[]>();
+	families.set(ctx, known);
+	const fits = known.get(family) ?? fitSteps(family.steps, ctx);
+	known.set(family, fits);
+	return fits;
+}
 
 /** Fits many steps, of one family or all, solving each distinct problem once. */
 export function fitSteps(steps: readonly Step[], ctx: FitContext): readonly StepFit[] {

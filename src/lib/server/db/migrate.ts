@@ -24,6 +24,7 @@ import * as sessions from './migrations/0017-sessions.ts';
 import * as ownCourses from './migrations/0018-own-courses.ts';
 import * as straps from './migrations/0019-straps.ts';
 import * as blocks from './migrations/0020-blocks.ts';
+import * as recordVersion from './migrations/0021-record-version.ts';
 
 const MIGRATIONS = [
 	foundation,
@@ -45,7 +46,8 @@ const MIGRATIONS = [
 	sessions,
 	ownCourses,
 	straps,
-	blocks
+	blocks,
+	recordVersion
 ] as const;
 
 /** For tests: what belongs to a practice, and what of it is appended. */
@@ -54,7 +56,7 @@ export const APPENDED_TABLES = MIGRATIONS.flatMap((m) => m.TABLES)
 	.filter((t) => t.appended === true)
 	.map((t) => t.name);
 /** The newest one: a database without it is older than the program. */
-export const LAST_MIGRATION = blocks.name;
+export const LAST_MIGRATION = recordVersion.name;
 /** Every migration this program knows, oldest first. */
 export const KNOWN_MIGRATIONS: readonly string[] = MIGRATIONS.map((m) => m.name);
 const LOCK = 7_204_311;

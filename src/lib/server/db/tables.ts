@@ -15,12 +15,20 @@ export interface Appended {
 	reason: string | null;
 }
 
+/** Written by the database alone. */
+interface RecordVersion {
+	practice_id: string;
+	id: string;
+	version: number;
+}
+
 interface Owned {
 	practice_id: string;
 	id: string;
 }
 
 export interface Tables {
+	record_version: RecordVersion;
 	practice: {
 		id: string;
 		name: string;

@@ -6,7 +6,7 @@ import { type LogFacts, type LoggedWork, rangeEvidence } from '#lib/core/decisio
 import { stepOf } from '#lib/core/exercise/family.ts';
 import { measuredEnvelope } from '../repo/sheet-repo.ts';
 import { contextOf } from './context-of.ts';
-import { givenUnder, oncePerRecord } from './found-once.ts';
+import { givenUnder, oncePerDay, oncePerRecord } from './found-once.ts';
 import type { ClientRecord } from './load.ts';
 
 /** The logged sessions with step and set-up, as the core reads them; a step no longer known says nothing. */
@@ -30,20 +30,15 @@ export const factsOf = (r: ClientRecord, today: Day): LogFacts => ({
 	ctx: contextOf(r, {}, today, r.head.setting.technique)
 });
 
-export const evidenceOf = (r: ClientRecord, today: Day): readonly RangeEvidence[] =>
-	rangeEvidence(workOf(r), factsOf(r, today));
+export const evidenceOf = oncePerDay((r, today): readonly RangeEvidence[] =>
+	rangeEvidence(workOf(r), factsOf(r, today))
+);
 
-/** Worked out once a record: a page asks for it several times. */
-const envelopes = new WeakMap<ClientRecord, Envelope>();
-
-export function envelopeOf(r: ClientRecord, today: Day): Envelope {
-	const known =
-		envelopes.get(r) ??
-		envelopeWith(
-			measuredEnvelope(r.measurements, (method) => methodOf(method).realChangeDeg),
-			evidenceOf(r, today),
-			r.policy.marginDeg
-		);
-	envelopes.set(r, known);
-	return known;
-}
+/** Worked out once a record and day: a page asks for it several times. */
+export const envelopeOf = oncePerDay((r, today): Envelope =>
+	envelopeWith(
+		measuredEnvelope(r.measurements, (method) => methodOf(method).realChangeDeg),
+		evidenceOf(r, today),
+		r.policy.marginDeg
+	)
+);

@@ -17,28 +17,21 @@ import type { Exercise } from '../repo/exercise-repo.ts';
 import { contextOf } from './context-of.ts';
 import { effectiveChain } from './effective-chain.ts';
 import { envelopeOf, factsOf, workOf } from './evidence-of.ts';
+import { oncePerDay } from './found-once.ts';
 import type { ClientRecord } from './load.ts';
 
-/** Worked out once a record and side: what is remembered with a context is found again. */
-const contexts = new WeakMap<ClientRecord, Map<string, FitContext>>();
+const contextWithout = oncePerDay((r, today): FitContext => ({
+	...contextOf(r, envelopeOf(r, today), today, r.head.setting.technique),
+	observed: seenDoing(workOf(r), factsOf(r, today))
+}));
+const contextOfSide = oncePerDay(
+	(r, today, side: Side): FitContext => ({ ...contextWithout(r, today), side }),
+	(side) => side
+);
 
-/** The fit context of a record today; for the work of one side, that side. */
-export function fitContextOf(r: ClientRecord, today: Day, side?: Side | null): FitContext {
-	const known = contexts.get(r) ?? new Map<string, FitContext>();
-	contexts.set(r, known);
-	const key = `${today}|${side ?? ''}`;
-	const found = known.get(key);
-	if (found !== undefined) return found;
-	const whole =
-		side === undefined || side === null
-			? {
-					...contextOf(r, envelopeOf(r, today), today, r.head.setting.technique),
-					observed: seenDoing(workOf(r), factsOf(r, today))
-				}
-			: { ...fitContextOf(r, today), side };
-	known.set(key, whole);
-	return whole;
-}
+/** The fit context of a record today; for the work of one side, that side. Made once: what is remembered with a context is found again. */
+export const fitContextOf = (r: ClientRecord, today: Day, side?: Side | null): FitContext =>
+	side === undefined || side === null ? contextWithout(r, today) : contextOfSide(r, today, side);
 
 /** What standing work is judged in, for one side. */
 export const standingFactsOf = (
@@ -56,35 +49,24 @@ export const standingFactsOf = (
 	};
 };
 
-const standings = new WeakMap<ClientRecord, Map<string, Standing | null>>();
+const standingOn = oncePerDay(
+	(r, today, exercise: Exercise): Standing | null => {
+		const { head } = effectiveChain(exercise.prescriptions);
+		const family = r.families[exercise.family];
+		const step = family === undefined ? undefined : stepOf(family, head.step);
+		if (family === undefined || step === undefined) return null;
+		const { setup, dose, day: since, passedOver } = head;
+		return standing(
+			{ family, step, setup, loadKg: dose.loadKg, since, passedOver },
+			standingFactsOf(r, today, family, step, exercise.side)
+		);
+	},
+	(exercise) => exercise.id
+);
 
 /** Does what stands of an exercise still hold? Null where its step is no longer known. Judged once a record and day. */
-export function standingOf(r: ClientRecord, exercise: Exercise, today: Day): Standing | null {
-	const known = standings.get(r) ?? new Map<string, Standing | null>();
-	standings.set(r, known);
-	const key = `${today}|${exercise.id}`;
-	const found = known.get(key);
-	if (found !== undefined) return found;
-	const { head } = effectiveChain(exercise.prescriptions);
-	const family = r.families[exercise.family];
-	const step = family === undefined ? undefined : stepOf(family, head.step);
-	const judged =
-		family === undefined || step === undefined
-			? null
-			: standing(
-					{
-						family,
-						step,
-						setup: head.setup,
-						loadKg: head.dose.loadKg,
-						since: head.day,
-						passedOver: head.passedOver
-					},
-					standingFactsOf(r, today, family, step, exercise.side)
-				);
-	known.set(key, judged);
-	return judged;
-}
+export const standingOf = (r: ClientRecord, exercise: Exercise, today: Day): Standing | null =>
+	standingOn(r, today, exercise);
 
 /** What would break a prescription of this exercise, what was passed over left out. */
 export function breaksIn(

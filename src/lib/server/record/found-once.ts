@@ -1,4 +1,5 @@
 /** What is looked up in a record again and again, found once: sessions by exercise, and whose prescription a session was done under. */
+import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { Morning } from '#lib/core/session/record.ts';
 import type { Exercise, Prescription } from '../repo/exercise-repo.ts';
 import type { Logged } from '../repo/log-repo.ts';
@@ -12,6 +13,22 @@ export function oncePerRecord<T>(work: (r: ClientRecord) => T): (r: ClientRecord
 		if (found !== undefined) return found.value;
 		const value = work(r);
 		known.set(r, { value });
+		return value;
+	};
+}
+
+/** The same for what a day has a part in; `key` tells several answers of one day apart. */
+export function oncePerDay<T, A extends readonly unknown[] = []>(
+	work: (r: ClientRecord, today: Day, ...rest: A) => T,
+	key: (...rest: A) => string = () => ''
+): (r: ClientRecord, today: Day, ...rest: A) => T {
+	const known = oncePerRecord(() => new Map<string, { readonly value: T }>());
+	return (r, today, ...rest) => {
+		const at = `${today}|${key(...rest)}`;
+		const found = known(r).get(at);
+		if (found !== undefined) return found.value;
+		const value = work(r, today, ...rest);
+		known(r).set(at, { value });
 		return value;
 	};
 }

@@ -13,6 +13,7 @@ import { type Whose, withoutNulls } from '../db/heads.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { type ClientHead, clientHeads } from '../repo/client-repo.ts';
 import { days } from '../repo/day-repo.ts';
+import { recordVersion } from '../repo/record-version-repo.ts';
 import { type Room, room } from '../repo/equipment-repo.ts';
 import { type Exercise, exercises } from '../repo/exercise-repo.ts';
 import { type Logged, logs } from '../repo/log-repo.ts';
@@ -39,10 +40,39 @@ export interface ClientRecord {
 	readonly families: Readonly<Record<string, ExerciseFamily>>;
 }
 
-/** Six queries, whatever the number of clients; those put away only where they are asked for. */
+/**
+ * The records of a practice, of some or of one of its clients; those put away only where they are asked for. What one client's record was read as is kept
+ * by its version, which the database sets anew with whatever is written of them: read again it is one query, and all that was worked out of it is there.
+ */
 export async function loadRecords(
 	t: PracticeTransaction,
 	whose?: Whose,
+	putAway = false
+): Promise<readonly ClientRecord[]> {
+	if (typeof whose !== 'string' || putAway) return readRecords(t, whose, putAway);
+	const version = await recordVersion(t, whose);
+	if (version === undefined) return readRecords(t, whose);
+	const kept = t.shelf.find(whose, version) as ClientRecord | undefined;
+	if (kept !== undefined) return [kept];
+	const read = await readRecords(t, whose);
+	if (read[0] !== undefined) t.shelf.put(whose, version, untouched(read[0]));
+	return read;
+}
+
+/** A kept record is everybody's: where tests run, whoever would change it is told. */
+const untouched: <T>(record: T) => T = process.env.VITEST === undefined ? (record) => record : frozen;
+
+function frozen<T>(value: T): T {
+	if (typeof value !== 'object' || value === null || Object.isFrozen(value)) return value;
+	Object.freeze(value);
+	for (const inner of Object.values(value)) frozen(inner);
+	return value;
+}
+
+/** Six queries, whatever the number of clients. */
+async function readRecords(
+	t: PracticeTransaction,
+	whose: Whose,
 	putAway = false
 ): Promise<readonly ClientRecord[]> {
 	const heads = await clientHeads(t, whose, putAway);
@@ -51,7 +81,7 @@ export async function loadRecords(
 	const prescribed = byClient(await exercises(t, whose));
 	const logged = byClient(await logs(t, whose));
 	const dayRecords = byClient(await days(t, whose));
-	const here = await room(t);
+	const here = await room(t, whose);
 	const own = usable(here.own);
 	const families =
 		own.length === 0

@@ -30,7 +30,7 @@ import { type Effective, effectiveChain } from './effective-chain.ts';
 import { fears, operationUnrecorded, reaches } from './facts-of.ts';
 import { fitContextOf, standingOf, wouldStand } from './fit-of.ts';
 import { nextStepsOf } from './gates-of.ts';
-import { logsOf, morningsOf, oncePerRecord } from './found-once.ts';
+import { logsOf, morningsOf, oncePerDay, oncePerRecord } from './found-once.ts';
 import type { ClientRecord } from './load.ts';
 
 /** Day on which the last emergency flag was closed. */
@@ -339,8 +339,6 @@ export interface Slip {
 	readonly trace: Trace;
 }
 
-/** Worked out once a record: header, table and page ask for the same slips. */
-const slips = new WeakMap<ClientRecord, Map<string, Slip>>();
 const hashes = new WeakMap<DecideInput, string>();
 
 /** What a slip rests on, as a text to compare. */
@@ -350,21 +348,23 @@ export function hashOf({ input, trace }: Slip): string {
 	return hash;
 }
 
-/** The slip of one exercise, without what would change it. */
-export function slipOf(r: ClientRecord, exercise: Exercise, today: Day, advancesUsed: number): Slip {
-	const known = slips.get(r) ?? new Map<string, Slip>();
-	slips.set(r, known);
-	const key = `${exercise.id}|${today}|${advancesUsed}`;
-	const found = known.get(key);
-	if (found !== undefined) return found;
-	const { input, chain } = decideInputOf(r, exercise, today, advancesUsed);
-	const slip = { exercise, chain, input, trace: judge(input) };
-	known.set(key, slip);
-	return slip;
-}
+const slipOn = oncePerDay(
+	(r, today, exercise: Exercise, advancesUsed: number): Slip => {
+		const { input, chain } = decideInputOf(r, exercise, today, advancesUsed);
+		return { exercise, chain, input, trace: judge(input) };
+	},
+	(exercise, advancesUsed) => `${exercise.id}|${advancesUsed}`
+);
+
+/** The slip of one exercise, without what would change it. Judged once: header, table and page ask for the same slips. */
+export const slipOf = (r: ClientRecord, exercise: Exercise, today: Day, advancesUsed: number): Slip =>
+	slipOn(r, today, exercise, advancesUsed);
+
+const flips = new WeakMap<DecideInput, Trace>();
 
 /** With the nearest flip and the outlook: for the slip that lies open. */
-export const flipped = <S extends Slip>(slip: S): S => ({
-	...slip,
-	trace: withFlips(slip.input, slip.trace)
-});
+export function flipped<S extends Slip>(slip: S): S {
+	const trace = flips.get(slip.input) ?? withFlips(slip.input, slip.trace);
+	flips.set(slip.input, trace);
+	return { ...slip, trace };
+}

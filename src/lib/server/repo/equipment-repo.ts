@@ -1,4 +1,4 @@
-/** What the practice owns: seats, pads, wedges, weights; with this member's delegations and the practice's own families, in one query. */
+/** What the practice owns: seats, pads, wedges, weights; with who was given what to do for the clients that are read, and the practice's own families, in one query. */
 import { sql } from 'kysely';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { PracticeIntervals } from '#lib/core/decision/policy.ts';
@@ -8,7 +8,7 @@ import type { RackItem } from '#lib/core/dose/racks.ts';
 import type { OwnCourse } from '#lib/core/fit/course.ts';
 import type { Furniture } from '#lib/core/movement/furniture.ts';
 import { EQUIPMENT, type Equipment, type ExerciseFamily } from '#lib/core/exercise/family.ts';
-import { isHead } from '../db/heads.ts';
+import { isHead, ofClient, type Whose } from '../db/heads.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 
 export interface Room {
@@ -28,6 +28,7 @@ export interface Room {
 }
 
 export interface Delegation {
+	readonly memberId: string;
 	readonly clientId: string;
 	readonly families: readonly string[];
 	readonly expires: Day;
@@ -44,17 +45,18 @@ interface Row {
 		g: number | null;
 		count: number;
 	}[];
-	delegations: { client_id: string; families: string[]; expires: string }[];
+	delegations: { member_id: string; client_id: string; families: string[]; expires: string }[];
 	own: ExerciseFamily[];
 	courses: OwnCourse[];
 }
 
-export async function room(t: PracticeTransaction): Promise<Room> {
+/** The same for whoever reads it: a record that is kept is read by all. */
+export async function room(t: PracticeTransaction, whose?: Whose): Promise<Room> {
 	const { rows } = await sql<Row>`select
 		(select jsonb_build_object('screening_weeks', p.screening_weeks, 'retest_weeks', p.retest_weeks, 'trainer_signs', p.trainer_signs)
 			from practice p where p.id = ${t.practiceId}) as practice,
 		coalesce((select jsonb_agg(to_jsonb(e)) from equipment e where e.count > 0 and not e.out_of_order), '[]') as equipment,
-		coalesce((select jsonb_agg(to_jsonb(d)) from delegation d where d.practice_id = ${t.practiceId} and d.member_id = ${t.memberId} and ${isHead('delegation', 'd')}), '[]') as delegations,
+		coalesce((select jsonb_agg(to_jsonb(d)) from delegation d where d.practice_id = ${t.practiceId} and ${ofClient('d', whose)} and ${isHead('delegation', 'd')}), '[]') as delegations,
 		coalesce((select jsonb_agg(f.content order by f.family) from own_family f where ${isHead('own_family', 'f')}), '[]') as own,
 		coalesce((select jsonb_agg(c.content order by c.course) from own_course c where ${isHead('own_course', 'c')}), '[]') as courses`.execute(
 		t.trx
@@ -88,6 +90,7 @@ export async function room(t: PracticeTransaction): Promise<Room> {
 		weightsKg: weights.map((w) => w.kg),
 		equipment: equipmentOf(equipment.map((e) => e.kind)),
 		delegations: delegations.map((d) => ({
+			memberId: d.member_id,
 			clientId: d.client_id,
 			families: d.families,
 			expires: d.expires

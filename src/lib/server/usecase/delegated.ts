@@ -9,5 +9,9 @@ export const NOT_DELEGATED = 'Prescribing for this client is not delegated to yo
 export const delegated = (actor: Actor, r: ClientRecord, family: string, today: string): boolean =>
 	actor.licensed ||
 	r.room.delegations.some(
-		(d) => d.clientId === r.head.id && d.families.includes(family) && d.expires >= today
+		(d) =>
+			d.memberId === actor.memberId &&
+			d.clientId === r.head.id &&
+			d.families.includes(family) &&
+			d.expires >= today
 	);

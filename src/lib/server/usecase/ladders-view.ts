@@ -15,6 +15,7 @@ import { fitContextOf, standingOf } from '../record/fit-of.ts';
 import { gatesOf } from '../record/gates-of.ts';
 import { shownOf } from '../record/shown-of.ts';
 import { ownLaddersOf, regionsOf, treatsBack } from '../record/facts-of.ts';
+import { oncePerDay } from '../record/found-once.ts';
 import { heldBy } from '../record/held-by.ts';
 import type { ClientRecord } from '../record/load.ts';
 
@@ -49,7 +50,10 @@ export interface LaddersView {
 	readonly holds: Readonly<Record<string, string | null>>;
 }
 
-export function laddersView(r: ClientRecord, today: Day): LaddersView {
+/** Made once a record and day: a page draws from it what it draws. */
+export const laddersView = oncePerDay(laddersMade);
+
+function laddersMade(r: ClientRecord, today: Day): LaddersView {
 	const shown = shownOf(r);
 	const inPlan = r.exercises.map((e): NowView => {
 		const { head } = effectiveChain(e.prescriptions);

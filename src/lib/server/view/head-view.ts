@@ -13,11 +13,17 @@ import type { Surgery } from '../repo/client-repo.ts';
 import { fitContextOf } from '../record/fit-of.ts';
 import type { ClientRecord } from '../record/load.ts';
 import { regionsOf } from '../record/facts-of.ts';
+import { written, type WrittenAs } from '#lib/wording/written-as.ts';
+import { oncePerDay } from '../record/found-once.ts';
 import { heldWork } from './held-work.ts';
 import { slipsByNeed } from './slips-by-need.ts';
 import { workView } from './work-view.ts';
 
-export function headView(r: ClientRecord, licensed: boolean, today: Day): HeadView {
+/** Made once for each page of a client that stands: it is the same on all of them. */
+export const headView = (r: ClientRecord, licensed: boolean, today: Day): HeadView =>
+	headOn(r, today, licensed, written());
+
+function headMade(r: ClientRecord, today: Day, licensed: boolean): HeadView {
 	const { head } = r;
 	const held = heldWork(r, today);
 	return {
@@ -49,6 +55,12 @@ export function headView(r: ClientRecord, licensed: boolean, today: Day): HeadVi
 		today
 	};
 }
+
+/** In words, as whoever reads writes lengths and days. */
+const headOn = oncePerDay(
+	(r, today, licensed: boolean, _: WrittenAs) => headMade(r, today, licensed),
+	(licensed, { units, dateOrder }) => `${licensed} ${units} ${dateOrder}`
+);
 
 function operationView(s: Surgery, today: Day): HeadView['operations'][number] {
 	const what = `${regionName(s.region)}${s.operation ? `, ${s.operation}` : ''}`;

@@ -2,6 +2,7 @@
 import { daysBetween, type Day } from '#lib/core/base/calendar-day.ts';
 import type { Decision } from '#lib/core/decision/trace.ts';
 import { advancesToday, lastSessionDay } from '../record/facts-of.ts';
+import { oncePerDay } from '../record/found-once.ts';
 import { hashOf, slipOf, type Slip } from '../record/slip-of.ts';
 import type { ClientRecord } from '../record/load.ts';
 
@@ -41,7 +42,7 @@ function rankOf({ rule, decision }: Slip['trace'], silent: boolean): number {
 	return silent ? Math.min(SILENT_RANK, RANK[decision]) : RANK[decision];
 }
 
-export function slipsByNeed(r: ClientRecord, today: Day): readonly NeededSlip[] {
+export const slipsByNeed = oncePerDay((r, today): readonly NeededSlip[] => {
 	const used = advancesToday(r, today);
 	const silent = silentDays(r, today) > SILENT_DAYS;
 	return r.exercises
@@ -56,4 +57,4 @@ export function slipsByNeed(r: ClientRecord, today: Day): readonly NeededSlip[] 
 			};
 		})
 		.sort((a, b) => a.rank - b.rank);
-}
+});

@@ -20,7 +20,7 @@ import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, params, url }) =>
 	clientPage(locals, params.id, 'decide', async (r, t, ctx) => {
-		const signed = await signedDecisions(t, params.id);
+		const signed = await signedDecisions(t, r);
 		// Newest first, so the newest is what stays.
 		const last = new Map(
 			signed

@@ -12,6 +12,7 @@
 	import FamilyRow from '#lib/ui/ladders/FamilyRow.svelte';
 	import PlanList from '#lib/ui/ladders/PlanList.svelte';
 	import { rowsByPattern, rowsByPurpose } from '#lib/ui/ladders/plan-rows.ts';
+	import { equippedWith } from '#lib/core/fit/equipped.ts';
 	import { familyRow } from '#lib/ui/ladders/family-row.ts';
 	import Said from '#lib/ui/Said.svelte';
 	import { onKeys } from '#lib/ui/keys.ts';
@@ -23,7 +24,7 @@
 	let place = $state<'both' | 'practice' | 'home'>('both');
 	let without: Tag[] = $state([]);
 	let lost = $state('');
-	const ctx = $derived<FitContext>({ ...data.ctx, equipment: data.kit[place] });
+	const ctx = $derived<FitContext>(equippedWith(data.ctx, data.kit[place]));
 
 	const gateOf = (id: string) => data.gates[id]?.find((g) => !g.met);
 	const rows = $derived(

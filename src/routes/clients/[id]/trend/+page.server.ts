@@ -15,7 +15,7 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 		const titleOf = new Map(
 			r.everGiven.map((e) => [e.id, e.prescriptions[e.prescriptions.length - 1]?.snapshot.title])
 		);
-		const signed = await signedDecisions(t, params.id);
+		const signed = await signedDecisions(t, r);
 		const { results, totals } = await testsShown(t, params.id);
 		const { goals } = await intakeShown(t, params.id);
 		const mayReplay = allow(ctx.actor, 'replay decision').ok;
