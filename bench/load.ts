@@ -92,7 +92,8 @@ await multiply(
 line('copying clients', `${((performance.now() - began) / 1000).toFixed(1)} s`);
 
 /** PROFILE names a folder for the server's own profile. */
-const profiled = process.env.PROFILE === undefined ? [] : ['--cpu-prof', `--cpu-prof-dir=${process.env.PROFILE}`];
+const profiled =
+	process.env.PROFILE === undefined ? [] : ['--cpu-prof', `--cpu-prof-dir=${process.env.PROFILE}`];
 const server = spawn(process.execPath, [...profiled, 'build/index.js'], {
 	env: {
 		...process.env,
