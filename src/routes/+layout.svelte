@@ -4,6 +4,7 @@
 	import { browser } from '$app/environment';
 	import { navigating, page } from '$app/state';
 	import ClockNotice from '#lib/ui/ClockNotice.svelte';
+	import LeaveAsk from '#lib/ui/LeaveAsk.svelte';
 	import AwayBar from '#lib/ui/away/AwayBar.svelte';
 	import { forget } from '#lib/ui/away/put-aside.ts';
 	import ChoosePractice from '#lib/ui/practice/ChoosePractice.svelte';
@@ -48,6 +49,7 @@
 {#if data.me}
 	<ClockNotice />
 	<AwayBar member={data.me.id} />
+	<LeaveAsk />
 	<header
 		class="no-print flex flex-wrap items-baseline gap-x-6 gap-y-1 border-b px-7 py-2 max-sm:gap-x-4 max-sm:px-4"
 	>

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { startCluster } from '../../scripts/cluster.mjs';
-import { openClient, score, signIn, signInByForm, visit } from './people.ts';
+import { accessible, openClient, score, signIn, signInByForm, visit } from './people.ts';
 
 test('wrong password, then too little: nobody gets in, and the page says why', async ({ page }) => {
 	await page.goto('/clients/x/ladder');
@@ -186,4 +186,88 @@ test('an owner without a licence is told what it takes', async ({ page }) => {
 	await expect(
 		page.getByTestId('look').filter({ hasText: 'refused GET /clients/new' }).first()
 	).toBeVisible();
+});
+
+test('who leaves with a setting typed and not kept is asked; what is refused stands beside its field until it is typed in again', async ({
+	page
+}) => {
+	// The owner alone has no clients: theirs begins with the practice.
+	await page.goto('/sign-in');
+	await page.getByLabel('E-mail').fill('owner@tidewater.example');
+	await page.getByLabel('Password').fill('lantern-at-low-tide');
+	await page.getByRole('button', { name: 'Sign in' }).click();
+	await expect(page).toHaveURL(/\/practice\/people$/);
+	await visit(page, '/practice/settings');
+	const words = page.getByLabel('What to do besides, in your words');
+	const was = await words.inputValue();
+	await words.fill('tell the front desk first');
+	await page.getByRole('link', { name: 'People' }).click();
+	const ask = page.getByRole('dialog', { name: 'Leave without keeping it?' });
+	await expect(ask).toBeVisible();
+	await accessible(page);
+	await ask.getByRole('button', { name: 'Stay' }).click();
+	await expect(ask).toBeHidden();
+	await expect(page).toHaveURL(/\/practice\/settings$/);
+	await expect(words).toHaveValue('tell the front desk first');
+	// Refused: everything at once, and each until its field is typed in.
+	await page.getByLabel('Name', { exact: true }).fill('');
+	await page.getByLabel('A record is kept after the last work').fill('many');
+	await page.getByRole('button', { name: 'Keep' }).click();
+	await expect(page.getByTestId('refused')).toBeVisible();
+	const years = page.getByLabel('A record is kept after the last work');
+	await expect(years).toHaveAttribute('aria-invalid', 'true');
+	await years.fill('8');
+	await expect(years).not.toHaveAttribute('aria-invalid', 'true');
+	await expect(page.getByLabel('Name', { exact: true })).toHaveAttribute('aria-invalid', 'true');
+	await page.getByRole('link', { name: 'Rooms', exact: true }).click();
+	await ask.getByRole('button', { name: 'Leave', exact: true }).click();
+	await expect(page).toHaveURL(/\/practice\/rooms$/);
+	// Back brings what was typed; nothing of it was kept.
+	await page.goBack();
+	await expect(words).toHaveValue('tell the front desk first');
+	await page.reload();
+	await visit(page, '/practice/people');
+	await visit(page, '/practice/settings');
+	await expect(words).toHaveValue(was);
+	// What is kept asks nothing.
+	await words.fill('tell the front desk');
+	await page.getByRole('button', { name: 'Keep' }).click();
+	await expect(page.getByTestId('done')).toBeVisible();
+	await page.getByRole('link', { name: 'People' }).click();
+	await expect(page).toHaveURL(/\/practice\/people$/);
+	await visit(page, '/practice/settings');
+	await words.fill(was);
+	await page.getByRole('button', { name: 'Keep' }).click();
+	await expect(page.getByTestId('done')).toBeVisible();
+});
+
+test('a long list is sorted by its headings and searched; a source says what it is where it is named', async ({
+	page
+}) => {
+	await signIn(page);
+	await visit(page, '/clients');
+	await page.getByRole('link', { name: 'in use' }).click();
+	await expect(page.getByRole('columnheader', { name: 'in use' })).toHaveAttribute('aria-sort', 'descending');
+	const used = (await page.getByTestId('client').locator('td:nth-child(5)').allTextContents()).map(Number);
+	expect(used).toEqual([...used].sort((a, b) => b - a));
+	await visit(page, '/sources');
+	const rows = page.getByRole('table', { name: 'Sources' }).locator('tbody tr');
+	const all = await rows.count();
+	await page.getByRole('button', { name: 'source', exact: true }).click();
+	await expect(page.getByRole('columnheader', { name: 'source' })).toHaveAttribute('aria-sort', 'ascending');
+	const names = await rows.locator('td:first-child').allTextContents();
+	// NG59 before NG158, as one reads it.
+	const read = new Intl.Collator('en', { numeric: true });
+	expect(names).toEqual([...names].sort(read.compare));
+	await page.getByRole('searchbox').fill('bridge');
+	await expect.poll(() => rows.count()).toBeLessThan(all);
+	await page.getByRole('searchbox').fill('no such word');
+	await expect(rows).toHaveText(['Nothing here says that.']);
+	await accessible(page);
+	await openClient(page, 'Wren', 'decide');
+	await page
+		.getByRole('link', { name: /^[A-Z][a-z]+ \d{4}$/ })
+		.first()
+		.hover();
+	await expect(page.getByRole('tooltip')).toContainText('from memory, graded');
 });

@@ -35,6 +35,7 @@
 <Modal
 	bind:open
 	title="Keys of this screen"
+	aria-label="Keys of this screen"
 	size="xs"
 	transitionParams={{ duration: 0 }}
 	class="rounded-md border border-edge bg-sheet text-ink backdrop:bg-black/40 dark:bg-sheet dark:text-ink"

@@ -94,5 +94,7 @@
 				/>{/each}</tr
 		>
 	{/snippet}
-	{#each shown as row, i (row.id)}<tr {...of(row.original)}>{@render cells(row.original, i)}</tr>{/each}
+	{#each shown as row, i (row.id)}<tr {...of(row.original)}>{@render cells(row.original, i)}</tr>{:else}<tr
+			><td colspan={columns.length}>Nothing here says that.</td></tr
+		>{/each}
 </Rows>

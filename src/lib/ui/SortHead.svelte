@@ -15,8 +15,11 @@
 	>{#snippet said()}{name}<span aria-hidden="true" class="ml-1 inline-block w-3 no-underline"
 			>{sorted ? ARROW[sorted] : ''}</span
 		>{/snippet}
-	{#if href !== undefined}<a {href} class="text-inherit" data-sveltekit-keepfocus data-sveltekit-noscroll
-			>{@render said()}</a
+	{#if href !== undefined}<a
+			{href}
+			class="text-quiet underline"
+			data-sveltekit-keepfocus
+			data-sveltekit-noscroll>{@render said()}</a
 		>{:else if press !== undefined}<button
 			type="button"
 			class="min-h-6 cursor-pointer underline"

@@ -1,13 +1,13 @@
 <script lang="ts">
 	/** One thing of the rooms: what it is, its size as printed, how many. */
-	import { enhance } from '$app/forms';
 	import { RACK_UNITS } from '#lib/core/dose/rack-kind.ts';
 	import { UNIT_NAME } from '#lib/wording/practice.ts';
 	import Act from '../Act.svelte';
 	import Choice from '../Choice.svelte';
 	import Field from '../Field.svelte';
+	import type { Answered } from '../wrong.ts';
 	import Tick from '../Tick.svelte';
-	import { sending } from '../sending.ts';
+	import { typedForm } from '../typed-form.ts';
 
 	interface Props {
 		readonly formId: string;
@@ -21,32 +21,41 @@
 			readonly room: string;
 			readonly outOfOrder: boolean;
 		};
-		/** What was typed and refused. */
-		readonly typed: Readonly<Record<string, string>>;
+		/** What the page was given back, where it was about this thing. */
+		readonly answered: Answered;
 		readonly kinds: readonly { readonly value: string; readonly name: string }[];
-		readonly wrong: (field: string) => string | undefined;
 		readonly say: (text: string) => void;
 		readonly done: () => void;
 	}
-	let { formId, itemId, item, typed, kinds, wrong, say, done }: Props = $props();
-	const of = (name: string, kept: string | number | undefined): string => typed[name] ?? String(kept ?? '');
+	let { formId, itemId, item, answered, kinds, say, done }: Props = $props();
+	const text = (kept: string | number | undefined): string => String(kept ?? '');
+	// svelte-ignore state_referenced_locally
+	const { form, errors, enhance } = typedForm({
+		name: `item-${itemId}`,
+		fields: {
+			kind: item?.kind ?? 'seat',
+			label: text(item?.label),
+			value: text(item?.value),
+			unit: item?.unit ?? 'cm',
+			count: text(item?.count ?? 1),
+			room: text(item?.room)
+		},
+		answered,
+		say,
+		done
+	});
+	const wrong = (field: keyof typeof $form): string | undefined => $errors[field]?.[0];
 </script>
 
-<form
-	method="POST"
-	action="?/item"
-	class="flex flex-wrap items-end gap-3 py-2"
-	use:enhance={sending(say, done)}
-	novalidate
->
+<form method="POST" action="?/item" class="flex flex-wrap items-end gap-3 py-2" use:enhance novalidate>
 	<input type="hidden" name="id" value={formId} />
 	<input type="hidden" name="itemId" value={itemId} />
-	<Choice of={itemId} name="kind" label="What" value={of('kind', item?.kind ?? 'seat')} items={[...kinds]} />
+	<Choice of={itemId} name="kind" label="What" bind:value={$form.kind} items={[...kinds]} />
 	<Field
 		of={itemId}
 		name="label"
 		label="Called"
-		value={of('label', item?.label)}
+		bind:value={$form.label}
 		wrong={wrong('label')}
 		width="w-48"
 	/>
@@ -55,7 +64,7 @@
 		name="value"
 		label="Size, as printed"
 		inputmode="decimal"
-		value={of('value', item?.value)}
+		bind:value={$form.value}
 		wrong={wrong('value')}
 		width="w-20"
 	/>
@@ -63,7 +72,7 @@
 		of={itemId}
 		name="unit"
 		label="in"
-		value={of('unit', item?.unit ?? 'cm')}
+		bind:value={$form.unit}
 		items={RACK_UNITS.map((u) => ({ value: u, name: UNIT_NAME[u] }))}
 	/>
 	<Field
@@ -71,18 +80,11 @@
 		name="count"
 		label="How many"
 		inputmode="numeric"
-		value={of('count', item?.count ?? 1)}
+		bind:value={$form.count}
 		wrong={wrong('count')}
 		width="w-16"
 	/>
-	<Field
-		of={itemId}
-		name="room"
-		label="Room"
-		value={of('room', item?.room)}
-		wrong={wrong('room')}
-		width="w-32"
-	/>
+	<Field of={itemId} name="room" label="Room" bind:value={$form.room} wrong={wrong('room')} width="w-32" />
 	<Tick name="outOfOrder" label="out of order" checked={item?.outOfOrder === true} />
 	{#if wrong('unit')}<p class="w-full text-sm text-stop">{wrong('unit')}</p>{/if}
 	<Act kind="quiet">Keep</Act>

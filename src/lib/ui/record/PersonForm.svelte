@@ -1,11 +1,11 @@
 <script lang="ts">
 	/** Who the client is, put right with its reason. */
-	import { enhance } from '$app/forms';
 	import Act from '../Act.svelte';
 	import Choice from '../Choice.svelte';
 	import DayField from '../DayField.svelte';
 	import Field from '../Field.svelte';
-	import { sending } from '../sending.ts';
+	import { typedForm } from '../typed-form.ts';
+	import type { Answered } from '../wrong.ts';
 
 	interface Props {
 		readonly formId: string;
@@ -16,37 +16,35 @@
 			readonly occupation: string | null;
 		};
 		readonly today: string;
-		/** What was typed and refused. */
-		readonly typed: Readonly<Record<string, string>>;
-		readonly wrong: (field: string) => string | undefined;
+		/** What the page was given back, where it was about the person. */
+		readonly answered: Answered;
 		readonly say: (text: string) => void;
 	}
-	let { formId, person, today, typed, wrong, say }: Props = $props();
+	let { formId, person, today, answered, say }: Props = $props();
 	// svelte-ignore state_referenced_locally
-	let born = $state(typed.born ?? person.born);
+	const { form, errors, enhance } = typedForm({
+		name: 'person',
+		fields: {
+			name: person.name,
+			born: person.born,
+			sex: person.sex ?? '',
+			occupation: person.occupation ?? '',
+			reason: ''
+		},
+		answered,
+		say
+	});
+	const wrong = (field: keyof typeof $form): string | undefined => $errors[field]?.[0];
 </script>
 
-<form
-	method="POST"
-	action="?/person"
-	class="flex flex-wrap items-end gap-3 pb-2"
-	use:enhance={sending(say)}
-	novalidate
->
+<form method="POST" action="?/person" class="flex flex-wrap items-end gap-3 pb-2" use:enhance novalidate>
 	<input type="hidden" name="id" value={formId} />
-	<Field
-		of="person"
-		name="name"
-		label="Name"
-		value={typed.name ?? person.name}
-		wrong={wrong('name')}
-		width="w-56"
-	/>
-	<DayField name="born" label="Born" bind:value={born} wrong={wrong('born')} width="w-40" {today} />
+	<Field of="person" name="name" label="Name" bind:value={$form.name} wrong={wrong('name')} width="w-56" />
+	<DayField name="born" label="Born" bind:value={$form.born} wrong={wrong('born')} width="w-40" {today} />
 	<Choice
 		name="sex"
 		label="Sex, for norms"
-		value={typed.sex ?? person.sex ?? ''}
+		bind:value={$form.sex}
 		items={[
 			{ value: '', name: 'not said' },
 			{ value: 'female', name: 'female' },
@@ -57,7 +55,7 @@
 		of="person"
 		name="occupation"
 		label="Work"
-		value={typed.occupation ?? person.occupation ?? ''}
+		bind:value={$form.occupation}
 		wrong={wrong('occupation')}
 		width="w-48"
 	/>
@@ -65,7 +63,7 @@
 		of="person"
 		name="reason"
 		label="What was wrong with it"
-		value={typed.reason ?? ''}
+		bind:value={$form.reason}
 		wrong={wrong('reason')}
 		width="w-64 max-w-full"
 	/>

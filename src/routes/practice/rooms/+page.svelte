@@ -49,9 +49,8 @@
 								formId={data.ids[i] ?? ''}
 								itemId={item.id}
 								{item}
-								typed={typed.itemId === item.id ? typed : {}}
+								answered={typed.itemId === item.id ? form : undefined}
 								kinds={data.kinds}
-								wrong={typed.itemId === item.id ? wrong : () => undefined}
 								say={(text) => (lost = text)}
 								done={() => closed(item.id)}
 							/>{/if}</td
@@ -76,9 +75,8 @@
 		{#key data.newIds[0]}<ItemForm
 				formId={data.newIds[0] ?? ''}
 				itemId={data.newIds[1] ?? ''}
-				typed={adding ? typed : {}}
+				answered={adding ? form : undefined}
 				kinds={data.kinds}
-				wrong={adding ? wrong : () => undefined}
 				say={(text) => (lost = text)}
 				done={() => undefined}
 			/>{/key}

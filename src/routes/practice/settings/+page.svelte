@@ -1,6 +1,5 @@
 <script lang="ts">
 	/** The practice's clock, units, whom to call, and what a new client begins with. */
-	import { enhance } from '$app/forms';
 	import { BRACE } from '#lib/catalogue/brace.ts';
 	import { POLICY_IDS } from '#lib/catalogue/policies.ts';
 	import { BRACES } from '#lib/core/exercise/family.ts';
@@ -9,8 +8,8 @@
 	import Choice from '#lib/ui/Choice.svelte';
 	import Field from '#lib/ui/Field.svelte';
 	import Said from '#lib/ui/Said.svelte';
-	import { sending } from '#lib/ui/sending.ts';
-	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
+	import { typedForm } from '#lib/ui/typed-form.ts';
+	import { refusedText } from '#lib/ui/wrong.ts';
 	import { POLICY_NAME, TECHNIQUE_NAME } from '#lib/wording/names.ts';
 	import { DATE_ORDER_NAME, TRAINER_SIGNS_NAME, UNITS_NAME, WEEK_NAME } from '#lib/wording/practice.ts';
 
@@ -19,46 +18,60 @@
 	const weeksOf = (n: string | number | null): string => (n === null ? '' : String(n));
 	const itemsOf = (names: Readonly<Record<string, string>>) =>
 		Object.entries(names).map(([value, name]) => ({ value, name }));
-	const wrong = $derived(wrongAt(form));
-	const typed = $derived(form && 'typed' in form ? form.typed : undefined);
-	const shown = $derived({
-		name: typed?.name ?? data.settings.name,
-		tz: typed?.tz ?? data.settings.tz,
-		units: typed?.units ?? data.settings.units,
-		emergency: typed?.emergency ?? data.settings.emergency,
-		policy: typed?.policy ?? data.settings.policy,
-		technique: typed?.technique ?? data.settings.technique ?? '',
-		emergencyWords: typed?.emergencyWords ?? data.settings.emergencyWords,
-		weekStart: String(typed?.weekStart ?? data.settings.weekStart),
-		dateOrder: typed?.dateOrder ?? data.settings.dateOrder,
-		screeningWeeks: weeksOf(typed?.screeningWeeks ?? data.settings.screeningWeeks),
-		retestWeeks: weeksOf(typed?.retestWeeks ?? data.settings.retestWeeks),
-		brace: typed?.brace ?? data.settings.brace,
-		trainerSigns: typed?.trainerSigns ?? data.settings.trainerSigns,
-		retentionYears: String(typed?.retentionYears ?? data.settings.retentionYears),
-		quietFrom: String(typed?.quietFrom ?? data.settings.quietFrom),
-		quietTo: String(typed?.quietTo ?? data.settings.quietTo)
+	// svelte-ignore state_referenced_locally
+	const { settings } = data;
+	const typed = typedForm({
+		name: 'settings',
+		fields: {
+			name: settings.name,
+			tz: settings.tz,
+			units: settings.units,
+			emergency: settings.emergency,
+			policy: settings.policy,
+			technique: settings.technique ?? '',
+			emergencyWords: settings.emergencyWords,
+			weekStart: String(settings.weekStart),
+			dateOrder: settings.dateOrder,
+			screeningWeeks: weeksOf(settings.screeningWeeks),
+			retestWeeks: weeksOf(settings.retestWeeks),
+			brace: settings.brace,
+			trainerSigns: settings.trainerSigns,
+			retentionYears: String(settings.retentionYears),
+			quietFrom: String(settings.quietFrom),
+			quietTo: String(settings.quietTo)
+		},
+		// svelte-ignore state_referenced_locally
+		answered: form,
+		say: (text) => (lost = text)
 	});
+	const { form: shown, errors, enhance } = typed;
+	const wrong = (field: keyof typeof $shown): string | undefined => $errors[field]?.[0];
+	export const snapshot = { capture: typed.capture, restore: typed.restore };
 </script>
 
 <svelte:head><title>Settings · Bolster</title></svelte:head>
 <Said done={form && 'done' in form ? form.done : undefined} refused={lost || refusedText(form)} />
 <h2>Settings</h2>
-<form method="POST" class="mt-2 grid gap-5" use:enhance={sending((t) => (lost = t))} novalidate>
+<form method="POST" class="mt-2 grid gap-5" use:enhance novalidate>
 	<input type="hidden" name="id" value={data.id} />
 	<input type="hidden" name="before" value={data.before} />
 	<section class="flex flex-wrap items-end gap-4" aria-label="The practice">
-		<Field name="name" label="Name" value={shown.name} wrong={wrong('name')} width="w-72" />
-		<Field name="tz" label="Time zone" value={shown.tz} list="zones" wrong={wrong('tz')} width="w-56" />
+		<Field name="name" label="Name" bind:value={$shown.name} wrong={wrong('name')} width="w-72" />
+		<Field name="tz" label="Time zone" bind:value={$shown.tz} list="zones" wrong={wrong('tz')} width="w-56" />
 		<datalist id="zones"
 			>{#each data.zones as z (z)}<option value={z}></option>{/each}</datalist
 		>
-		<Choice name="units" label="Units" value={shown.units} items={itemsOf(UNITS_NAME)} />
-		<Choice name="weekStart" label="The week begins on" value={shown.weekStart} items={itemsOf(WEEK_NAME)} />
+		<Choice name="units" label="Units" bind:value={$shown.units} items={itemsOf(UNITS_NAME)} />
+		<Choice
+			name="weekStart"
+			label="The week begins on"
+			bind:value={$shown.weekStart}
+			items={itemsOf(WEEK_NAME)}
+		/>
 		<Choice
 			name="dateOrder"
 			label="Days are written"
-			value={shown.dateOrder}
+			bind:value={$shown.dateOrder}
 			items={itemsOf(DATE_ORDER_NAME)}
 		/>
 	</section>
@@ -67,14 +80,14 @@
 			<Field
 				name="emergency"
 				label="Number to call in an emergency"
-				value={shown.emergency}
+				bind:value={$shown.emergency}
 				wrong={wrong('emergency')}
 				width="w-40"
 			/>
 			<Field
 				name="emergencyWords"
 				label="What to do besides, in your words"
-				value={shown.emergencyWords}
+				bind:value={$shown.emergencyWords}
 				wrong={wrong('emergencyWords')}
 				width="w-96 max-w-full"
 			/>
@@ -88,13 +101,13 @@
 			<Choice
 				name="policy"
 				label="Policy of new clients"
-				value={shown.policy}
+				bind:value={$shown.policy}
 				items={POLICY_IDS.map((value) => ({ value, name: POLICY_NAME[value] ?? value }))}
 			/>
 			<Choice
 				name="technique"
 				label="Squat technique of new clients"
-				value={shown.technique}
+				bind:value={$shown.technique}
 				items={[
 					{ value: '', name: 'an ordinary rise' },
 					...TECHNIQUES.map((value) => ({ value, name: TECHNIQUE_NAME[value] }))
@@ -103,7 +116,7 @@
 			<Choice
 				name="brace"
 				label="Bracing of new clients"
-				value={shown.brace}
+				bind:value={$shown.brace}
 				items={BRACES.map((value) => ({ value, name: BRACE[value].title }))}
 			/>
 		</div>
@@ -116,7 +129,7 @@
 				label="Quiet from"
 				unit="h"
 				inputmode="numeric"
-				value={shown.quietFrom}
+				bind:value={$shown.quietFrom}
 				wrong={wrong('quietFrom')}
 				width="w-16"
 			/>
@@ -125,7 +138,7 @@
 				label="until"
 				unit="h"
 				inputmode="numeric"
-				value={shown.quietTo}
+				bind:value={$shown.quietTo}
 				wrong={wrong('quietTo')}
 				width="w-16"
 			/>
@@ -142,7 +155,7 @@
 				label="A screening holds"
 				unit="weeks"
 				inputmode="numeric"
-				value={shown.screeningWeeks}
+				bind:value={$shown.screeningWeeks}
 				wrong={wrong('screeningWeeks')}
 				width="w-16"
 			/>
@@ -151,7 +164,7 @@
 				label="A measured range holds"
 				unit="weeks"
 				inputmode="numeric"
-				value={shown.retestWeeks}
+				bind:value={$shown.retestWeeks}
 				wrong={wrong('retestWeeks')}
 				width="w-16"
 			/>
@@ -160,7 +173,7 @@
 				label="A record is kept after the last work"
 				unit="years"
 				inputmode="numeric"
-				value={shown.retentionYears}
+				bind:value={$shown.retentionYears}
 				wrong={wrong('retentionYears')}
 				width="w-16"
 			/>
@@ -174,7 +187,7 @@
 		<Choice
 			name="trainerSigns"
 			label="Of what is delegated to them, trainers sign"
-			value={shown.trainerSigns}
+			bind:value={$shown.trainerSigns}
 			items={itemsOf(TRAINER_SIGNS_NAME)}
 		/>
 		<p class="label">A licensed user signs everything, and alone what is bolder or after a stop.</p>

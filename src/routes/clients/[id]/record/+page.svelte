@@ -90,8 +90,7 @@
 				formId={data.personId}
 				person={data.person}
 				today={data.head.today}
-				typed={personSent && form && 'typed' in form ? form.typed : {}}
-				wrong={personSent ? wrong : () => undefined}
+				answered={personSent ? form : undefined}
 				say={(text) => (lost = text)}
 			/>{/key}
 	</Fold>
