@@ -55,6 +55,18 @@ describe('a delegation', () => {
 			{ name: 'Joss Bellwether', families: ['hinge'], callWhen: 'the knee is above 4' }
 		]);
 	});
+	it('is theirs alone: a record that another trainer reads lends it to nobody', async () => {
+		value(await give());
+		const r = await reloaded(trainer, amos.head.id);
+		const another = { ...trainer.actor, memberId: randomUUID() };
+		expect([
+			delegated(trainer.actor, r, 'squat', TODAY),
+			delegated(another, r, 'squat', TODAY),
+			delegated(physio.actor, r, 'squat', TODAY)
+		]).toEqual([true, false, true]);
+		// Nor is it of another client of theirs.
+		expect(delegated(trainer.actor, await client(trainer, 'Wren'), 'squat', TODAY)).toBe(false);
+	});
 	it('is ended at once, and once', async () => {
 		value(await give());
 		const [stands] = (await shown()).stands;

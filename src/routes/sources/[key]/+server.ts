@@ -1,5 +1,5 @@
 import { error, json } from '@sveltejs/kit';
-import { SOURCE_ROWS } from '#lib/server/http/source-rows.ts';
+import { SOURCE_ROWS } from '../source-rows.ts';
 import type { RequestHandler } from './$types';
 
 /** What one source says, for whoever points at its name. */

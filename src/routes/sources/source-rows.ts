@@ -1,5 +1,5 @@
 /** The table of docs/sources.md, so that every number on a slip can be opened to its source. */
-import sources from '../../../../docs/sources.md?raw';
+import sources from '../../../docs/sources.md?raw';
 
 export interface SourceRow {
 	readonly key: string;
