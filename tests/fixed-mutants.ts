@@ -60,7 +60,7 @@ export const FIXED_MUTANTS: readonly FixedMutant[] = [
 	rule('hold-region', "j.state.kind === 'up' || other", 'other'),
 	// What an advance needs, and where it leads.
 	core('decision/streak', 's.againstAdvice !== true', 'true', 'decision/boundaries'),
-	core('decision/streak', 'span <= f.policy.streakDays', 'span < f.policy.streakDays', 'decision/boundaries'),
+	core('decision/streak', 'span <= streakDays', 'span < streakDays', 'decision/boundaries'),
 	core('decision/streak', 'if (s.lighter === true) continue;', '', 'decision/boundaries'),
 	core('decision/advance', 'standing?.retry !== true', 'standing?.retry === false', 'decision/boundaries'),
 	core('decision/advance', 'e.gateOpen && OPEN', 'OPEN', 'decision/decide'),
