@@ -2,19 +2,13 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import { open } from '../db/connect.ts';
 import { inPracticeOf } from '../db/in-practice.ts';
-import { unjudged } from '../repo/standing-repo.ts';
 import type { JudgeTask } from '../usecase/judge-aside.ts';
-import { judgeAnew, judgedBy } from '../usecase/judge-anew.ts';
-import { writing } from '../usecase/writing.ts';
+import { judgeOld } from '../usecase/judge-anew.ts';
 
 const { pool, db } = open((workerData as { readonly url: string }).url, 1);
 
-async function judge({ practiceId, memberId, today, written }: JudgeTask): Promise<void> {
-	const inPractice = inPracticeOf(db, practiceId, memberId);
-	await writing(written, async () =>
-		judgeAnew(inPractice, await inPractice((t) => unjudged(t, today, judgedBy())), today)
-	);
-}
+const judge = ({ practiceId, memberId, today }: JudgeTask): Promise<void> =>
+	judgeOld(inPracticeOf(db, practiceId, memberId), today);
 
 parentPort?.on('message', (task: JudgeTask | 'end') => {
 	if (task === 'end') {

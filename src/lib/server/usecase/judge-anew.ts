@@ -5,8 +5,10 @@ import { ENGINE_VERSION } from '#lib/core/decision/trace.ts';
 import { written } from '#lib/wording/written-as.ts';
 import type { InPractice } from '../db/in-practice.ts';
 import { loadRecords } from '../record/load.ts';
-import { keepJudged, type Unjudged } from '../repo/standing-repo.ts';
+import { practiceSettings } from '../repo/practice-repo.ts';
+import { keepJudged, unjudged, type Unjudged } from '../repo/standing-repo.ts';
 import { judgedRow } from '../view/today-row.ts';
+import { writing, writtenAs } from './writing.ts';
 
 /** How rows are made; another shape of the row counts up. */
 const ROW = 3;
@@ -14,6 +16,17 @@ const ROW = 3;
 export function judgedBy(): string {
 	const { units, dateOrder } = written();
 	return `${ENGINE_VERSION}|${CATALOGUE_VERSION}|${ROW}|${units}|${dateOrder}`;
+}
+
+/**
+ * Judges whatever is old in a practice, in the words in which it writes now and not when this was asked for: rows in the words of an earlier setting
+ * would stand over those that a reading has judged meanwhile.
+ */
+export async function judgeOld(inPractice: InPractice, today: Day): Promise<void> {
+	const { units, dateOrder } = await inPractice(practiceSettings);
+	await writing(writtenAs(units, dateOrder), async () =>
+		judgeAnew(inPractice, await inPractice((t) => unjudged(t, today, judgedBy())), today)
+	);
 }
 
 /** Clients of one transaction: few enough that none is held long. */

@@ -9,7 +9,6 @@ import { existsSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { Worker } from 'node:worker_threads';
 import type { Day } from '#lib/core/base/calendar-day.ts';
-import { written, type WrittenAs } from '#lib/wording/written-as.ts';
 import type { Actor } from './actor.ts';
 import { Queue } from './judge-queue.ts';
 
@@ -19,7 +18,6 @@ export interface JudgeTask {
 	readonly memberId: string;
 	readonly today: Day;
 	/** As the practice writes. */
-	readonly written: WrittenAs;
 }
 
 /** The thread's file stands beside the built server. */
@@ -63,7 +61,7 @@ function started(): boolean {
 }
 
 const taskOf = ({ practiceId, memberId }: Actor, today: Day): JudgeTask => ({
-	...{ practiceId, memberId, today, written: written() }
+	...{ practiceId, memberId, today }
 });
 
 /** Judges a practice's old rows aside; what is answered ends when they are. Undefined where there is no thread to do it. */

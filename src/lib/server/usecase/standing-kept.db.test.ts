@@ -4,6 +4,7 @@ import { randomUUID } from 'node:crypto';
 import { sql } from 'kysely';
 import { describe, expect, it } from 'vitest';
 import { client, demoForEach, value, type TestDatabase } from '../../../../tests/database.ts';
+import { AS_USUAL } from '#lib/wording/written-as.ts';
 import { loadRecords } from '../record/load.ts';
 import { keepJudged, unjudge, unjudged } from '../repo/standing-repo.ts';
 import { rebuild } from '../thread/rebuild.ts';
@@ -13,11 +14,12 @@ import { arrive } from './arrive.ts';
 import { changeSetting } from './change-setting.ts';
 import { checkIn } from './check-in.ts';
 import { closeFlag } from './flags.ts';
-import { judgeAnew, judgedBy } from './judge-anew.ts';
+import { judgeAnew, judgedBy, judgeOld } from './judge-anew.ts';
 import { logVisit } from './log-visit.ts';
 import { saveFamilies } from './own-families.ts';
 import { setLimit } from './protocols.ts';
 import { showToday } from './show-today.ts';
+import { writing } from './writing.ts';
 
 const TODAY = '2026-03-12';
 let d: TestDatabase;
@@ -189,6 +191,22 @@ describe('kept and rebuilt', () => {
 		expect((await old()).map((u) => u.clientId)).toEqual([head.id]);
 		await judgeAnew(physio.inPractice, await old(), TODAY);
 		expect(await old()).toEqual([]);
+	});
+});
+
+describe('judged aside', () => {
+	it('in the words in which the practice writes now, whoever asked for it when', async () => {
+		await d.owner.query(`update practice set units = 'imperial', date_order = 'month-day'`);
+		await physio.inPractice((t) => unjudge(t));
+		// Asked for while it wrote otherwise.
+		await writing(AS_USUAL, () => judgeOld(physio.inPractice, TODAY));
+		const { rows: kept } = await d.owner.query<{ judged_by: string }>('select judged_by from standing');
+		expect(new Set(kept.map((k) => k.judged_by.split('|').slice(-2).join(' ')))).toEqual(
+			new Set(['imperial month-day'])
+		);
+		await d.owner.query(`update practice set units = 'metric', date_order = 'day-month'`);
+		await physio.inPractice((t) => unjudge(t));
+		await judgeOld(physio.inPractice, TODAY);
 	});
 });
 
