@@ -1,13 +1,7 @@
 /** Server time of the client page at demo size: the ladder's load, its queries counted, on a throwaway database. */
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import pg from 'pg';
-import { loadDemo } from '../demo/load.ts';
-import { startCluster } from '../scripts/cluster.mjs';
-import { open } from '#lib/server/db/connect.ts';
+import { withDemo } from './demo-database.ts';
 import { inPracticeOf } from '#lib/server/db/in-practice.ts';
-import { bootstrap, migrate } from '#lib/server/db/migrate.ts';
-import { separateSignIn } from '#lib/server/db/sign-in-role.ts';
 import type { Context } from '#lib/server/usecase/actor.ts';
 import { listClients } from '#lib/server/usecase/list-clients.ts';
 import { judge } from '#lib/core/decision/judge.ts';
@@ -106,50 +100,15 @@ async function heavy({ inPractice, today }: Context): Promise<void> {
 const EXERCISES = 12;
 const SESSIONS = 150;
 
-const cluster = await startCluster(join(tmpdir(), `bolster-bench-${process.pid}`), { fast: true });
-try {
-	await bootstrap(cluster.superUrl, 'bolster', cluster.passwords);
-	await migrate(cluster.ownerUrl('bolster'));
-	await separateSignIn(cluster.ownerUrl('bolster'), true);
-	const today = '2026-03-12';
-	await loadDemo({
-		ownerUrl: cluster.ownerUrl('bolster'),
-		appUrl: cluster.appUrl('bolster'),
-		signInUrl: cluster.signInUrl('bolster'),
-		secret: 'x'.repeat(40),
-		origin: 'http://127.0.0.1:1',
-		today
-	});
-	const owner = new pg.Client({ connectionString: cluster.ownerUrl('bolster') });
-	await owner.connect();
-	const { rows } = await owner.query<{ practice_id: string; id: string }>(
-		`select practice_id, id from member where 'physiotherapist' = any(roles)`
-	);
-	await owner.end();
-	const m = rows[0];
-	if (m === undefined) throw new Error('no member');
-	const { db, pool } = open(cluster.appUrl('bolster'));
+await withDemo('bench', async ({ db, ownerUrl, physio }) => {
 	let queries = 0;
 	const counting = db.withPlugin({
 		transformQuery: (a) => (queries++, a.node),
 		transformResult: async (a) => a.result
 	});
-	const ctx: Context = {
-		actor: {
-			memberId: m.id,
-			practiceId: m.practice_id,
-			name: 'bench',
-			practice: '',
-			licensed: true,
-			trainer: false,
-			owner: false
-		},
-		inPractice: inPracticeOf(counting, m.practice_id, m.id),
-		today,
-		now: new Date(),
-		tz: 'UTC',
-		units: 'metric'
-	};
+	const { practiceId, memberId } = physio.actor;
+	const ctx: Context = { ...physio, inPractice: inPracticeOf(counting, practiceId, memberId) };
+	const { today } = ctx;
 	const ids = await ctx.inPractice(async (t) => (await loadRecords(t)).map((r) => r.head.id));
 	const page = async (id: string): Promise<void> => {
 		const got = await showClient(ctx, id, 'bench', (_, r) =>
@@ -179,9 +138,5 @@ try {
 		`${each <= 8 ? 'ok  ' : 'MISS'} ${'client page, queries'.padEnd(42)} ${String(each).padStart(14)}   ≤ 8, none per row`
 	);
 	await heavy(ctx);
-	await searched(ctx, cluster.ownerUrl('bolster'));
-	await pool.end();
-} finally {
-	cluster.stop();
-	cluster.remove();
-}
+	await searched(ctx, ownerUrl);
+});

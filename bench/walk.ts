@@ -4,20 +4,12 @@
  * asked, the others what carries.
  */
 import { Session } from 'node:inspector/promises';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import pg from 'pg';
-import { loadDemo } from '../demo/load.ts';
-import { startCluster } from '../scripts/cluster.mjs';
-import { open } from '#lib/server/db/connect.ts';
+import { TODAY, withDemo } from './demo-database.ts';
 import { inPracticeOf } from '#lib/server/db/in-practice.ts';
-import { bootstrap, migrate } from '#lib/server/db/migrate.ts';
-import { separateSignIn } from '#lib/server/db/sign-in-role.ts';
 import type { Context } from '#lib/server/usecase/actor.ts';
 import { newId } from '#lib/server/usecase/new-id.ts';
 
-const TODAY = '2026-03-12';
 const root = fileURLToPath(new URL('..', import.meta.url));
 
 /** Functions that ran since the count began, by module: its path and how many of its functions. */
@@ -63,49 +55,14 @@ function say(name: string, found: ReadonlyMap<string, number>, most: number): vo
 	if (process.argv.includes('--files')) for (const p of carry.sort()) console.log(`       ${p}`);
 }
 
-const home = join(tmpdir(), `bolster-walk-${process.pid}`);
-const cluster = await startCluster(home, { fast: true });
-try {
-	await bootstrap(cluster.superUrl, 'bolster', cluster.passwords);
-	await migrate(cluster.ownerUrl('bolster'));
-	await separateSignIn(cluster.ownerUrl('bolster'), true);
-	await loadDemo({
-		ownerUrl: cluster.ownerUrl('bolster'),
-		appUrl: cluster.appUrl('bolster'),
-		signInUrl: cluster.signInUrl('bolster'),
-		secret: 'x'.repeat(40),
-		origin: 'http://127.0.0.1:1',
-		today: TODAY
-	});
-	const owner = new pg.Client({ connectionString: cluster.ownerUrl('bolster') });
-	await owner.connect();
-	const member = (
-		await owner.query<{ practice_id: string; id: string }>(
-			`select practice_id, id from member where 'physiotherapist' = any(roles)`
-		)
-	).rows[0];
-	const client = (
-		await owner.query<{ client_id: string }>(`select client_id from person where name like 'Lotte%'`)
-	).rows[0]?.client_id;
-	await owner.end();
-	if (member === undefined || client === undefined) throw new Error('the demo is not as it was');
-	const { db, pool } = open(cluster.appUrl('bolster'));
-	const context: Context = {
-		actor: {
-			memberId: member.id,
-			practiceId: member.practice_id,
-			name: 'walk',
-			practice: '',
-			licensed: true,
-			trainer: false,
-			owner: false
-		},
-		inPractice: inPracticeOf(db, member.practice_id, member.id),
-		today: TODAY,
-		now: new Date(),
-		tz: 'UTC',
-		units: 'metric'
-	};
+await withDemo('walk', async ({ db, owner, physio }) => {
+	const found = await owner.query<{ client_id: string }>(
+		`select client_id from person where name like 'Lotte%'`
+	);
+	const client = found.rows[0]?.client_id;
+	if (client === undefined) throw new Error('the demo is not as it was');
+	const { practiceId, memberId } = physio.actor;
+	const context: Context = { ...physio, inPractice: inPracticeOf(db, practiceId, memberId) };
 	const event = (path: string, form?: Record<string, string>) => {
 		const url = new URL(`http://127.0.0.1${path}`);
 		const body = new FormData();
@@ -139,7 +96,6 @@ try {
 		if (first === undefined) throw new Error('no slip');
 		return first;
 	};
-	const given = await slip();
 	const { exercises } = (await log.load(event(at('log')))) as {
 		exercises: { id: string; region: string; head: { id: string; step: string } }[];
 	};
@@ -187,14 +143,9 @@ try {
 		]
 	];
 	let signing: () => Promise<unknown> = async () => undefined;
-	void given;
 	for (const [name, most, work] of requests) {
 		// The first makes what is made once; what signs is got ready by it.
 		await work();
 		say(name, await entered(name === 'signing' ? () => signing() : work), most);
 	}
-	await pool.end();
-} finally {
-	cluster.stop();
-	cluster.remove();
-}
+});

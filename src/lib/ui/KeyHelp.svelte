@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** The keys of this screen: a hint at the foot of a desk, the list with `?`, and the switch for those who want none. */
 	import Kbd from 'flowbite-svelte/Kbd.svelte';
-	import Modal from 'flowbite-svelte/Modal.svelte';
+	import Dialog from './Dialog.svelte';
 	import Toggle from 'flowbite-svelte/Toggle.svelte';
 	import { onMount } from 'svelte';
 	import { keysAreOn, turnKeys } from './keys.ts';
@@ -32,15 +32,7 @@
 	class="no-print fixed right-3 bottom-2 z-10 cursor-pointer rounded-md border bg-paper px-2 py-0.5 text-sm text-quiet max-lg:hidden"
 	data-testid="keys-hint"><kbd class="font-mono font-semibold">?</kbd> keys{on ? '' : ' are off'}</button
 >
-<Modal
-	bind:open
-	title="Keys of this screen"
-	aria-label="Keys of this screen"
-	size="xs"
-	transitionParams={{ duration: 0 }}
-	class="rounded-md border border-edge bg-sheet text-ink backdrop:bg-black/40 dark:bg-sheet dark:text-ink"
-	classes={{ header: 'p-4 text-ink dark:text-ink', body: 'p-4 text-base text-ink dark:text-ink' }}
->
+<Dialog bind:open title="Keys of this screen">
 	<Rows heads={[]} aria-label="Keys">
 		{#each [...keys, ...ofClient, ['?', 'this list'] as const] as [k, what] (k)}
 			<tr
@@ -55,4 +47,4 @@
 	<Toggle bind:checked={on} onchange={() => turnKeys(on)} class="mt-3 text-base text-ink dark:text-ink"
 		>single keys act on this device</Toggle
 	>
-</Modal>
+</Dialog>

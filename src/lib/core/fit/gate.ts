@@ -5,6 +5,7 @@
 import { SIDES, type Side } from '../body/axis.ts';
 import type { Muscle } from '../body/muscle.ts';
 import type { Clearance, Dose, Gate } from '../exercise/family.ts';
+import type { GateOfStep } from '../exercise/gate-of-step.ts';
 import type { Technique } from '../posture/problem.ts';
 
 /** What one session, or one test, showed of a step. */
@@ -157,7 +158,6 @@ function clearance(gate: Of<'clearance'>, facts: GateFacts): GateState {
 }
 
 type Of<K extends Gate['kind']> = Gate & { readonly kind: K };
-type OfStep = Exclude<Gate, { readonly kind: 'any-of' | 'technique' | 'clearance' | 'stage' }>;
 
 export function gateState(gate: Gate, shown: readonly Shown[], facts: GateFacts = {}): GateState {
 	switch (gate.kind) {
@@ -176,7 +176,7 @@ export function gateState(gate: Gate, shown: readonly Shown[], facts: GateFacts 
 }
 
 /** Gates that ask what was shown on a step: by the treated side, but where both are compared. */
-function shownOn(gate: OfStep, shown: readonly Shown[], facts: GateFacts): GateState {
+function shownOn(gate: GateOfStep, shown: readonly Shown[], facts: GateFacts): GateState {
 	const all = shown.filter((s) => s.step === gate.step);
 	const on = all.filter((s) => s.untreated !== true);
 	switch (gate.kind) {

@@ -8,6 +8,7 @@ import { poseFaults } from '../figure/key-pose.ts';
 import { choiceFaults } from '../exercise/choice.ts';
 import { harderDials } from '../exercise/dial.ts';
 import type { ExerciseFamily, Gate, Step } from '../exercise/family.ts';
+import type { GateOfStep } from '../exercise/gate-of-step.ts';
 import { movementOf } from './movements.ts';
 
 export interface CatalogueFault {
@@ -114,10 +115,8 @@ function gateFaults(gate: Gate, step: Step, byId: ReadonlyMap<string, Step>): st
 	return [...itself, ...neverMet(gate, shown)];
 }
 
-type OfStep = Exclude<Gate, { readonly kind: 'any-of' | 'technique' | 'clearance' | 'stage' }>;
-
 /** What of a gate could never be shown on the step that it names. */
-function neverMet(gate: OfStep, shown: Step): readonly string[] {
+function neverMet(gate: GateOfStep, shown: Step): readonly string[] {
 	const { target } = shown.usualDose;
 	const counts = shown.counts ?? 'reps';
 	switch (gate.kind) {
