@@ -86,7 +86,7 @@ await withDemo('walk', async ({ db, owner, physio }) => {
 		if (r.done === undefined) throw new Error(`${page}: ${r.data?.message ?? 'refused'}`);
 	};
 	/** One to warm up with, and the one that is counted. */
-	const toGive = ['raised-seat', 'standard-seat'];
+	const toGive = ['raised-seat-hands', 'raised-seat'];
 	const plain = { sets: '1', reps: '5', family: 'squat', reason: 'Walked through for its path.' };
 	const slip = async (): Promise<{ hash: string; basedOn: string; exerciseId: string }> => {
 		const { slips } = (await decide.load(event(at('decide')))) as {
@@ -116,9 +116,19 @@ await withDemo('walk', async ({ db, owner, physio }) => {
 		after: '1',
 		'set.0.reps': '8'
 	});
+	// Signed before anything is logged: after it the slip would wait for the next morning.
 	const requests: readonly (readonly [string, number, () => Promise<unknown>])[] = [
 		['a page: decide', 12, async () => decide.load(event(at('decide')))],
 		['a page: ladders', 12, async () => ladders.load(event(at('ladders')))],
+		[
+			'signing',
+			10,
+			async () => {
+				const { hash, basedOn, exerciseId } = await slip();
+				const answer = { id: id(), prescriptionId: id(), exerciseId, basedOn, hash, answer: 'accepted' };
+				signing = () => pressed(decide.actions.answer as never, 'decide', () => answer);
+			}
+		],
 		['logging', 14, () => pressed(log.actions.log as never, 'log', logged)],
 		[
 			'prescribing',
@@ -131,15 +141,6 @@ await withDemo('walk', async ({ db, owner, physio }) => {
 					exerciseId: id(),
 					region: work.region
 				}))
-		],
-		[
-			'signing',
-			10,
-			async () => {
-				const { hash, basedOn, exerciseId } = await slip();
-				const answer = { id: id(), prescriptionId: id(), exerciseId, basedOn, hash, answer: 'accepted' };
-				signing = () => pressed(decide.actions.answer as never, 'decide', () => answer);
-			}
 		]
 	];
 	let signing: () => Promise<unknown> = async () => undefined;
