@@ -1,6 +1,7 @@
 /** What is looked up in a record again and again, found once: sessions by exercise, and whose prescription a session was done under. */
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { Morning } from '#lib/core/session/record.ts';
+import { written } from '#lib/wording/written-as.ts';
 import type { Exercise, Prescription } from '../repo/exercise-repo.ts';
 import type { Logged } from '../repo/log-repo.ts';
 import type { ClientRecord } from './load.ts';
@@ -17,14 +18,15 @@ export function oncePerRecord<T>(work: (r: ClientRecord) => T): (r: ClientRecord
 	};
 }
 
-/** The same for what a day has a part in; `key` tells several answers of one day apart. */
+/** The same for what a day has a part in, and the way in which words are written; `key` tells several answers of one day apart. */
 export function oncePerDay<T, A extends readonly unknown[] = []>(
 	work: (r: ClientRecord, today: Day, ...rest: A) => T,
 	key: (...rest: A) => string = () => ''
 ): (r: ClientRecord, today: Day, ...rest: A) => T {
 	const known = oncePerRecord(() => new Map<string, { readonly value: T }>());
 	return (r, today, ...rest) => {
-		const at = `${today}|${key(...rest)}`;
+		const { units, dateOrder } = written();
+		const at = `${today}|${units}|${dateOrder}|${key(...rest)}`;
 		const found = known(r).get(at);
 		if (found !== undefined) return found.value;
 		const value = work(r, today, ...rest);

@@ -9,6 +9,7 @@ import { inPracticeOf } from '../db/in-practice.ts';
 import { PRACTICE_TABLES } from '../db/migrate.ts';
 import { MOST_KEPT, shelfOf } from '../db/shelf.ts';
 import type { Context } from '../usecase/actor.ts';
+import { writing } from '../usecase/writing.ts';
 import { headView } from '../view/head-view.ts';
 import { slipsByNeed } from '../view/slips-by-need.ts';
 import { envelopeOf, evidenceOf } from './evidence-of.ts';
@@ -129,6 +130,14 @@ describe('a kept record', () => {
 		expect(evidenceOf(r, later)).not.toBe(evidenceOf(r, physio.today));
 		expect(envelopeOf(r, later)).not.toBe(envelopeOf(r, physio.today));
 		expect(slipsByNeed(r, later).map((s) => s.input.today)).toEqual(r.exercises.map(() => later));
+	});
+	it('says it as whoever reads writes it', async () => {
+		const r = (await read()) as ClientRecord;
+		const imperial = writing({ units: 'imperial', dateOrder: 'month-day' }, () =>
+			headView(r, true, physio.today)
+		);
+		expect(headView(r, true, physio.today).build).toMatch(/cm/);
+		expect(imperial.build).toMatch(/in|ft/);
 	});
 	it('cannot be changed by whoever was given it', async () => {
 		const kept = (await read()) as unknown as { logs: unknown[]; head: { name: string } };

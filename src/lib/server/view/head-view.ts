@@ -13,7 +13,6 @@ import type { Surgery } from '../repo/client-repo.ts';
 import { fitContextOf } from '../record/fit-of.ts';
 import type { ClientRecord } from '../record/load.ts';
 import { regionsOf } from '../record/facts-of.ts';
-import { written, type WrittenAs } from '#lib/wording/written-as.ts';
 import { oncePerDay } from '../record/found-once.ts';
 import { heldWork } from './held-work.ts';
 import { slipsByNeed } from './slips-by-need.ts';
@@ -21,7 +20,7 @@ import { workView } from './work-view.ts';
 
 /** Made once for each page of a client that stands: it is the same on all of them. */
 export const headView = (r: ClientRecord, licensed: boolean, today: Day): HeadView =>
-	headOn(r, today, licensed, written());
+	headOn(r, today, licensed);
 
 function headMade(r: ClientRecord, today: Day, licensed: boolean): HeadView {
 	const { head } = r;
@@ -56,11 +55,7 @@ function headMade(r: ClientRecord, today: Day, licensed: boolean): HeadView {
 	};
 }
 
-/** In words, as whoever reads writes lengths and days. */
-const headOn = oncePerDay(
-	(r, today, licensed: boolean, _: WrittenAs) => headMade(r, today, licensed),
-	(licensed, { units, dateOrder }) => `${licensed} ${units} ${dateOrder}`
-);
+const headOn = oncePerDay(headMade, String);
 
 function operationView(s: Surgery, today: Day): HeadView['operations'][number] {
 	const what = `${regionName(s.region)}${s.operation ? `, ${s.operation}` : ''}`;
