@@ -11,6 +11,7 @@ import pg from 'pg';
 import { PRACTICE_TABLES, bootstrap, migrate } from '#lib/server/db/migrate.ts';
 import { separateSignIn } from '#lib/server/db/sign-in-role.ts';
 import { loadDemo } from '../demo/load.ts';
+import { aSession } from './a-session.ts';
 import { CLIENTS as DEMO } from '../demo/people.ts';
 import { startCluster } from '../scripts/cluster.mjs';
 import { STAFF } from '../scripts/sign-ins.mjs';
@@ -251,14 +252,7 @@ try {
 			...f.fields,
 			id: fresh(f.fields.id),
 			visitId: fresh(f.fields.visitId),
-			day: TODAY,
-			observed: 'on',
-			effort: '5',
-			before: '1',
-			peak: '2',
-			after: '1',
-			'set.0.reps': '8',
-			'set.1.reps': '8'
+			...aSession(TODAY)
 		});
 		const r = await fetch(`${origin}/clients/${f.id}/log?/log`, {
 			method: 'POST',

@@ -5,6 +5,7 @@
  */
 import { Session } from 'node:inspector/promises';
 import { fileURLToPath } from 'node:url';
+import { aSession } from './a-session.ts';
 import { TODAY, withDemo } from './demo-database.ts';
 import { inPracticeOf } from '#lib/server/db/in-practice.ts';
 import type { Context } from '#lib/server/usecase/actor.ts';
@@ -108,13 +109,7 @@ await withDemo('walk', async ({ db, owner, physio }) => {
 		exerciseId: work.id,
 		prescriptionId: work.head.id,
 		region: work.region,
-		day: TODAY,
-		observed: 'on',
-		effort: '5',
-		before: '1',
-		peak: '2',
-		after: '1',
-		'set.0.reps': '8'
+		...aSession(TODAY)
 	});
 	// Signed before anything is logged: after it the slip would wait for the next morning.
 	const requests: readonly (readonly [string, number, () => Promise<unknown>])[] = [

@@ -3,7 +3,7 @@
 	import { tick } from 'svelte';
 	import { resolve } from '$app/paths';
 	import type Popover from 'flowbite-svelte/Popover.svelte';
-	import { sourceName } from '#lib/wording/sources.ts';
+	import { gradeText, sourceName } from '#lib/wording/sources.ts';
 
 	interface Props {
 		readonly source: string;
@@ -38,5 +38,5 @@
 		transitionParams={{ duration: 0 }}
 		class="z-20 w-80 max-w-full rounded-md border border-edge bg-sheet text-sm font-normal text-ink shadow-lg dark:bg-sheet dark:text-ink"
 		>{said.what.replaceAll('*', '')}
-		<span class="label mt-1 block">from memory, graded {said.grade}</span></Shown
+		<span class="label mt-1 block">{gradeText(said.grade)}</span></Shown
 	>{/if}

@@ -1,7 +1,7 @@
 /** Sources are said by name and year; the keys are those of docs/sources.md. */
 import { readFileSync } from 'node:fs';
 import { expect, it } from 'vitest';
-import { sourceName } from './sources.ts';
+import { gradeText, sourceName } from './sources.ts';
 
 it('a key reads as a name and a year, a body by its letters, a setting as itself', () => {
 	expect(
@@ -26,4 +26,8 @@ it('a key reads as a name and a year, a body by its letters, a setting as itself
 	);
 	expect(keys.length).toBeGreaterThan(80);
 	expect(new Set(keys.map(sourceName)).size).toBe(keys.length);
+});
+
+it('says how sure a publication is remembered, and nothing of what is none', () => {
+	expect([gradeText('fairly sure'), gradeText('–')]).toEqual(['from memory, graded fairly sure', '']);
 });

@@ -38,3 +38,6 @@ export function sourceName(key: string): string {
 	if (PLAIN.has(key)) return PLAIN_NAME[key] ?? key.replaceAll('-', ' ');
 	return key.split('-').map(capital).join(' ');
 }
+
+/** How sure a source is remembered; what is no publication has nothing to be remembered. */
+export const gradeText = (grade: string): string => (grade === '–' ? '' : `from memory, graded ${grade}`);

@@ -7,7 +7,7 @@ import { judgeOld } from '../usecase/judge-anew.ts';
 
 const { pool, db } = open((workerData as { readonly url: string }).url, 1);
 
-const judge = ({ practiceId, memberId, today }: JudgeTask): Promise<void> =>
+const judge = ({ practiceId, memberId, today }: JudgeTask): Promise<number> =>
 	judgeOld(inPracticeOf(db, practiceId, memberId), today);
 
 parentPort?.on('message', (task: JudgeTask | 'end') => {

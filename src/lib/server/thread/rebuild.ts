@@ -5,9 +5,8 @@
 import { recordDay } from '#lib/core/base/zone-day.ts';
 import { open } from '../db/connect.ts';
 import { inPracticeOf } from '../db/in-practice.ts';
-import { unjudge, unjudged } from '../repo/standing-repo.ts';
-import { judgeAnew, judgedBy } from '../usecase/judge-anew.ts';
-import { writing, writtenAs } from '../usecase/writing.ts';
+import { unjudge } from '../repo/standing-repo.ts';
+import { judgeOld } from '../usecase/judge-anew.ts';
 
 /** The practice's day, or the day that is given. */
 const dayIn = (tz: string): string => process.env.BOLSTER_TODAY || recordDay(tz, new Date());
@@ -22,8 +21,6 @@ interface Practice {
 	readonly id: string;
 	readonly name: string;
 	readonly tz: string;
-	readonly units: string;
-	readonly date_order: string;
 	/** Anybody of it: nothing is written in their name. */
 	readonly member: string;
 }
@@ -35,7 +32,7 @@ export async function rebuild(
 	const { db, pool } = open(ownerUrl, 2);
 	try {
 		const { rows } = await pool.query<Practice>(
-			'select p.id, p.name, p.tz, p.units, p.date_order, (select m.id from member m where m.practice_id = p.id limit 1) as member from practice p order by p.name'
+			'select p.id, p.name, p.tz, (select m.id from member m where m.practice_id = p.id limit 1) as member from practice p order by p.name'
 		);
 		const out: Rebuilt[] = [];
 		for (const p of rows) {
@@ -43,11 +40,7 @@ export async function rebuild(
 			const inPractice = inPracticeOf(db, p.id, p.member);
 			const today = dayOf(p.tz);
 			await inPractice((t) => unjudge(t));
-			const clients = await writing(writtenAs(p.units, p.date_order), async () => {
-				const old = await inPractice((t) => unjudged(t, today, judgedBy()));
-				await judgeAnew(inPractice, old, today);
-				return old.length;
-			});
+			const clients = await judgeOld(inPractice, today);
 			out.push({ practice: p.name, clients, ms: performance.now() - began });
 		}
 		return out;

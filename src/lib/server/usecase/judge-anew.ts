@@ -20,13 +20,15 @@ export function judgedBy(): string {
 
 /**
  * Judges whatever is old in a practice, in the words in which it writes now and not when this was asked for: rows in the words of an earlier setting
- * would stand over those that a reading has judged meanwhile.
+ * would stand over those that a reading has judged meanwhile. Answers how many were.
  */
-export async function judgeOld(inPractice: InPractice, today: Day): Promise<void> {
+export async function judgeOld(inPractice: InPractice, today: Day): Promise<number> {
 	const { units, dateOrder } = await inPractice(practiceSettings);
-	await writing(writtenAs(units, dateOrder), async () =>
-		judgeAnew(inPractice, await inPractice((t) => unjudged(t, today, judgedBy())), today)
-	);
+	return writing(writtenAs(units, dateOrder), async () => {
+		const old = await inPractice((t) => unjudged(t, today, judgedBy()));
+		await judgeAnew(inPractice, old, today);
+		return old.length;
+	});
 }
 
 /** Clients of one transaction: few enough that none is held long. */
