@@ -2,6 +2,7 @@
 import { mkdtempSync, readdirSync, readFileSync, rmSync, truncateSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
+import { setTimeout as sleep } from 'node:timers/promises';
 import pg from 'pg';
 import { afterEach, beforeEach, describe, expect, inject, it } from 'vitest';
 import { cloneOf, type TestDatabase } from '../../../../tests/database.ts';
@@ -60,6 +61,16 @@ describe('a backup', () => {
 		const done = await restore(where, made.file, NOW);
 		expect(await clients()).toBe(before);
 		expect(done.before).toBe('bolster_before_20260312090000');
+	});
+	it('waits for a session that is just ending: who stopped the server need not wait for it', async () => {
+		const made = await backUp(where, NOW);
+		await close();
+		const last = new pg.Client({ connectionString: inject('superUrl').replace(/\/[^/]*$/, `/${database}`) });
+		await last.connect();
+		const ended = sleep(500).then(() => last.end());
+		const later = new Date(NOW.getTime() + 60_000);
+		expect((await restore(where, made.file, later)).before).toBe('bolster_before_20260312090100');
+		await ended;
 	});
 	it('that is cut short, is none, or is of a newer version is refused, and nothing is changed', async () => {
 		const made = await backUp(where, NOW);

@@ -15,6 +15,7 @@ import {
 	writeFileSync
 } from 'node:fs';
 import { basename, join } from 'node:path';
+import { setTimeout as sleep } from 'node:timers/promises';
 import pg from 'pg';
 import { KNOWN_MIGRATIONS } from '../db/migrate.ts';
 
@@ -181,12 +182,25 @@ export function tidy(folder: string): readonly string[] {
 	return gone;
 }
 
-/** Whoever is still at work in a database, so that nothing is taken from under them. */
-async function busy(superUrl: string, database: string): Promise<number> {
-	const { rows } = await connected(superUrl, (c) =>
-		c.query<{ n: number }>('select count(*)::int as n from pg_stat_activity where datname = $1', [database])
-	);
-	return rows[0]?.n ?? 0;
+/** For how long a session that is ending is waited for, ms: as long as the database itself waits before it renames one. */
+const ENDING_MS = 5_000;
+
+/**
+ * Whether a program is still at work in a database, so that nothing is taken from under it. The database's own workers are none, and a session
+ * that was closed is listed until it has ended, a moment on.
+ */
+async function busy(superUrl: string, database: string): Promise<boolean> {
+	return connected(superUrl, async (c) => {
+		const until = Date.now() + ENDING_MS;
+		for (;;) {
+			const { rows } = await c.query(
+				`select 1 from pg_stat_activity where datname = $1 and backend_type = 'client backend'`,
+				[database]
+			);
+			if (rows.length === 0 || Date.now() > until) return rows.length > 0;
+			await sleep(100);
+		}
+	});
 }
 
 /** Puts a backup in the place of what stands, which is kept; answers under which name. Refused with what is wrong, nothing is changed. */
@@ -198,7 +212,7 @@ export async function restore(where: Where, file: string, now: Date): Promise<{ 
 	const held = existsSync(beside) ? (JSON.parse(readFileSync(beside, 'utf8')) as Contents) : undefined;
 	if (held !== undefined && held.sha256 !== sha256(file))
 		throw new BackupFailed(`${basename(file)} is not what was written: it was cut short or changed`);
-	if ((await busy(superUrl, database)) > 0)
+	if (await busy(superUrl, database))
 		throw new BackupFailed('the server is still running on this database: stop it first');
 	return inScratch(where, file, async (url, name) => {
 		const found = await connected(url, contentsOf).catch(() => {

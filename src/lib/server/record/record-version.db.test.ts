@@ -101,6 +101,14 @@ describe('a kept record', () => {
 		expect(await read(physio, lotte)).toBeUndefined();
 		expect((await d.owner.query('select 1 from record_version where id = $1', [lotte])).rowCount).toBe(0);
 	});
+	it('of somebody who was put away is read where it is asked for so, and left on no shelf', async () => {
+		const odile = (await client(physio, 'Odile')).head.id;
+		await d.owner.query(`update client set status = 'archived' where id = $1`, [odile]);
+		const away = await physio.inPractice(async (t) => (await loadRecords(t, odile, true))[0]);
+		expect(away?.head.id).toBe(odile);
+		expect(await read(physio, odile)).toBeUndefined();
+		await d.owner.query(`update client set status = 'active' where id = $1`, [odile]);
+	});
 	it('is nobody’s who may not see the client, and of a client’s own page apart from the practice’s', async () => {
 		const kept = await read();
 		const { practiceId, memberId } = physio.actor;

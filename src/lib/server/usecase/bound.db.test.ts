@@ -241,6 +241,25 @@ describe('who may', () => {
 		});
 		expect(await undo(physio)).toMatchObject({ ok: true });
 	});
+	it('a stop is not taken back by the trainer who signed it today: what it took away is for a licensed user to give', async () => {
+		const odile = await client(physio, 'Odile');
+		expect(slip(odile).trace.decision).toBe('stop');
+		const { id: decisionId, outcome } = await sign(trainer, odile);
+		value(outcome);
+		const undo = (ctx: Context) =>
+			undoDecision(ctx, {
+				id: randomUUID(),
+				prescriptionId: randomUUID(),
+				clientId: odile.head.id,
+				decisionId
+			});
+		expect(await undo(trainer)).toMatchObject({
+			ok: false,
+			refusal: { why: 'not-allowed', message: expect.stringContaining('licensed user') as string }
+		});
+		expect(headOf(await reloaded(physio, odile.head.id))).toMatchObject({ state: 'stopped' });
+		expect(await undo(physio)).toMatchObject({ ok: true });
+	});
 	it('a trainer takes back their own regression of today, not a colleague’s', async () => {
 		const bertil = await client(physio, 'Bertil');
 		const regress = bertil.exercises.findIndex(
