@@ -1,15 +1,5 @@
 import { defineConfig } from '@playwright/test';
-
-const chromium = [
-	'--headless',
-	'--no-sandbox',
-	'--disable-gpu',
-	'--disable-quic',
-	'--no-first-run',
-	'--disable-background-networking',
-	'--disable-component-update',
-	'--disable-sync'
-];
+import { CHROMIUM, CHROMIUM_ARGS } from './scripts/browser.mjs';
 
 /**
  * The flows go in lanes that can run side by side, each with a server and a database of its own: FLOWS names one. Without it the demo's flows run one after another. In a lane
@@ -39,7 +29,7 @@ export default defineConfig({
 	reporter: [['list'], ['json']],
 	use: {
 		baseURL: process.env.BOLSTER_FLOW_ORIGIN ?? `http://127.0.0.1:${port}`,
-		launchOptions: { executablePath: '/usr/bin/chromium', args: chromium },
+		launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS },
 		viewport: { width: 1280, height: 800 },
 		locale: 'en-GB',
 		screenshot: 'only-on-failure'

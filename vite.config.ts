@@ -51,8 +51,16 @@ export default defineConfig({
 				test: {
 					name: 'rest',
 					include: ['src/**/*.test.ts', 'tests/**/*.test.ts'],
-					exclude: ['**/node_modules/**', ...PURE, ...(fast ? ['**/*.db.test.ts'] : [])],
-					globalSetup: fast ? [] : ['tests/global-database.ts']
+					exclude: ['**/node_modules/**', '**/*.db.test.ts', ...PURE]
+				}
+			},
+			{
+				extends: true,
+				test: {
+					name: 'database',
+					include: fast ? [] : ['src/**/*.db.test.ts', 'tests/**/*.db.test.ts'],
+					globalSetup: fast ? [] : ['tests/global-database.ts'],
+					isolate: false
 				}
 			}
 		],

@@ -3,6 +3,7 @@ import { execFileSync, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
+import { CHROMIUM, CHROMIUM_PACKAGE } from './browser.mjs';
 
 export const root = resolve(import.meta.dirname, '..');
 const quiet = { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] };
@@ -23,20 +24,20 @@ export function ensureModules() {
 	writeFileSync(stamp, want);
 }
 
-const CHROMIUM = 'apt-get update && apt-get install -y --no-install-recommends chromium';
+const INSTALL = `apt-get update && apt-get install -y --no-install-recommends ${CHROMIUM_PACKAGE}`;
 
 /** Debian's Chromium for the browser flows; installed when absent and we are root. */
 export function ensureChromium() {
-	if (existsSync('/usr/bin/chromium')) return;
+	if (existsSync(CHROMIUM)) return;
 	const apt = spawnSync('sh', ['-c', 'command -v apt-get']).status === 0;
 	if (process.getuid?.() !== 0 || !apt) {
 		console.error(
-			`Chromium is not installed. Run this line, then start again:\n\n  sudo sh -c '${CHROMIUM}'\n`
+			`Chromium is not installed. Run this line, then start again:\n\n  sudo sh -c '${INSTALL}'\n`
 		);
 		process.exit(1);
 	}
 	console.log('Installing Chromium from Debian…');
-	execFileSync('sh', ['-c', CHROMIUM], {
+	execFileSync('sh', ['-c', INSTALL], {
 		stdio: ['ignore', 'ignore', 'inherit'],
 		env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
 	});

@@ -2,6 +2,7 @@
 import { join } from 'node:path';
 import { readFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
+import { CHROMIUM, CHROMIUM_ARGS } from './browser.mjs';
 import { root } from './ensure.mjs';
 import { STAFF } from './sign-ins.mjs';
 
@@ -9,17 +10,7 @@ const { port } = JSON.parse(
 	readFileSync(join(process.env.BOLSTER_HOME ?? join(root, '.bolster'), 'demo.json'), 'utf8')
 );
 const base = `http://127.0.0.1:${port}`;
-const browser = await chromium.launch({
-	executablePath: '/usr/bin/chromium',
-	args: [
-		'--headless',
-		'--no-sandbox',
-		'--disable-gpu',
-		'--disable-quic',
-		'--no-first-run',
-		'--disable-background-networking'
-	]
-});
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS });
 const VIEWS = [
 	['today', '', '', 'desk'],
 	['screen', 'Saskia', 'screen', 'desk'],

@@ -91,11 +91,12 @@ export async function reloaded(ctx: Context, id: string): Promise<ClientRecord> 
 
 /** A client of the demo by first name. */
 export async function client(ctx: Context, name: string): Promise<ClientRecord> {
-	const found = await ctx.inPractice(async (t) =>
-		(await loadRecords(t)).find((r) => r.head.name.startsWith(name))
-	);
-	if (found === undefined) throw new Error(`no ${name}`);
-	return found;
+	const id = await ctx.inPractice(async (t) => {
+		const named = t.trx.selectFrom('person').select('client_id').where('name', 'like', `${name}%`);
+		return (await named.executeTakeFirst())?.client_id;
+	});
+	if (id === undefined) throw new Error(`no ${name}`);
+	return reloaded(ctx, id);
 }
 
 /** The demo anew before each test, for those that change a lot; its connections are given back after, or two files want more than the server has. */

@@ -1,6 +1,6 @@
 /** Every ladder: at a glance, by family, turned by hand, swapped, searched, and written by the practice itself. */
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, openClient, score, signIn, visit } from './people.ts';
+import { accessible, openClient, score, signIn, tilt, visit } from './people.ts';
 
 const card = (page: Page) => page.getByTestId('setup-card');
 const stepButton = (page: Page, title: RegExp) =>
@@ -211,20 +211,14 @@ test('a hold on one leg is timed on the phone, and the other leg is told beside 
 	await page.getByRole('button', { name: 'Stop the timer, set 1' }).click();
 	await expect(page.getByLabel('Set 1 reps')).toHaveValue(/^[12]$/);
 	// Watched by the phone on the leg: the timer stops where the position is lost.
-	const sensor = await page.context().newCDPSession(page);
-	const tilt = (beta: number) =>
-		sensor.send('DeviceOrientation.setDeviceOrientationOverride', { alpha: 0, beta, gamma: 0 });
 	await page.getByLabel('the phone is on them').check();
-	await tilt(40);
+	await tilt(page, 40);
 	await page.getByRole('button', { name: 'Start the timer, set 1' }).click();
-	// Chromium tells an override once it is changed.
-	await tilt(40.1);
 	await page.waitForTimeout(2000);
-	await tilt(75);
+	await tilt(page, 75);
 	await expect(page.getByTestId('hold-said')).toContainText(/Position lost after [1-9]\d* s, set 1/);
 	await expect(page.getByRole('button', { name: 'Start the timer, set 1' })).toBeVisible();
 	await expect(page.getByLabel('Set 1 reps')).toHaveValue(/^[1-9]\d*$/);
-	await sensor.detach();
 	await page.getByLabel('Set 1 reps').fill('20');
 	await page.getByLabel('Set 1 clean').fill('12');
 	await page.getByLabel('seen by me').check();

@@ -3,7 +3,7 @@
  * morning told the same way; Today and the slip show it. And what must not happen: a guess that opens, an entry that is lost when its link ends.
  */
 import { expect, test, type BrowserContext, type Page } from '@playwright/test';
-import { accessible, openClient, signIn, visit } from './people.ts';
+import { accessible, openClient, signIn, tilt, visit } from './people.ts';
 
 const CLIENT = 'Nerys';
 const PHONE = {
@@ -261,17 +261,13 @@ test('the phone itself measures: laid on the limb, still, moved and back; withou
 	await dock.getByLabel('Device', { exact: true }).selectOption('phone');
 	await dock.getByRole('button', { name: 'Start the device' }).click();
 	await expect(page.getByTestId('device-said')).toContainText('gives no orientation', { timeout: 15_000 });
-	const browser = await page.context().newCDPSession(page);
-	const hold = (beta: number) =>
-		browser.send('DeviceOrientation.setDeviceOrientationOverride', { alpha: 0, beta, gamma: 0 });
-	await hold(90);
+	await tilt(page, 90);
 	await dock.getByRole('button', { name: 'Start the device' }).click();
-	// Chromium tells an override once it is changed; held still for a second it is where it starts.
-	await hold(90.1);
+	// Held still for a second it is where it starts.
 	await expect(dock).toContainText('0.0°', { timeout: 20_000 });
 	for (let rep = 0; rep < 3; rep++)
 		for (let i = 0; i <= 40; i++) {
-			await hold(90 - 30 * (1 - Math.cos((2 * Math.PI * i) / 40)));
+			await tilt(page, 90 - 30 * (1 - Math.cos((2 * Math.PI * i) / 40)));
 			await page.waitForTimeout(60);
 		}
 	await page.waitForTimeout(800);
@@ -279,12 +275,11 @@ test('the phone itself measures: laid on the limb, still, moved and back; withou
 	await expect(page.getByTestId('device-told')).toContainText(/6[01]°|59°/);
 	// Where it starts and where it ends, each held: the angle between them stands in the field.
 	await dock.getByLabel('Device', { exact: true }).selectOption('phone-holds');
-	await hold(89.9);
+	await tilt(page, 90);
 	await dock.getByRole('button', { name: 'Start the device' }).click();
-	await hold(90);
 	await expect(dock).toContainText('now to the end', { timeout: 20_000 });
 	for (let i = 1; i <= 10; i++) {
-		await hold(90 - 3.5 * i);
+		await tilt(page, 90 - 3.5 * i);
 		await page.waitForTimeout(60);
 	}
 	await expect(page.getByTestId('device-holds')).toContainText('35° between the two holds, ±', {

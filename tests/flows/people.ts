@@ -102,3 +102,14 @@ export async function atTheDoor(page: Page, name: string): Promise<string> {
 	await expect(page.getByTestId('arrival')).toContainText('Go:');
 	return id;
 }
+
+/** Holds the phone at a tilt in degrees: its sensor tells the page so, over and over, until it is held otherwise. */
+export const tilt = (page: Page, beta: number): Promise<void> =>
+	page.evaluate((to) => {
+		const held = window as Window & { tilted?: ReturnType<typeof setInterval> };
+		clearInterval(held.tilted);
+		const tell = () =>
+			dispatchEvent(new DeviceOrientationEvent('deviceorientation', { alpha: 0, beta: to, gamma: 0 }));
+		tell();
+		held.tilted = setInterval(tell, 50);
+	}, beta);

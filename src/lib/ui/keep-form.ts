@@ -8,18 +8,25 @@ const PREFIX = 'bolster-form:';
 const keyOf = (name: string): string =>
 	`${PREFIX}${location.pathname}${new URLSearchParams(location.search).get('exercise') ?? ''}|${name}`;
 
-const typedIn = (form: HTMLFormElement): Values =>
-	[...new FormData(form).entries()].flatMap(([k, v]) =>
-		typeof v === 'string' && !isHidden(form, k) ? [[k, v] as const] : []
-	);
+/** The fields that keep what is typed, by name: gathered in one pass, for a screening has hundreds. A password is never kept. */
+function keptFields(form: HTMLFormElement): ReadonlyMap<string, readonly HTMLInputElement[]> {
+	const byName = new Map<string, HTMLInputElement[]>();
+	for (const field of form.elements)
+		if ('name' in field) {
+			const named = field as HTMLInputElement;
+			byName.set(named.name, [...(byName.get(named.name) ?? []), named]);
+		}
+	const isHidden = (f: HTMLInputElement): boolean =>
+		f.type === 'password' || (f.type === 'hidden' && f.dataset.kept === undefined);
+	return new Map([...byName].filter(([, same]) => !same.every(isHidden)));
+}
 
-const fieldsOf = (form: HTMLFormElement, name: string): readonly HTMLInputElement[] =>
-	[...form.elements].filter((e): e is HTMLInputElement => 'name' in e && e.name === name);
-/** A password is never kept. */
-const isHidden = (form: HTMLFormElement, name: string): boolean =>
-	fieldsOf(form, name).every(
-		(f) => f.type === 'password' || (f.type === 'hidden' && f.dataset.kept === undefined)
+function typedIn(form: HTMLFormElement): Values {
+	const kept = keptFields(form);
+	return [...new FormData(form).entries()].flatMap(([k, v]) =>
+		typeof v === 'string' && kept.has(k) ? [[k, v] as const] : []
 	);
+}
 
 /** Svelte action for a form; `name` tells several forms of a page apart. */
 export function keepForm(form: HTMLFormElement, name: string): { destroy: () => void } {
@@ -44,10 +51,11 @@ export function forgetForm(): void {
 function restore(form: HTMLFormElement, name: string): void {
 	const text = sessionStorage.getItem(keyOf(name));
 	if (text === null) return;
+	const kept = keptFields(form);
 	for (const [k, v] of JSON.parse(text) as Values) {
-		for (const field of fieldsOf(form, k)) {
+		for (const field of kept.get(k) ?? []) {
 			const ticked = field.type === 'radio' || field.type === 'checkbox';
-			if (isHidden(form, k) || (ticked && field.value !== v)) continue;
+			if (ticked && field.value !== v) continue;
 			if (ticked) field.checked = true;
 			else field.value = v;
 			field.dispatchEvent(new Event(ticked ? 'change' : 'input', { bubbles: true }));
