@@ -9,7 +9,7 @@ const fast = process.env.BOLSTER_FAST === '1';
 /** Tests of what has no state of its own. */
 const PURE = ['core', 'catalogue', 'wording', 'contract'].map((folder) => `src/lib/${folder}/**/*.test.ts`);
 
-export default defineConfig({
+export default defineConfig(({ isSsrBuild }) => ({
 	plugins: [
 		tailwindcss(),
 		sveltekit({
@@ -33,6 +33,18 @@ export default defineConfig({
 			}
 		})
 	],
+	build: {
+		rollupOptions: {
+			// What most pages need comes in one piece: thirty small ones cost each page more than they save it.
+			...(isSsrBuild === true
+				? {}
+				: { output: { codeSplitting: { groups: [{ name: 'shared', minShareCount: 32 }] } } }),
+			treeshake: {
+				// Each piece of the library names the dress of all of them: what a page does not wear is left at home.
+				moduleSideEffects: [{ test: /node_modules\/(flowbite-svelte|date-fns)\//, sideEffects: false }]
+			}
+		}
+	},
 	worker: { format: 'es' },
 	test: {
 		// What is pure shares its modules from file to file; what touches a database, a clock or a browser's globals has each file to itself.
@@ -69,4 +81,4 @@ export default defineConfig({
 		testTimeout: 120_000,
 		hookTimeout: 120_000
 	}
-});
+}));
