@@ -46,9 +46,13 @@ function single(title, command, args) {
 	});
 }
 
-/** Checks one after another; two lanes run side by side, one for each core. */
-async function lane(...checks) {
-	for (const [title, command, args] of checks) await single(title, command, args);
+/** Checks in their order, two at a time: one for each core. */
+async function inPairs(checks) {
+	const left = [...checks];
+	const next = async () => {
+		for (let check = left.shift(); check !== undefined; check = left.shift()) await single(...check);
+	};
+	await Promise.all([next(), next()]);
 }
 
 /** Counts of a runner that wrote a JSON report; a runner that wrote none, or ran nothing, has failed. */
@@ -67,26 +71,27 @@ if (!fast) {
 	ensureChromium();
 }
 await run('svelte-kit', ['sync']);
-const built = ['the application builds', process.execPath, [join(root, 'scripts/build.mjs')]];
-await Promise.all([
-	lane(
-		['core and catalogue without DOM or Node types', bin('tsc'), ['-p', 'tsconfig.core.json']],
-		['lint', bin('eslint'), ['.', '--max-warnings', '0']],
-		['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
-		[
-			'floors and cycles',
-			bin('depcruise'),
-			['src', 'demo', 'tests', '--config', '.dependency-cruiser.mjs', '--output-type', 'err']
-		]
-	),
-	lane(
-		[
-			'types of pages and server',
-			bin('svelte-check'),
-			['--threshold', 'warning', '--output', 'human', '--fail-on-warnings']
-		],
-		...(fast ? [] : [built])
-	)
+/** The demo that the lanes of the flows begin with. */
+const demo = join(out, 'demo.dump');
+const served = [
+	['the demo is made', process.execPath, ['--import', 'tsx', join(root, 'tests/flows/dump-demo.ts'), demo]],
+	['the application builds', process.execPath, [join(root, 'scripts/build.mjs')]]
+];
+await inPairs([
+	[
+		'types of pages and server',
+		bin('svelte-check'),
+		['--threshold', 'warning', '--output', 'human', '--fail-on-warnings']
+	],
+	['lint', bin('eslint'), ['.', '--max-warnings', '0']],
+	...(fast ? [] : served),
+	['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
+	[
+		'floors and cycles',
+		bin('depcruise'),
+		['src', 'demo', 'tests', '--config', '.dependency-cruiser.mjs', '--output-type', 'err']
+	],
+	['core and catalogue without DOM or Node types', bin('tsc'), ['-p', 'tsconfig.core.json']]
 ]);
 
 /** Tests wait for the database, flows for pages: beside both the planted faults go one at a time, and give way. */
@@ -116,7 +121,11 @@ counted('unit, property and database tests', tested, unit, (r) => ({
 /** One lane of the flows in the browser; lanes have a server and a database each. */
 async function flows(lane) {
 	const file = join(out, `flows-${lane}.json`);
-	const status = await run('playwright', ['test'], { FLOWS: lane, PLAYWRIGHT_JSON_OUTPUT_NAME: file });
+	const status = await run('playwright', ['test'], {
+		FLOWS: lane,
+		FLOW_DEMO: demo,
+		PLAYWRIGHT_JSON_OUTPUT_NAME: file
+	});
 	counted(`browser flows, ${lane}`, status, file, (r) => ({
 		passed: r.stats.expected + r.stats.flaky,
 		failed: r.stats.unexpected

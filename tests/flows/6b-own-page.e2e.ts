@@ -3,7 +3,7 @@
  * morning told the same way; Today and the slip show it. And what must not happen: a guess that opens, an entry that is lost when its link ends.
  */
 import { expect, test, type BrowserContext, type Page } from '@playwright/test';
-import { accessible, openClient, signIn, tilt, visit } from './people.ts';
+import { accessible, openClient, sendByHand, signIn, tilt, visit } from './people.ts';
 
 const CLIENT = 'Nerys';
 const PHONE = {
@@ -154,8 +154,7 @@ test('a session without a network, with one that hurts, outlives the page and is
 	await mine.reload();
 	await mine.waitForSelector('html[data-ready]');
 	await expect(mine.getByTestId('waiting')).toContainText('2 entries wait');
-	await phone.setOffline(false);
-	await tap('Send now');
+	await sendByHand(mine);
 	await expect(mine.getByTestId('waiting')).toHaveCount(0);
 	await expect(mine.getByTestId('parked')).toHaveCount(0);
 	await visit(mine, '/mine/evening');
@@ -216,8 +215,8 @@ test('the next morning, told without a network, is on Today; its slip is signed,
 	for (const none of await mine.locator('label:has(input[value="none"])').all()) await none.click();
 	await tap('Keep it');
 	await expect(mine.getByTestId('kept-here')).toBeVisible();
+	// By itself, the moment there is one.
 	await phone.setOffline(false);
-	await tap('Send now');
 	await expect(mine.getByTestId('waiting')).toHaveCount(0);
 	await visit(page, '/');
 	await expect(page.getByRole('link').filter({ hasText: CLIENT })).toContainText('peaked at 8 yesterday');

@@ -3,7 +3,7 @@
  * it is back; once each, in nobody else's name; and nothing of a record stays when somebody signs out.
  */
 import { expect, test, type BrowserContext, type Page } from '@playwright/test';
-import { atTheDoor, openClient, signInByForm, visit } from './people.ts';
+import { atTheDoor, openClient, sendByHand, signInByForm, visit } from './people.ts';
 
 const CLIENT = 'Wren';
 let device: BrowserContext;
@@ -73,8 +73,7 @@ test('the floor is opened and logged with the network off, and goes by itself', 
 	// The battery goes: the page comes back with it still waiting.
 	await reload();
 	await expect(page.getByTestId('away-waiting')).toContainText(CLIENT);
-	await device.setOffline(false);
-	await page.getByRole('button', { name: 'Send now' }).click();
+	await sendByHand(page);
 	await expect(page.getByTestId('away-waiting')).toHaveCount(0);
 	expect(await doneToday()).toBe(1);
 });

@@ -1,9 +1,9 @@
 /** A throwaway cluster with the whole demo, and the built server on it, for the browser flows. */
 import { spawn } from 'node:child_process';
-import { rmSync, writeFileSync } from 'node:fs';
+import { writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { startCluster } from '../../scripts/cluster.mjs';
+import { demoCluster } from './demo-database.ts';
 
 const PORT = Number(process.env.FLOW_PORT ?? 4399);
 
@@ -21,44 +21,19 @@ async function ready(url: string): Promise<boolean> {
 
 export default async function setup(): Promise<() => Promise<void>> {
 	const home = join(tmpdir(), `bolster-flows-${process.pid}`);
-	rmSync(home, { recursive: true, force: true });
-	const cluster = await startCluster(home, { fast: true });
-	const root = join(import.meta.dirname, '../..');
 	const origin = `http://127.0.0.1:${PORT}`;
-	const env = {
-		...process.env,
-		SUPER_URL: cluster.superUrl,
-		MIGRATE_URL: cluster.ownerUrl('bolster'),
-		OWNER_PASSWORD: cluster.passwords.owner,
-		APP_PASSWORD: cluster.passwords.app,
-		SIGNIN_PASSWORD: cluster.passwords.signin,
-		DATABASE_URL: cluster.appUrl('bolster'),
-		AUTH_DATABASE_URL: cluster.signInUrl('bolster'),
-		AUTH_SECRET: cluster.authSecret,
-		BOLSTER_HOME: home,
-		PG_BIN: cluster.bin,
-		DEMO_TODAY: '2026-03-12',
-		BOLSTER_TODAY: '2026-03-12',
-		ORIGIN: origin,
-		// An attachment is the largest thing that is sent.
-		BODY_SIZE_LIMIT: '11M',
-		HOST: '127.0.0.1',
-		PORT: String(PORT),
-		NODE_ENV: 'production',
-		SIGN_IN_PER_MINUTE: '1000',
-		LOG_LEVEL: 'warn'
-	};
-	const run = (args: string[]): Promise<number> =>
-		new Promise((done) =>
-			spawn(process.execPath, args, { cwd: root, env, stdio: ['ignore', 'ignore', 'inherit'] }).on(
-				'exit',
-				(code) => done(code ?? 1)
-			)
-		);
-	if ((await run(['--import', 'tsx', 'demo/start.ts'])) !== 0) throw new Error('the demo did not load');
+	const { cluster, env } = await demoCluster(home, origin, process.env.FLOW_DEMO);
 	const server = spawn(process.execPath, ['build/index.js'], {
-		cwd: root,
-		env,
+		cwd: join(import.meta.dirname, '../..'),
+		env: {
+			...env,
+			// An attachment is the largest thing that is sent.
+			BODY_SIZE_LIMIT: '11M',
+			HOST: '127.0.0.1',
+			PORT: String(PORT),
+			SIGN_IN_PER_MINUTE: '1000',
+			LOG_LEVEL: 'warn'
+		},
 		stdio: ['ignore', 'ignore', 'inherit']
 	});
 	if (!(await ready(`${origin}/readyz`))) throw new Error('the server did not become ready');

@@ -113,3 +113,12 @@ export const tilt = (page: Page, beta: number): Promise<void> =>
 		tell();
 		held.tilted = setInterval(tell, 50);
 	}, beta);
+
+/** There is a network again, and the page was not told: what waits is sent by its button. */
+export async function sendByHand(page: Page): Promise<void> {
+	await page.evaluate(() =>
+		addEventListener('online', (e) => e.stopImmediatePropagation(), { capture: true, once: true })
+	);
+	await page.context().setOffline(false);
+	await page.getByRole('button', { name: 'Send now' }).first().click();
+}

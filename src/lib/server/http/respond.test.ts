@@ -25,7 +25,7 @@ describe('a refused form', () => {
 			}
 		});
 		expect(refuseField(form(), 'x', 'y')).toMatchObject({
-			status: 422,
+			status: 400,
 			data: { field: 'x', typed: { day: '2026-03-12' } }
 		});
 	});
@@ -44,7 +44,7 @@ describe('a refused form', () => {
 			{ field: 'peak', message: 'out of bounds' }
 		];
 		expect(refuseAll(form(), issues)).toMatchObject({
-			status: 422,
+			status: 400,
 			data: { field: 'day', message: 'no day', all: { day: 'no day', peak: 'no number' } }
 		});
 		expect(refusedText({ message: 'no day', all: { day: 'no day', peak: 'no number' } })).toBe(

@@ -3,6 +3,9 @@ import { error, fail, type ActionFailure } from '@sveltejs/kit';
 import type { FieldIssue } from '#lib/contract/basics.ts';
 import type { Outcome, Refused, Why } from '../usecase/actor.ts';
 
+/** A form that cannot be read as what it is for: no command was asked. What was read and refused is a command's own answer, below. */
+const UNREADABLE = 400;
+
 const STATUS: Readonly<Record<Why, number>> = {
 	invalid: 422,
 	'not-allowed': 403,
@@ -28,7 +31,7 @@ export const typedIn = (form: FormData): Record<string, string> =>
 export function refuseAll(
 	form: FormData,
 	issues: readonly FieldIssue[],
-	status = 422
+	status = UNREADABLE
 ): ActionFailure<FormRefusal> {
 	const all: Record<string, string> = {};
 	for (const { field, message } of issues) all[field] ??= message;

@@ -1,5 +1,6 @@
 /** What stands on a ladder for a region, and which of it a new step takes the place of; none of it: a further exercise. */
 import type { NowView } from '#lib/contract/plan-view.ts';
+import { chosenFor } from './chosen-for.svelte.ts';
 
 interface Seen {
 	readonly family: string;
@@ -11,15 +12,14 @@ interface Seen {
 
 /** Starts at the exercise that was asked for, else at the only one that stands; what is chosen holds for its ladder and region. */
 export function placeIn(seen: () => Seen) {
-	let chosen = $state<{ readonly at: string; readonly id: string } | null>(null);
-	const at = $derived(`${seen().family}|${seen().region}`);
+	const chosen = chosenFor<string>(() => `${seen().family}|${seen().region}`);
 	const standing = $derived(
 		seen().inPlan.filter((n) => n.family === seen().family && n.region === seen().region)
 	);
 	const first = $derived(
 		standing.find((n) => n.exerciseId === seen().asked) ?? (standing.length === 1 ? standing[0] : undefined)
 	);
-	const id = $derived(chosen?.at === at ? chosen.id : (first?.exerciseId ?? ''));
+	const id = $derived(chosen.current ?? first?.exerciseId ?? '');
 	return {
 		get standing() {
 			return standing;
@@ -32,7 +32,7 @@ export function placeIn(seen: () => Seen) {
 			return id;
 		},
 		set id(value: string) {
-			chosen = { at, id: value };
+			chosen.current = value;
 		}
 	};
 }

@@ -14,7 +14,9 @@ import type { Feared } from '#lib/core/client/story.ts';
 import { asksGates, type Closed, closedFor, farthestOn } from '#lib/core/safety/closed.ts';
 import type { StepFit } from '#lib/core/fit/fit.ts';
 import { setupFor } from '#lib/core/fit/gentler.ts';
+import { candidatesOf } from '#lib/core/fit/open.ts';
 import { type FitContext, lengthIn, type SolvedSetup } from '#lib/core/movement/context.ts';
+import { axisLimit, type AxisLimit } from '#lib/core/movement/limits.ts';
 import { axesOf } from '#lib/core/movement/of-step.ts';
 import { isSquatStep } from '#lib/core/movement/squat/stand.ts';
 import { VERDICT_WORD } from '#lib/wording/names.ts';
@@ -149,3 +151,24 @@ export function stepBeside({ steps }: ExerciseFamily, id: string, by: number): s
 	const at = steps.findIndex((s) => s.id === id) + by;
 	return steps[Math.max(0, Math.min(steps.length - 1, at))]?.id ?? id;
 }
+
+/** Ids of the steps that are not open: by what was measured, or tried, or by a gate. */
+export const lockedSteps = (
+	family: ExerciseFamily,
+	fits: readonly StepFit[],
+	standing: string | undefined,
+	gatesMet: (step: string) => boolean
+): ReadonlySet<string> =>
+	new Set(
+		candidatesOf(family, fits, standing, gatesMet)
+			.filter((c) => !c.open)
+			.map((c) => c.step.id)
+	);
+
+/** How far a joint action may go, as one stands and nothing weighs on it. */
+export const standingLimit = (ctx: FitContext, axis: Axis, side: Side): AxisLimit =>
+	axisLimit(axis, side, ctx.envelope, ctx.protocolLimits ?? [], ctx.rules, ctx.today, {
+		loaded: false,
+		openChain: false,
+		weightBearing: true
+	});

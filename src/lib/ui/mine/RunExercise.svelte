@@ -3,10 +3,10 @@
 	import type { MineWork } from '#lib/contract/mine.ts';
 	import { kgText } from '#lib/wording/units.ts';
 	import Score from '../Score.svelte';
-	import Because from './Because.svelte';
 	import { mineHere } from './context.ts';
 	import Breaths from './Breaths.svelte';
 	import Countdown from './Countdown.svelte';
+	import DidDifferent from './DidDifferent.svelte';
 	import FeltWhere from './FeltWhere.svelte';
 	import LessLoad from './LessLoad.svelte';
 	import { watchHold } from '../measure/hold-sensor.ts';
@@ -228,31 +228,7 @@
 	{:else if out === 'less'}
 		<LessLoad {w} {dose} {did} {change} />
 	{:else if out === 'different'}
-		<div class="grid gap-2 border-l-3 border-edge pl-3">
-			<label class="flex items-center justify-between gap-3"
-				>{say('didSets')}<select
-					class="min-h-12 rounded-md border border-edge bg-sheet px-3"
-					value={String(did.sets)}
-					onchange={(e) => change({ sets: Number(e.currentTarget.value) })}
-					>{#each { length: dose.sets + 1 }, n (n)}<option value={String(n)}>{n}</option>{/each}</select
-				></label
-			>
-			{#if did.sets < dose.sets}<label class="flex items-center justify-between gap-3"
-					>{say('didReps', { reps: dose.reps })}<input
-						type="number"
-						inputmode="numeric"
-						min="0"
-						max={dose.reps}
-						class="min-h-12 w-20 rounded-md border border-edge bg-sheet px-3"
-						value={did.lastReps ?? ''}
-						onchange={(e) =>
-							change({
-								lastReps: Math.min(dose.reps, Math.max(0, Math.round(Number(e.currentTarget.value) || 0)))
-							})}
-					/></label
-				>
-				<Because value={did.because} change={(because) => change({ because })} />{/if}
-		</div>
+		<DidDifferent {did} {dose} {change} />
 	{/if}
 	{#each w.cautions as c (c)}<p class="border-l-4 border-caution pl-3 text-base">{c}</p>{/each}
 </section>

@@ -1,8 +1,10 @@
 /** What a device keeps: against a browser's store (package `fake-indexeddb`) and every kind of answer, and none. */
 import 'fake-indexeddb/auto';
+import { openDB } from 'idb';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { type OutboxItem, type Sent } from '#lib/contract/mine.ts';
 import { NOTHING_SAID } from '#lib/contract/mine-kept.ts';
+import type * as Outbox from './outbox.ts';
 import { all, draftOf, drop, dropDraft, keep, keepDraft, send } from './outbox.ts';
 
 const CLIENT = 'c1';
@@ -120,4 +122,78 @@ it('a session that is not finished is kept as it stands, whatever watches it', a
 	expect(await draftOf('run')).toEqual({ did: { at: 3 }, day: '2026-03-12' });
 	await dropDraft('run');
 	expect(await draftOf('run')).toBeUndefined();
+});
+
+describe('a draft whose page goes with the tap', () => {
+	const store = new Map<string, string>();
+	/** The page comes again: its script is read anew, and what the device had not yet written is gone. */
+	async function again(lost: 'the slow store' | 'the quick one' | 'neither'): Promise<typeof Outbox> {
+		if (lost === 'the slow store') vi.stubGlobal('indexedDB', new IDBFactory());
+		if (lost === 'the quick one') store.clear();
+		vi.resetModules();
+		return import('./outbox.ts');
+	}
+	beforeEach(() => {
+		store.clear();
+		vi.stubGlobal('localStorage', {
+			getItem: (k: string) => store.get(k) ?? null,
+			setItem: (k: string, v: string) => void store.set(k, v),
+			removeItem: (k: string) => void store.delete(k)
+		});
+	});
+	it('is there again from either store, as it was last', async () => {
+		for (const lost of ['the slow store', 'the quick one', 'neither'] as const) {
+			const before = await again('neither');
+			await before.keepDraft('run', { sets: 1 });
+			await before.keepDraft('run', { sets: 2 });
+			expect(await (await again(lost)).draftOf('run'), lost).toEqual({ sets: 2 });
+		}
+	});
+	it('is written at once, before the slow store answers', () => {
+		void keepDraft('run', { sets: 3 });
+		expect([...store.values()].join()).toContain('"sets":3');
+	});
+	it('is the later of the two where one fell behind', async () => {
+		await keepDraft('run', { sets: 1 });
+		const behind = new Map(store);
+		await keepDraft('run', { sets: 2 });
+		for (const [k, v] of behind) store.set(k, v);
+		expect(await draftOf('run')).toEqual({ sets: 2 });
+	});
+	it('of before there were two is read as it stands', async () => {
+		await keepDraft('run', {});
+		store.clear();
+		const db = await openDB('bolster-mine', 1);
+		await db.put('drafts', { day: '2026-03-12' }, 'run');
+		expect(await draftOf('run')).toEqual({ day: '2026-03-12' });
+		db.close();
+	});
+	it('that was finished comes back from neither', async () => {
+		await keepDraft('run', { sets: 1 });
+		await dropDraft('run');
+		expect(await draftOf('run')).toBeUndefined();
+		expect(store.size).toBe(0);
+	});
+	it('is read from the slow store where the quick one holds no draft', async () => {
+		await keepDraft('run', { sets: 1 });
+		for (const k of store.keys()) store.set(k, '{"broken');
+		expect(await draftOf('run')).toEqual({ sets: 1 });
+	});
+	it('is kept in the slow store alone where the quick one has no room or may not be used', async () => {
+		vi.stubGlobal('localStorage', {
+			getItem: () => {
+				throw new Error('not allowed');
+			},
+			setItem: () => {
+				throw new Error('no room');
+			},
+			removeItem: () => {
+				throw new Error('not allowed');
+			}
+		});
+		await keepDraft('run', { sets: 4 });
+		expect(await draftOf('run')).toEqual({ sets: 4 });
+		await dropDraft('run');
+		expect(await draftOf('run')).toBeUndefined();
+	});
 });

@@ -37,12 +37,49 @@ export async function keep(item: OutboxItem): Promise<void> {
 export const all = async (): Promise<readonly Kept[]> => (await box()).getAll('items');
 export const drop = async (id: string): Promise<void> => (await box()).delete('items', id);
 
-export const draftOf = async <T>(key: string): Promise<T | undefined> =>
-	(await (await box()).get('drafts', key)) as T | undefined;
-export const keepDraft = async (key: string, draft: unknown): Promise<void> =>
+/**
+ * A draft stands in two stores: at once in the one that is written while the page waits, for the page may go with the very tap; and in the one that outlives a
+ * flat battery. Of the two the later one holds.
+ */
+interface Stamped {
+	readonly stamp: number;
+	readonly draft: unknown;
+}
+const AT_ONCE = 'bolster-mine-draft:';
+let lastStamp = 0;
+
+/** Not every browser lets a page use it, nor has it always room: the other store is there. */
+function quickly<T>(use: (store: Storage) => T): T | undefined {
+	try {
+		return use(localStorage);
+	} catch {
+		return undefined;
+	}
+}
+const stamped = (value: unknown): value is Stamped =>
+	typeof value === 'object' && value !== null && 'stamp' in value && 'draft' in value;
+
+export async function draftOf<T>(key: string): Promise<T | undefined> {
+	const quick = quickly((s) => JSON.parse(s.getItem(AT_ONCE + key) ?? 'null') as unknown);
+	const slow: unknown = await (await box()).get('drafts', key);
+	// Of before there were two: as it stands.
+	if (slow !== undefined && !stamped(slow)) return stamped(quick) ? (quick.draft as T) : (slow as T);
+	if (!stamped(quick)) return slow?.draft as T | undefined;
+	return (slow === undefined || quick.stamp >= slow.stamp ? quick.draft : slow.draft) as T;
+}
+
+/** @throws where the store that lasts has no room */
+export async function keepDraft(key: string, draft: unknown): Promise<void> {
+	lastStamp = Math.max(lastStamp + 1, Date.now());
 	// As plain data: what a page holds may be watched, and is not taken as it is.
-	void (await (await box()).put('drafts', JSON.parse(JSON.stringify(draft)) as unknown, key));
-export const dropDraft = async (key: string): Promise<void> => (await box()).delete('drafts', key);
+	const text = JSON.stringify({ stamp: lastStamp, draft });
+	quickly((s) => s.setItem(AT_ONCE + key, text));
+	await (await box()).put('drafts', JSON.parse(text) as unknown, key);
+}
+export async function dropDraft(key: string): Promise<void> {
+	quickly((s) => s.removeItem(AT_ONCE + key));
+	await (await box()).delete('drafts', key);
+}
 
 export type Sending =
 	| { readonly state: 'sent'; readonly answers: ReadonlyMap<string, Answered> }

@@ -7,8 +7,6 @@
 	import { fitFamily, fitStep } from '#lib/core/fit/fit.ts';
 	import { setupFor } from '#lib/core/fit/gentler.ts';
 	import { isOfBending } from '#lib/core/fit/sore-bend.ts';
-	import { candidatesOf } from '#lib/core/fit/open.ts';
-	import { axisLimit } from '#lib/core/movement/limits.ts';
 	import { errorOf, isOneSided } from '#lib/core/movement/of-step.ts';
 	import type { Closed } from '#lib/core/safety/closed.ts';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
@@ -32,13 +30,17 @@
 		contextTrying,
 		edgesFrom,
 		firstAxis,
+		lockedSteps,
 		setupInForce,
+		standingLimit,
 		stepBeside,
 		typedNumber,
 		withLoad
 	} from '#lib/ui/ladder/reading.ts';
+	import { chosenFor } from '#lib/ui/ladder/chosen-for.svelte.ts';
 	import { placeIn } from '#lib/ui/ladder/place.svelte.ts';
 	import { setupAnswer } from '#lib/ui/ladder/setup-answer.svelte.ts';
+	import { beginsWithStep, type TypedDose } from '#lib/ui/ladder/typed-dose.svelte.ts';
 
 	let { data, form } = $props();
 	const families = $derived(familiesFor(data.own, data.ctx.leftOut));
@@ -77,20 +79,20 @@
 	const fits = $derived(fitFamily(family, ctx));
 	const axes = $derived(axesOfFamily(family));
 	const catalogueStep = $derived(stepOf(family, chosen) ?? family.steps[0]);
-	let loadKg = $state('0');
-	/** What is chosen inside the step it was chosen for; else as it stands in the plan. */
-	let picked = $state<{ step: string; chosen: Chosen } | null>(null);
+	const typed = $state<TypedDose>({ sets: '1', reps: '10', loadKg: '0' });
+	/** What is chosen inside the step; else as it stands in the plan. */
+	const picked = chosenFor<Chosen>(() => catalogueStep?.id);
 	const standing = $derived(data.inPlan.find((n) => n.step === catalogueStep?.id && n.region === sore));
-	const choice = $derived(picked?.step === catalogueStep?.id ? picked?.chosen : standing?.setup?.chosen);
-	const step = $derived(withLoad(catalogueStep && asChosen(catalogueStep, choice), loadKg));
+	const choice = $derived(picked.current ?? standing?.setup?.chosen);
+	const step = $derived(withLoad(catalogueStep && asChosen(catalogueStep, choice), typed.loadKg));
 	const fit = $derived(
 		step === catalogueStep || step === undefined ? fits.find((f) => f.step === step?.id) : fitStep(step, ctx)
 	);
-	/** A wedge chosen, or a length turned, for the step it was chosen for. */
-	let wedgeChoice = $state<{ step: string; cm: number } | null>(null);
-	let turned = $state<{ step: string; value: number } | null>(null);
-	const wedgeCm = $derived(wedgeChoice !== null && wedgeChoice.step === step?.id ? wedgeChoice.cm : null);
-	const dialled = $derived(turned !== null && turned.step === step?.id ? turned.value : null);
+	const wedge = chosenFor<number>(() => step?.id);
+	const wedgeCm = $derived(wedge.current);
+	/** The length, where it was turned by hand. */
+	const turned = chosenFor<number>(() => step?.id);
+	const dialled = $derived(turned.current);
 	let flipped = $state(false);
 	const setup = $derived(
 		step === undefined || fit === undefined ? null : setupInForce(step, fit, ctx.body, wedgeCm, dialled)
@@ -99,13 +101,7 @@
 		step === undefined || fit === undefined ? null : (setup ?? setupFor(step, fit, ctx.body))
 	);
 	const error = $derived(step === undefined ? 3 : errorOf(axis, step, ctx));
-	const limit = $derived(
-		axisLimit(axis, side, ctx.envelope, ctx.protocolLimits ?? [], ctx.rules, ctx.today, {
-			loaded: false,
-			openChain: false,
-			weightBearing: true
-		})
-	);
+	const limit = $derived(standingLimit(ctx, axis, side));
 	const gatesOf = (id: string): (typeof data.gates)[string] => data.gates[id] ?? [];
 	const gatesMet = (id: string): boolean => gatesOf(id).every((g) => g.met);
 	/** All that closes the step before its button is pressed; as it was measured, not as it is tried. */
@@ -114,33 +110,21 @@
 			? []
 			: closedAsMeasured(data, family, step, lengths, {
 					region: sore,
-					loadKg: typedNumber(loadKg),
+					loadKg: typedNumber(typed.loadKg),
 					chosen: dialled !== null || wedgeCm !== null,
 					standing: place.standing.map((n) => n.step)
 				})
 	);
-	const locked = $derived(
-		new Set(
-			candidatesOf(family, fits, data.now?.step, gatesMet)
-				.filter((c) => !c.open)
-				.map((c) => c.step.id)
-		)
-	);
+	const locked = $derived(lockedSteps(family, fits, data.now?.step, gatesMet));
 	const edges = $derived(edgesFrom(catalogueStep, family, fits, gatesOf));
 	const answered = setupAnswer(() => (step === undefined || fit === undefined ? null : { step, ctx, setup }));
 	const answer = $derived(answered.current);
 
-	let sets = $state('1');
-	let reps = $state('10');
-	let doseFor = '';
-	$effect.pre(() => {
-		if (step === undefined || doseFor === step.id) return;
-		doseFor = step.id;
-		const now = standing?.dose;
-		sets = String(now?.sets ?? step.usualDose.start.sets);
-		reps = String(now?.reps ?? step.usualDose.start.reps);
-		loadKg = String(now?.loadKg ?? catalogueStep?.posture.load?.kg ?? 0);
-	});
+	beginsWithStep(typed, () => ({
+		step,
+		standing: standing?.dose,
+		usualKg: catalogueStep?.posture.load?.kg ?? 0
+	}));
 	const move = (by: number): void => void (chosen = stepBeside(family, chosen, by));
 	const keys = onKeys({
 		ArrowRight: () => move(1),
@@ -218,14 +202,14 @@
 				techniques={answer?.techniques ?? []}
 				wedge={answer?.wedge ?? null}
 				{dialled}
-				pick={(to) => (picked = { step: step.id, chosen: to })}
-				dial={(value) => (turned = value === null ? null : { step: step.id, value })}
+				pick={(to) => (picked.current = to)}
+				dial={(value) => (turned.current = value)}
 				mirrored={(side === 'left') !== flipped}
 				mirrorIt={() => (flipped = !flipped)}
 				frontOfKnee={data.frontOfKnee}
 				brace={data.brace}
 				wedged={wedgeCm !== null}
-				useWedge={(cm) => (wedgeChoice = cm === null ? null : { step: step.id, cm })}
+				useWedge={(cm) => (wedge.current = cm)}
 			>
 				{#snippet prescribe()}<PrescribeForm
 						{form}
@@ -241,9 +225,9 @@
 						{wedgeCm}
 						regions={data.regions}
 						bind:sore={() => sore, (region) => (wantedRegion = region)}
-						bind:sets
-						bind:reps
-						bind:loadKg
+						bind:sets={typed.sets}
+						bind:reps={typed.reps}
+						bind:loadKg={typed.loadKg}
 						{closed}
 						holds={data.holds[sore] ?? data.notMine}
 						licensed={data.head.licensed}
