@@ -11,6 +11,8 @@ export default defineConfig({
 		],
 		setupFiles: ['tests/fewer-cases.ts'],
 		exclude: ['**/*.db.test.ts', '**/node_modules/**'],
+		// What is pure shares its modules from file to file: a mutant costs its tests, not their imports.
+		isolate: false,
 		testTimeout: 60_000
 	}
 });
