@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { context, envelope, facts, given, limit, press, seat, squat } from '../../../../tests/standing.ts';
 import { stepOf } from '../exercise/family.ts';
 import type { FitContext } from '../movement/context.ts';
-import { asksGates, closedFor, gateKey } from './closed.ts';
+import { asksGates, closedFor, farthestOn, gateKey } from './closed.ts';
 import type { Prescribed, StandingFacts } from './standing.ts';
 
 describe('closed before the button', () => {
@@ -32,12 +32,21 @@ describe('closed before the button', () => {
 		const hanging = { ...goblet, tags: [...goblet.tags, 'hanging-load' as const] };
 		expect(closed({}, [], true, hanging).map(([by]) => by)).not.toContain('loaded-spine');
 	});
+	it('the farthest of some steps is the last on the ladder, whatever their order; of none there is none', () => {
+		const [first, second, third, fourth] = squat.steps.map((x) => x.id);
+		expect(farthestOn(squat, [third!, first!])).toBe(third);
+		expect(farthestOn(squat, [second!])).toBe(second);
+		expect(farthestOn(squat, [first!, second!])).not.toBe(fourth);
+		expect(farthestOn(squat, [])).toBeUndefined();
+		expect(farthestOn(squat, ['of-another-ladder'])).toBeUndefined();
+	});
 	it('gates are told apart by what they ask', () =>
 		expect([
 			gateKey({ kind: 'felt', step: 'a' }),
 			gateKey({ kind: 'clearance', what: 'impact' }),
-			gateKey({ kind: 'technique', technique: 'stacked' })
-		]).toEqual(['gate:felt:a', 'gate:clearance:impact', 'gate:technique:stacked']));
+			gateKey({ kind: 'technique', technique: 'stacked' }),
+			gateKey({ kind: 'stage', course: 'knee', stage: 'load' })
+		]).toEqual(['gate:felt:a', 'gate:clearance:impact', 'gate:technique:stacked', 'gate:stage:knee/load']));
 });
 
 describe('beyond what is usable', () => {
