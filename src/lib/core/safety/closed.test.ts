@@ -33,10 +33,10 @@ describe('closed before the button', () => {
 		expect(closed({}, [], true, hanging).map(([by]) => by)).not.toContain('loaded-spine');
 	});
 	it('the farthest of some steps is the last on the ladder, whatever their order; of none there is none', () => {
-		const [first, second, third, fourth] = squat.steps.map((x) => x.id);
+		const [first, second, third] = squat.steps.map((x) => x.id);
 		expect(farthestOn(squat, [third!, first!])).toBe(third);
 		expect(farthestOn(squat, [second!])).toBe(second);
-		expect(farthestOn(squat, [first!, second!])).not.toBe(fourth);
+		expect(farthestOn(squat, [first!, second!])).toBe(second);
 		expect(farthestOn(squat, [])).toBeUndefined();
 		expect(farthestOn(squat, ['of-another-ladder'])).toBeUndefined();
 	});

@@ -219,17 +219,14 @@ describe('refused is rolled back whole', () => {
 });
 
 describe('who may', () => {
+	/** Takes a signed decision back, as whoever tries. */
+	const undoing = (r: ClientRecord, decisionId: string) => (ctx: Context) =>
+		undoDecision(ctx, { id: randomUUID(), prescriptionId: randomUUID(), clientId: r.head.id, decisionId });
 	it('a trainer cannot undo a physiotherapist’s signed stop, with or without delegation; a licensed user can', async () => {
 		const odile = await client(physio, 'Odile');
 		const { id: decisionId, outcome } = await sign(physio, odile);
 		value(outcome);
-		const undo = (ctx: Context) =>
-			undoDecision(ctx, {
-				id: randomUUID(),
-				prescriptionId: randomUUID(),
-				clientId: odile.head.id,
-				decisionId
-			});
+		const undo = undoing(odile, decisionId);
 		expect(await undo(trainer)).toMatchObject({
 			ok: false,
 			refusal: { why: 'not-allowed', message: expect.stringContaining('licensed user') as string }
@@ -246,13 +243,7 @@ describe('who may', () => {
 		expect(slip(odile).trace.decision).toBe('stop');
 		const { id: decisionId, outcome } = await sign(trainer, odile);
 		value(outcome);
-		const undo = (ctx: Context) =>
-			undoDecision(ctx, {
-				id: randomUUID(),
-				prescriptionId: randomUUID(),
-				clientId: odile.head.id,
-				decisionId
-			});
+		const undo = undoing(odile, decisionId);
 		expect(await undo(trainer)).toMatchObject({
 			ok: false,
 			refusal: { why: 'not-allowed', message: expect.stringContaining('licensed user') as string }
