@@ -6,7 +6,7 @@
 	import ClockNotice from '#lib/ui/ClockNotice.svelte';
 	import LeaveAsk from '#lib/ui/LeaveAsk.svelte';
 	import AwayBar from '#lib/ui/away/AwayBar.svelte';
-	import { forget } from '#lib/ui/away/put-aside.ts';
+	import { forget, forgetDrafts } from '#lib/ui/away/put-aside.ts';
 	import ChoosePractice from '#lib/ui/practice/ChoosePractice.svelte';
 	import { shortDay } from '#lib/wording/days.ts';
 	import { AS_USUAL, writeAs } from '#lib/wording/written-as.ts';
@@ -75,7 +75,11 @@
 					>Next day</button
 				>
 			</form>{/if}
-		<form method="POST" action="/sign-out" onsubmit={() => void forget().catch(() => undefined)}>
+		<form
+			method="POST"
+			action="/sign-out"
+			onsubmit={() => void Promise.allSettled([forget(), forgetDrafts()])}
+		>
 			<button class="cursor-pointer text-sm text-accent underline">Sign out</button>
 		</form>
 	</header>

@@ -33,6 +33,12 @@ export async function forget(): Promise<void> {
 	if (can()) await caches.delete(AWAY_CACHE);
 }
 
+/** Begun on the floor and not finished, for who signs out: what is finished waits to be sent. */
+export async function forgetDrafts(): Promise<void> {
+	const { dropDrafts } = await import('../mine/outbox.ts');
+	await dropDrafts('floor:');
+}
+
 /** What was put aside on another day is taken away. */
 export async function dropOld(now: number): Promise<void> {
 	if (!can() || !(await caches.has(AWAY_CACHE))) return;

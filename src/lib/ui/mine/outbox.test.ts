@@ -5,7 +5,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { type OutboxItem, type Sent } from '#lib/contract/mine.ts';
 import { NOTHING_SAID } from '#lib/contract/mine-kept.ts';
 import type * as Outbox from './outbox.ts';
-import { all, draftOf, drop, dropDraft, keep, keepDraft, send } from './outbox.ts';
+import { all, draftOf, drop, dropDraft, dropDrafts, keep, keepDraft, send } from './outbox.ts';
 
 const CLIENT = 'c1';
 let n = 0;
@@ -136,6 +136,10 @@ describe('a draft whose page goes with the tap', () => {
 	beforeEach(() => {
 		store.clear();
 		vi.stubGlobal('localStorage', {
+			get length() {
+				return store.size;
+			},
+			key: (i: number) => [...store.keys()][i] ?? null,
 			getItem: (k: string) => store.get(k) ?? null,
 			setItem: (k: string, v: string) => void store.set(k, v),
 			removeItem: (k: string) => void store.delete(k)
@@ -159,6 +163,15 @@ describe('a draft whose page goes with the tap', () => {
 		await keepDraft('run', { sets: 2 });
 		for (const [k, v] of behind) store.set(k, v);
 		expect(await draftOf('run')).toEqual({ sets: 2 });
+	});
+	it('of the floor goes from both when its member signs out; a client’s own stays theirs', async () => {
+		await keepDraft('floor:c1', { pain: 4 });
+		await keepDraft('floor:c2', { pain: 5 });
+		await keepDraft('run', { sets: 1 });
+		await dropDrafts('floor:');
+		expect([await draftOf('floor:c1'), await draftOf('floor:c2')]).toEqual([undefined, undefined]);
+		expect([...store.values()].join()).not.toContain('pain');
+		expect(await draftOf('run')).toEqual({ sets: 1 });
 	});
 	it('of before there were two is read as it stands', async () => {
 		await keepDraft('run', {});

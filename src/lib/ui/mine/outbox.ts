@@ -81,6 +81,14 @@ export async function dropDraft(key: string): Promise<void> {
 	await (await box()).delete('drafts', key);
 }
 
+/** All whose key begins so, from both stores. */
+export async function dropDrafts(prefix: string): Promise<void> {
+	const quick = quickly((s) => Array.from({ length: s.length }, (_, i) => s.key(i) ?? '')) ?? [];
+	for (const key of quick.filter((k) => k.startsWith(AT_ONCE + prefix))) quickly((s) => s.removeItem(key));
+	const keys = await (await box()).getAllKeys('drafts');
+	await Promise.all(keys.filter((k) => k.startsWith(prefix)).map(dropDraft));
+}
+
 export type Sending =
 	| { readonly state: 'sent'; readonly answers: ReadonlyMap<string, Answered> }
 	/** No answer: all of it waits. */
