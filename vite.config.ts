@@ -14,6 +14,7 @@ export default defineConfig(({ isSsrBuild }) => ({
 		tailwindcss(),
 		sveltekit({
 			adapter: adapter(),
+			alias: { '#lib/*': 'src/lib/*' },
 			// A client's own page registers it, for itself alone.
 			serviceWorker: { register: false },
 			csp: {

@@ -210,7 +210,8 @@ try {
 			`${rate.toFixed(0)} /s`,
 			`p99 ${quantile(times, 0.99).toFixed(0)} ms${wrong === 0 ? '' : `, ${wrong} not answered`} (${target})`
 		);
-	const PAGES = ['decide', 'ladders', 'log', 'measure'];
+	/** PAGES names those to measure, and those alone: for a profile of one. */
+	const PAGES = (process.env.PAGES ?? 'decide,ladders,log,measure').split(',');
 	for (const page of PAGES)
 		said(
 			`client pages: ${page}, each client for the first time`,
@@ -226,87 +227,99 @@ try {
 			'≥ 80 /s, p99 ≤ 250 ms'
 		);
 
-	const forms = await Promise.all(
-		clients.slice(0, 300).map(async (id) => {
-			const { text } = await get(`/clients/${id}/log`);
-			const field = (of: string): string => new RegExp(`name="${of}" value="([^"]*)"`).exec(text)?.[1] ?? '';
-			return {
-				id,
-				fields: {
-					id: field('id'),
-					visitId: field('visitId'),
-					exerciseId: field('exerciseId'),
-					prescriptionId: field('prescriptionId'),
-					region: field('region')
-				}
-			};
-		})
-	);
-	const usable = forms.filter((f) => f.fields.id !== '' && f.fields.prescriptionId !== '');
-	const logging = await together(3, async (i) => {
-		const f = usable[i % usable.length] as (typeof usable)[number];
-		// Each sending is a session of its own.
-		const fresh = (id: string): string => id.slice(0, -6) + i.toString(16).padStart(6, '0');
-		const at = performance.now();
-		const body = new URLSearchParams({
-			...f.fields,
-			id: fresh(f.fields.id),
-			visitId: fresh(f.fields.visitId),
-			...aSession(TODAY)
-		});
-		const r = await fetch(`${origin}/clients/${f.id}/log?/log`, {
-			method: 'POST',
-			headers: { cookie, origin, accept: 'application/json', 'x-sveltekit-action': 'true' },
-			body
-		});
-		const answer = (await r.json()) as { type: string };
-		return { ms: performance.now() - at, status: answer.type === 'success' ? 200 : 422 };
-	});
-	said('logging a session, 8 connections', logging, '≥ 150 /s');
-	line('Today right after, first reading', `${(await get('/')).ms.toFixed(0)} ms`);
-
-	/** Mornings as they come in after breakfast: two hundred in a minute, and Today read meanwhile. */
-	const mornings = await Promise.all(
-		clients.slice(0, CHECK_INS).map(async (id) => {
-			const { text } = await get(`/clients/${id}/morning`);
-			const names = [...text.matchAll(/name="([a-z-]+)\.id" value="([^"]*)"/g)];
-			const field = (of: string): string => new RegExp(`name="${of}" value="([^"]*)"`).exec(text)?.[1] ?? '';
-			return {
-				id,
-				fields: {
-					...{ id: field('id'), eventId: field('eventId'), day: TODAY },
-					...Object.fromEntries(
-						names.flatMap(([, region, own]) => [
-							[`${region}.id`, own],
-							[`${region}.pain`, '2'],
-							[`${region}.swelling`, 'none']
-						])
-					)
-				}
-			};
-		})
-	);
-	const today: number[] = [];
-	let taken = 0;
-	const began60 = performance.now();
-	const reading = setInterval(() => void get('/').then((r) => today.push(r.ms)), 1000);
-	await Promise.all(
-		mornings.map(async ({ id, fields }, i) => {
-			await new Promise((r) => setTimeout(r, (i * 60_000) / CHECK_INS));
-			const r = await fetch(`${origin}/clients/${id}/morning`, {
+	/** Logging over eight connections, each sending a session of its own. */
+	async function loggingTogether(): Promise<void> {
+		const forms = await Promise.all(
+			clients.slice(0, 300).map(async (id) => {
+				const { text } = await get(`/clients/${id}/log`);
+				const field = (of: string): string =>
+					new RegExp(`name="${of}" value="([^"]*)"`).exec(text)?.[1] ?? '';
+				return {
+					id,
+					fields: {
+						id: field('id'),
+						visitId: field('visitId'),
+						exerciseId: field('exerciseId'),
+						prescriptionId: field('prescriptionId'),
+						region: field('region')
+					}
+				};
+			})
+		);
+		const usable = forms.filter((f) => f.fields.id !== '' && f.fields.prescriptionId !== '');
+		const logging = await together(3, async (i) => {
+			const f = usable[i % usable.length] as (typeof usable)[number];
+			// Each sending is a session of its own.
+			const fresh = (id: string): string => id.slice(0, -6) + i.toString(16).padStart(6, '0');
+			const at = performance.now();
+			const body = new URLSearchParams({
+				...f.fields,
+				id: fresh(f.fields.id),
+				visitId: fresh(f.fields.visitId),
+				...aSession(TODAY)
+			});
+			const r = await fetch(`${origin}/clients/${f.id}/log?/log`, {
 				method: 'POST',
 				headers: { cookie, origin, accept: 'application/json', 'x-sveltekit-action': 'true' },
-				body: new URLSearchParams(fields as Record<string, string>)
+				body
 			});
-			if (((await r.json()) as { type: string }).type === 'success') taken++;
-		})
-	);
-	clearInterval(reading);
-	line(
-		`${CHECK_INS} mornings in ${((performance.now() - began60) / 1000).toFixed(0)} s, ${taken} taken; Today meanwhile`,
-		`${median(today).toFixed(0)} ms`,
-		`p95 ${quantile(today, 0.95).toFixed(0)} ms (≤ 100 ms)`
-	);
+			const answer = (await r.json()) as { type: string };
+			return { ms: performance.now() - at, status: answer.type === 'success' ? 200 : 422 };
+		});
+		said('logging a session, 8 connections', logging, '≥ 150 /s');
+		line('Today right after, first reading', `${(await get('/')).ms.toFixed(0)} ms`);
+	}
+
+	/** Mornings as they come in after breakfast: two hundred in a minute, and Today read meanwhile. */
+	async function morningsMeanwhile(): Promise<void> {
+		const mornings = await Promise.all(
+			clients.slice(0, CHECK_INS).map(async (id) => {
+				const { text } = await get(`/clients/${id}/morning`);
+				const names = [...text.matchAll(/name="([a-z-]+)\.id" value="([^"]*)"/g)];
+				const field = (of: string): string =>
+					new RegExp(`name="${of}" value="([^"]*)"`).exec(text)?.[1] ?? '';
+				return {
+					id,
+					fields: {
+						...{ id: field('id'), eventId: field('eventId'), day: TODAY },
+						...Object.fromEntries(
+							names.flatMap(([, region, own]) => [
+								[`${region}.id`, own],
+								[`${region}.pain`, '2'],
+								[`${region}.swelling`, 'none']
+							])
+						)
+					}
+				};
+			})
+		);
+		const today: number[] = [];
+		let taken = 0;
+		const began60 = performance.now();
+		const reading = setInterval(() => void get('/').then((r) => today.push(r.ms)), 1000);
+		await Promise.all(
+			mornings.map(async ({ id, fields }, i) => {
+				await new Promise((r) => setTimeout(r, (i * 60_000) / CHECK_INS));
+				const r = await fetch(`${origin}/clients/${id}/morning`, {
+					method: 'POST',
+					headers: { cookie, origin, accept: 'application/json', 'x-sveltekit-action': 'true' },
+					body: new URLSearchParams(fields as Record<string, string>)
+				});
+				if (((await r.json()) as { type: string }).type === 'success') taken++;
+			})
+		);
+		clearInterval(reading);
+		line(
+			`${CHECK_INS} mornings in ${((performance.now() - began60) / 1000).toFixed(0)} s, ${taken} taken; Today meanwhile`,
+			`${median(today).toFixed(0)} ms`,
+			`p95 ${quantile(today, 0.95).toFixed(0)} ms (≤ 100 ms)`
+		);
+	}
+
+	if (process.env.PAGES === undefined) {
+		await loggingTogether();
+		await morningsMeanwhile();
+	}
 	clearInterval(pulse);
 } finally {
 	server.kill('SIGTERM');
