@@ -20,6 +20,7 @@
 	import { usualText } from '#lib/wording/measure.ts';
 	import Cell from './Cell.svelte';
 	import { wrongUnder, type Wrong } from './wrong.ts';
+	import Tick from './Tick.svelte';
 
 	interface Props {
 		readonly kind: RangeKind;
@@ -168,7 +169,5 @@
 	{#if refused}<p class="col-span-full text-sm text-stop" data-testid="field-wrong">
 			{refused}
 		</p>{:else}{#each troubles as t (t)}<p class="col-span-full text-sm text-caution">{t}</p>{/each}{/if}
-	{#if asked}<label class="col-span-full flex items-center gap-2 text-sm"
-			><input type="checkbox" name="confirm.{kind.id}" class="size-4.5 accent-(--accent)" />{asked}</label
-		>{/if}
+	{#if asked}<Tick class="col-span-full text-sm" name="confirm.{kind.id}" label={asked} />{/if}
 </fieldset>

@@ -16,6 +16,7 @@
 	import { changeText, judgedText, readingText } from '#lib/wording/measure.ts';
 	import Cell from './Cell.svelte';
 	import { wrongUnder, type Wrong } from './wrong.ts';
+	import Tick from './Tick.svelte';
 
 	interface Props {
 		readonly spec: TestSpec;
@@ -195,15 +196,15 @@
 						>
 					{/each}
 					{#each spec.extras.filter((e) => e.tick === true) as e (e.id)}
-						<label class="flex items-center gap-1 pb-1 text-sm"
-							><input
-								type="checkbox"
-								name="{prefix(side)}.{e.id}"
-								checked={values[`${prefix(side)}.${e.id}`] === 'on'}
-								onchange={(ev) => (values[`${prefix(side)}.${e.id}`] = ev.currentTarget.checked ? 'on' : '')}
-								class="accent-(--accent)"
-							/>{e.label}</label
-						>
+						<Tick
+							class="pb-1 text-sm"
+							name="{prefix(side)}.{e.id}"
+							label={e.label}
+							bind:checked={
+								() => values[`${prefix(side)}.${e.id}`] === 'on',
+								(on) => (values[`${prefix(side)}.${e.id}`] = on === true ? 'on' : '')
+							}
+						/>
 					{/each}
 					{#if j === undefined && before(side)}<span class="label pb-1">{history(side)}</span>{/if}
 				</div>

@@ -1,22 +1,39 @@
-<script lang="ts">
-	/** A box to tick, with its words. */
+<script lang="ts" generics="T extends string">
+	/** A box to tick, with its words: by itself, or one of several that together make a list. Under a thumb it is larger. */
 	interface Props {
-		readonly name: string;
+		readonly name?: string | undefined;
 		readonly label: string;
-		readonly value?: string;
+		readonly value?: T;
 		checked?: boolean | undefined;
+		/** What is ticked of several, this one by its value. */
+		among?: T[] | undefined;
+		readonly touch?: boolean;
+		readonly class?: string;
 		readonly [key: string]: unknown;
 	}
-	let { name, label, value = 'on', checked = $bindable(), ...rest }: Props = $props();
+	let {
+		label,
+		value = 'on' as T,
+		checked = $bindable(),
+		among = $bindable(),
+		touch = false,
+		class: place = '',
+		...rest
+	}: Props = $props();
+
+	const ticked = (): boolean | undefined => (among === undefined ? checked : among.includes(value));
+	function tick(on: boolean | undefined): void {
+		if (among === undefined) checked = on;
+		else among = [...among.filter((x) => x !== value), ...(on === true ? [value] : [])];
+	}
 </script>
 
-<label class="flex min-h-8 cursor-pointer items-center gap-2"
+<label class="flex cursor-pointer items-center gap-2 {touch ? 'min-h-12' : 'min-h-8'} {place}"
 	><input
 		type="checkbox"
-		{name}
 		{value}
-		bind:checked
+		bind:checked={ticked, tick}
 		{...rest}
-		class="size-4.5 shrink-0 accent-(--accent)"
+		class="shrink-0 accent-(--accent) {touch ? 'size-6' : 'size-4.5'}"
 	/><span>{label}</span></label
 >

@@ -21,6 +21,7 @@
 	import { fieldsOf, inTurnWith, keyOf, onward, regionsOf, withDid } from '#lib/ui/mine/run.ts';
 	import { sayIn } from '#lib/ui/mine/say.ts';
 	import { endOfTime, stayAwake } from '#lib/ui/mine/signal.ts';
+	import Tick from '#lib/ui/Tick.svelte';
 
 	let { data } = $props();
 	const say = sayIn('en');
@@ -148,9 +149,7 @@
 						>{/each}</select
 				></label
 			>{/if}
-		<label class="flex min-h-9 items-center gap-2 text-sm"
-			><input type="checkbox" bind:checked={sound} class="size-5 accent-(--accent)" /> sound</label
-		>
+		<Tick class="text-sm" label="sound" bind:checked={sound} />
 		<div class="flex flex-wrap items-center gap-x-3 text-sm"><KeepHere /></div>
 	</div>
 	{#if full}<p class="mb-2 border-4 border-stop p-2 font-semibold text-stop" role="alert">

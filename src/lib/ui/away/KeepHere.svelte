@@ -3,6 +3,7 @@
 	import { onMount } from 'svelte';
 	import { page } from '$app/state';
 	import { forget, isWanted, putAside, want } from './put-aside.ts';
+	import Tick from '../Tick.svelte';
 
 	let wanted = $state(false);
 	let stands = $state<boolean | null>(null);
@@ -24,14 +25,7 @@
 	}
 </script>
 
-<label class="flex min-h-12 items-center gap-2"
-	><input
-		type="checkbox"
-		checked={wanted}
-		onchange={(e) => void change(e.currentTarget.checked)}
-		class="size-5 accent-(--accent)"
-	/>works without a network</label
->
+<Tick touch label="works without a network" bind:checked={() => wanted, (on) => void change(on === true)} />
 <span class="label" role="status" data-testid="aside"
 	>{!wanted
 		? ''

@@ -6,6 +6,7 @@
 	import Choice from '../Choice.svelte';
 	import Field from '../Field.svelte';
 	import Fold from '../Fold.svelte';
+	import Tick from '../Tick.svelte';
 
 	interface Props {
 		readonly wrong: (field: string) => string | undefined;
@@ -100,26 +101,9 @@
 			value={p.where ?? ''}
 			items={[{ value: '', name: 'not said' }, ...WHERE.map((w) => ({ value: w, name: WHERE_NAME[w] }))]}
 		/>
-		<label class="flex min-h-9 items-center gap-2"
-			><input type="checkbox" name="rounds" checked={rounds} class="size-4 accent-(--accent)" />in rounds, 1 →
-			3 → 5</label
-		>
-		<label class="flex min-h-9 items-center gap-2"
-			><input
-				type="checkbox"
-				name="asNeeded"
-				checked={p.asNeeded === true}
-				class="size-4 accent-(--accent)"
-			/>when it is needed, outside the week</label
-		>
-		<label class="flex min-h-9 items-center gap-2"
-			><input
-				type="checkbox"
-				name="painPerSide"
-				checked={p.painPerSide === true}
-				class="size-4 accent-(--accent)"
-			/>pain asked for each side</label
-		>
+		<Tick name="rounds" label="in rounds, 1 → 3 → 5" checked={rounds} />
+		<Tick name="asNeeded" label="when it is needed, outside the week" checked={p.asNeeded === true} />
+		<Tick name="painPerSide" label="pain asked for each side" checked={p.painPerSide === true} />
 		<Field name="note" label="For the client" value={p.note ?? ''} wrong={wrong('note')} width="w-full" />
 	</div>
 </Fold>

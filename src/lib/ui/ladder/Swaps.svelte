@@ -4,6 +4,7 @@
 	import type { Substitute } from '#lib/core/fit/substitutes.ts';
 	import { EQUIPMENT_NAME, VERDICT_WORD } from '#lib/wording/names.ts';
 	import { setupText } from '#lib/wording/setup.ts';
+	import Tick from '../Tick.svelte';
 
 	interface Props {
 		readonly clientId: string;
@@ -25,15 +26,11 @@
 
 {#if kit.length > 0}
 	<div class="flex flex-wrap gap-x-4 text-sm">
-		<span class="label">Taken just now:</span>{#each kit as e (e)}<label
-				class="flex min-h-8 items-center gap-1.5"
-				><input
-					type="checkbox"
-					value={e}
-					bind:group={busy}
-					class="size-4 accent-(--accent)"
-				/>{EQUIPMENT_NAME[e]}</label
-			>{/each}
+		<span class="label">Taken just now:</span>{#each kit as e (e)}<Tick
+				value={e}
+				label={EQUIPMENT_NAME[e]}
+				bind:among={busy}
+			/>{/each}
 	</div>
 {/if}
 <ol class="text-sm" data-testid="swaps">

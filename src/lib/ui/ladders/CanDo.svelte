@@ -9,6 +9,7 @@
 	import Choice from '../Choice.svelte';
 	import Fold from '../Fold.svelte';
 	import { sending } from '../sending.ts';
+	import Tick from '../Tick.svelte';
 
 	interface Props {
 		readonly ids: readonly string[];
@@ -42,15 +43,12 @@
 	<Fold title="Cleared for">
 		<form method="POST" action="?/cleared" use:enhance={sending(say)}>
 			<input type="hidden" name="id" value={ids[1]} />
-			{#each Object.entries(CLEARANCE_NAME) as [id, name] (id)}<label class="flex min-h-9 items-center gap-2"
-					><input
-						type="checkbox"
-						name="clearance"
-						value={id}
-						checked={clearances.includes(id)}
-						class="size-5 accent-(--accent)"
-					/>{name}</label
-				>{/each}
+			{#each Object.entries(CLEARANCE_NAME) as [id, name] (id)}<Tick
+					name="clearance"
+					value={id}
+					label={name}
+					checked={clearances.includes(id)}
+				/>{/each}
 			<div class="mt-1"><Act>Save clearance</Act></div>
 		</form>
 	</Fold>

@@ -3,6 +3,7 @@
 	import { MUSCLES } from '#lib/core/body/muscle.ts';
 	import { PURPOSE_NAME } from '#lib/wording/names.ts';
 	import type { SessionState } from './state.svelte.ts';
+	import Tick from '../Tick.svelte';
 
 	interface Props {
 		readonly s: SessionState;
@@ -15,16 +16,13 @@
 <fieldset class="mt-3">
 	<legend class="font-semibold">Felt in</legend>
 	<div class="flex flex-wrap gap-x-5">
-		{#each MUSCLES as m (m)}<label class="flex min-h-12 items-center gap-2.5"
-				><input
-					type="checkbox"
-					name="{prefix}feltIn"
-					value={m}
-					bind:group={s.feltIn}
-					class="size-6 accent-(--accent)"
-				/>
-				{PURPOSE_NAME[m]}</label
-			>{/each}
+		{#each MUSCLES as m (m)}<Tick
+				touch
+				name="{prefix}feltIn"
+				value={m}
+				label={PURPOSE_NAME[m] ?? m}
+				bind:among={s.feltIn}
+			/>{/each}
 	</div>
 	{#if wrong('feltIn')}<p class="text-sm text-stop" data-testid="field-wrong">{wrong('feltIn')}</p>{/if}
 </fieldset>

@@ -12,6 +12,7 @@
 	import Exceptions from './Exceptions.svelte';
 	import { doseToday, type ExerciseToLog } from './exercise.ts';
 	import type { SessionState } from './state.svelte.ts';
+	import Tick from '../Tick.svelte';
 
 	interface Props {
 		readonly s: SessionState;
@@ -44,15 +45,13 @@
 			bind:value={s.v[name]}
 			wrong={wrong(name)}
 		/>{/each}{/snippet}
-{#snippet tick(
-	name: 'observed' | 'clean' | 'otherSame',
-	field: string,
-	label: string,
-	disabled = false
-)}<label class="flex min-h-12 items-center gap-2"
-		><input type="checkbox" name={field} bind:checked={s[name]} {disabled} class="size-6 accent-(--accent)" />
-		{label}</label
-	>{/snippet}
+{#snippet tick(name: 'observed' | 'clean' | 'otherSame', field: string, label: string, disabled = false)}<Tick
+		touch
+		name={field}
+		{label}
+		bind:checked={s[name]}
+		{disabled}
+	/>{/snippet}
 <form
 	method="POST"
 	action="?/log"

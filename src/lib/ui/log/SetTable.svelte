@@ -5,6 +5,7 @@
 	import HoldTimer from '../HoldTimer.svelte';
 	import Rows from '../Rows.svelte';
 	import type { SessionState } from './state.svelte.ts';
+	import Tick from '../Tick.svelte';
 
 	interface Props {
 		readonly s: SessionState;
@@ -50,10 +51,11 @@
 </script>
 
 {#if timed}
-	<label class="flex min-h-9 items-center gap-2 text-sm"
-		><input type="checkbox" bind:checked={watch} class="size-4.5 accent-(--accent)" />the phone is on them:
-		the timer stops when the position is lost</label
-	>
+	<Tick
+		class="text-sm"
+		label="the phone is on them: the timer stops when the position is lost"
+		bind:checked={watch}
+	/>
 	{#if told}<p class="text-sm text-caution" role="status" data-testid="hold-said">{told}</p>{/if}
 {/if}
 <Rows {heads} aria-label="Set by set">

@@ -6,6 +6,7 @@
 	import { SYMPTOM_NAME } from '#lib/wording/names.ts';
 	import Choice from '../Choice.svelte';
 	import { orNone, type SessionState } from './state.svelte.ts';
+	import Tick from '../Tick.svelte';
 
 	interface Props {
 		readonly s: SessionState;
@@ -26,26 +27,15 @@
 	<div class="grid grid-cols-2 gap-x-4 max-sm:grid-cols-1">
 		{#each SYMPTOMS as x (x)}
 			<div>
-				<label class="flex min-h-12 items-center gap-2.5"
-					><input
-						type="checkbox"
-						name="{prefix}symptoms"
+				<Tick touch name="{prefix}symptoms" value={x} label={SYMPTOM_NAME[x] ?? x} bind:among={s.symptoms} />
+				{#if s.symptoms.includes(x) && known.includes(x)}<Tick
+						touch
+						class="ml-8"
+						name="{prefix}asUsual"
 						value={x}
-						bind:group={s.symptoms}
-						class="size-6 accent-(--accent)"
-					/>
-					{SYMPTOM_NAME[x]}</label
-				>
-				{#if s.symptoms.includes(x) && known.includes(x)}<label
-						class="ml-8 flex min-h-12 items-center gap-2.5"
-						><input
-							type="checkbox"
-							name="{prefix}asUsual"
-							value={x}
-							bind:group={s.usual}
-							class="size-6 accent-(--accent)"
-						/> as usual</label
-					>{/if}
+						label="as usual"
+						bind:among={s.usual}
+					/>{/if}
 			</div>
 		{/each}
 	</div>

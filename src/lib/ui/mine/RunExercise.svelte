@@ -14,6 +14,7 @@
 	import { endOfTime } from './signal.ts';
 	import { doseOf, didOf, isBegun, type Did, type Run } from './run.ts';
 	import Tap from './Tap.svelte';
+	import Tick from '../Tick.svelte';
 
 	interface Props {
 		readonly w: MineWork;
@@ -131,10 +132,12 @@
 			{heard}
 			{height}
 		/>
-		{#if moving && w.unit === 'reps'}<label
-				class="absolute top-12 right-0 flex min-h-12 items-center gap-2 px-2"
-				><input type="checkbox" bind:checked={heard} class="size-5 accent-(--accent)" />{say('beat')}</label
-			>{/if}
+		{#if moving && w.unit === 'reps'}<Tick
+				touch
+				class="absolute top-12 right-0 px-2"
+				label={say('beat')}
+				bind:checked={heard}
+			/>{/if}
 		<button
 			type="button"
 			class="absolute top-0 right-0 min-h-12 px-2 text-accent underline"
@@ -162,11 +165,7 @@
 			{:else}
 				{#if dose.sets > 1 || timed}
 					<p class="text-center font-semibold">{say('set', { at: did.sets + 1, all: dose.sets })}</p>
-					{#if w.unit === 'sec'}<label class="flex min-h-12 items-center gap-2"
-							><input type="checkbox" bind:checked={watching} class="size-5 accent-(--accent)" />{say(
-								'watchMe'
-							)}</label
-						>{/if}
+					{#if w.unit === 'sec'}<Tick touch label={say('watchMe')} bind:checked={watching} />{/if}
 					{#if timed}<Tap onclick={() => (holdUntil = Date.now() + dose.reps * w.sides * 1000)}
 							>{say('begun')}</Tap
 						>{/if}

@@ -9,6 +9,7 @@
 	import { mineHere } from './context.ts';
 	import Tap from './Tap.svelte';
 	import YesNo from './YesNo.svelte';
+	import Tick from '../Tick.svelte';
 
 	interface Props {
 		readonly regions: readonly string[];
@@ -62,11 +63,12 @@
 	{:else}
 		<fieldset>
 			<legend class="text-lg font-bold">{say('tellAsk')}</legend>
-			{#each ASKED_SYMPTOMS as s (s)}<label class="flex min-h-12 items-center gap-3"
-					><input type="checkbox" value={s} bind:group={told} class="size-6 accent-(--accent)" />{SYMPTOM_IN[
-						language
-					][s]}</label
-				>{/each}
+			{#each ASKED_SYMPTOMS as s (s)}<Tick
+					touch
+					value={s}
+					label={SYMPTOM_IN[language][s]}
+					bind:among={told}
+				/>{/each}
 		</fieldset>
 		{#if asksSaddle}<YesNo name="saddle" label={say('saddle')} bind:value={saddle} />{/if}
 		{#if regions.length > 1}<label class="block py-2"

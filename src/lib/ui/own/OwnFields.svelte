@@ -13,6 +13,7 @@
 	import OwnHow from './OwnHow.svelte';
 	import OwnWays from './OwnWays.svelte';
 	import { numberOr, numbersOf } from './writing.ts';
+	import Tick from '../Tick.svelte';
 
 	interface Props {
 		readonly family: ExerciseFamily;
@@ -114,25 +115,21 @@
 	<Fold title="What it carries, and what it needs{many([...row.tags, ...(row.equipment ?? [])])}">
 		<fieldset class="flex flex-wrap gap-x-4 text-sm">
 			<legend class="label">Carries</legend>
-			{#each TAGS as t (t)}<label class="flex min-h-8 items-center gap-1.5"
-					><input
-						type="checkbox"
-						class="size-4 accent-(--accent)"
-						checked={row.tags.includes(t)}
-						onchange={(e) => inStep('tags', toggled(row.tags, t, e.currentTarget.checked) ?? [])}
-					/>{t.replaceAll('-', ' ')}</label
-				>{/each}
+			{#each TAGS as t (t)}<Tick
+					label={t.replaceAll('-', ' ')}
+					bind:checked={
+						() => row.tags.includes(t), (on) => inStep('tags', toggled(row.tags, t, on === true) ?? [])
+					}
+				/>{/each}
 		</fieldset>
 		<fieldset class="mt-2 flex flex-wrap gap-x-4 text-sm">
 			<legend class="label">Needs all of</legend>
-			{#each EQUIPMENT as k (k)}<label class="flex min-h-8 items-center gap-1.5"
-					><input
-						type="checkbox"
-						class="size-4 accent-(--accent)"
-						checked={kit.includes(k)}
-						onchange={(e) => inStep('equipment', toggled(row.equipment, k, e.currentTarget.checked))}
-					/>{EQUIPMENT_NAME[k]}</label
-				>{/each}
+			{#each EQUIPMENT as k (k)}<Tick
+					label={EQUIPMENT_NAME[k]}
+					bind:checked={
+						() => kit.includes(k), (on) => inStep('equipment', toggled(row.equipment, k, on === true))
+					}
+				/>{/each}
 		</fieldset>
 	</Fold>
 {/key}

@@ -7,6 +7,7 @@
 	import { CAUSE_NAME } from '#lib/wording/steps.ts';
 	import Choice from '../Choice.svelte';
 	import { orNone, replaced, toggled } from './lists.ts';
+	import Tick from '../Tick.svelte';
 
 	type Items = readonly { readonly value: string; readonly name: string }[];
 	interface Props {
@@ -69,14 +70,13 @@
 			<button type="button" class={LINK} onclick={() => setBack(i, null)}>Take out</button>
 			<fieldset class="flex w-full flex-wrap gap-x-3 text-sm">
 				<legend class="label">When it comes from{b.for === undefined ? ' anything' : ''}</legend>
-				{#each CAUSES as c (c)}<label class="flex min-h-8 items-center gap-1.5"
-						><input
-							type="checkbox"
-							class="size-4 accent-(--accent)"
-							checked={b.for?.includes(c) === true}
-							onchange={(e) => setBack(i, only(b, 'for', toggled<Cause>(b.for, c, e.currentTarget.checked)))}
-						/>{CAUSE_NAME[c]}</label
-					>{/each}
+				{#each CAUSES as c (c)}<Tick
+						label={CAUSE_NAME[c]}
+						bind:checked={
+							() => b.for?.includes(c) === true,
+							(on) => setBack(i, only(b, 'for', toggled<Cause>(b.for, c, on === true)))
+						}
+					/>{/each}
 			</fieldset>
 		</li>
 	{/each}

@@ -5,6 +5,7 @@
 	import Act from '../Act.svelte';
 	import Field from '../Field.svelte';
 	import { sending } from '../sending.ts';
+	import Tick from '../Tick.svelte';
 
 	interface Props {
 		readonly formId: string;
@@ -45,8 +46,6 @@
 		wrong={wrong('reason')}
 		width="w-64 max-w-full"
 	/>
-	{#if wrong('sure')}<label class="flex w-full items-center gap-2 text-sm text-caution"
-			><input type="checkbox" name="sure" class="size-4.5 accent-(--accent)" />{wrong('sure')}</label
-		>{/if}
+	{#if wrong('sure')}<Tick class="w-full text-sm text-caution" name="sure" label={wrong('sure') ?? ''} />{/if}
 	<Act>Put it right</Act>
 </form>

@@ -12,6 +12,7 @@
 	import type { SessionState } from '../log/state.svelte.ts';
 	import type { Wrong } from '../wrong.ts';
 	import OnTheSpot, { type Drawn } from './OnTheSpot.svelte';
+	import Tick from '../Tick.svelte';
 
 	interface Props {
 		readonly clientId: string;
@@ -88,24 +89,20 @@
 				{value}
 			/>{/each}
 		<div class="flex flex-wrap items-center gap-x-5">
-			<label class="flex min-h-12 items-center gap-2"
-				><input
-					type="checkbox"
-					name="{prefix}cleanThroughout"
-					bind:checked={s.clean}
-					disabled={!observed}
-					class="size-6 accent-(--accent)"
-				/>clean throughout</label
-			>
-			{#if legs}<label class="flex min-h-12 items-center gap-2"
-					><input
-						type="checkbox"
-						name="{prefix}otherSame"
-						bind:checked={s.otherSame}
-						disabled={!observed || !s.clean}
-						class="size-6 accent-(--accent)"
-					/>{legs.other} leg the same</label
-				>{/if}
+			<Tick
+				touch
+				name="{prefix}cleanThroughout"
+				label="clean throughout"
+				bind:checked={s.clean}
+				disabled={!observed}
+			/>
+			{#if legs}<Tick
+					touch
+					name="{prefix}otherSame"
+					label="{legs.other} leg the same"
+					bind:checked={s.otherSame}
+					disabled={!observed || !s.clean}
+				/>{/if}
 			{#if s.said}<button
 					type="button"
 					class="min-h-12 cursor-pointer text-accent underline"

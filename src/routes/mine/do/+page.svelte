@@ -24,6 +24,7 @@
 		type Run
 	} from '#lib/ui/mine/run.ts';
 	import { stayAwake } from '#lib/ui/mine/signal.ts';
+	import Tick from '#lib/ui/Tick.svelte';
 
 	let { data } = $props();
 	const mine = $derived(data.mine);
@@ -119,17 +120,8 @@
 {:else if run.phase === 'work' && now !== undefined}
 	<p class="label flex flex-wrap items-center gap-x-4">
 		<span data-testid="progress">{say('ofMany', { at: run.at + 1, all: work.length })}</span>
-		<label class="ml-auto flex min-h-12 items-center gap-2"
-			><input type="checkbox" bind:checked={sound} class="size-5 accent-(--accent)" />{say('sound')}</label
-		>
-		<label class="flex min-h-12 items-center gap-2"
-			><input
-				type="checkbox"
-				checked={!moving}
-				onchange={(e) => (moving = !e.currentTarget.checked)}
-				class="size-5 accent-(--accent)"
-			/>{say('still')}</label
-		>
+		<Tick touch class="ml-auto" label={say('sound')} bind:checked={sound} />
+		<Tick touch label={say('still')} bind:checked={() => !moving, (on) => (moving = on !== true)} />
 	</p>
 	{#key keyOf(now)}<RunExercise
 			w={now}

@@ -8,6 +8,7 @@
 	import DayKind from '#lib/ui/mine/DayKind.svelte';
 	import Tap from '#lib/ui/mine/Tap.svelte';
 	import { regionIn } from '#lib/wording/mine/names.ts';
+	import Tick from '#lib/ui/Tick.svelte';
 
 	let { data } = $props();
 	const { say, language, enter, dayNow } = mineHere();
@@ -89,21 +90,21 @@
 				</div>
 				{#if missing && !said[`${r}.swelling`]}<p class="text-base text-stop">{say('saySwelling')}</p>{/if}
 			</fieldset>
-			{#if said[`${r}.swelling`] === 'hot'}<label class="flex min-h-12 items-center gap-3"
-					><input
-						type="checkbox"
-						class="size-6 accent-(--accent)"
-						checked={said[`${r}.cannotStand`] === 'yes'}
-						onchange={(e) => (said[`${r}.cannotStand`] = e.currentTarget.checked ? 'yes' : 'no')}
-					/>{say('cannotStand')}</label
-				>{/if}
-			{#if leg(r)}<label class="flex min-h-12 items-center gap-3"
-					><input
-						type="checkbox"
-						class="size-6 accent-(--accent)"
-						onchange={(e) => (said[`${r}.calf`] = e.currentTarget.checked ? 'on' : '')}
-					/>{say('calf')}</label
-				>{/if}
+			{#if said[`${r}.swelling`] === 'hot'}<Tick
+					touch
+					label={say('cannotStand')}
+					bind:checked={
+						() => said[`${r}.cannotStand`] === 'yes',
+						(on) => (said[`${r}.cannotStand`] = on === true ? 'yes' : 'no')
+					}
+				/>{/if}
+			{#if leg(r)}<Tick
+					touch
+					label={say('calf')}
+					bind:checked={
+						() => said[`${r}.calf`] === 'on', (on) => (said[`${r}.calf`] = on === true ? 'on' : '')
+					}
+				/>{/if}
 			<label class="flex min-h-12 items-center gap-3"
 				>{say('stiff')}<input
 					type="number"
@@ -122,9 +123,7 @@
 		ends={say('soreEnds').split('|') as [string, string]}
 		bind:value={sore}
 	/>
-	<label class="rule mt-3 flex min-h-12 items-center gap-3 pt-2"
-		><input type="checkbox" bind:checked={fever} class="size-6 accent-(--accent)" />{say('fever')}</label
-	>
+	<Tick touch class="rule mt-3 pt-2" label={say('fever')} bind:checked={fever} />
 	<DayKind label={say('yesterday')} bind:value={event} />
 	<div class="sticky bottom-0 -mx-4 mt-4 border-t bg-paper px-4 py-3">
 		<Tap onclick={() => void send()}>{say('keep')}</Tap>

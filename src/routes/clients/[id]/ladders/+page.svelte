@@ -19,6 +19,7 @@
 	import { wayText } from '#lib/wording/history.ts';
 	import { goto } from '$app/navigation';
 	import { refusedText } from '#lib/ui/wrong.ts';
+	import Tick from '#lib/ui/Tick.svelte';
 
 	let { data, form } = $props();
 	let place = $state<'both' | 'practice' | 'home'>('both');
@@ -137,15 +138,11 @@
 			/>
 		</div>
 		<fieldset class="mt-1 flex flex-wrap gap-x-4 text-sm">
-			<legend class="label">Without</legend>{#each AVOID as [tag, name] (tag)}<label
-					class="flex min-h-8 items-center gap-1.5"
-					><input
-						type="checkbox"
-						value={tag}
-						bind:group={without}
-						class="size-4 accent-(--accent)"
-					/>{name}</label
-				>{/each}
+			<legend class="label">Without</legend>{#each AVOID as [tag, name] (tag)}<Tick
+					value={tag}
+					label={name}
+					bind:among={without}
+				/>{/each}
 		</fieldset>
 		{#if data.patterns.length > 0}<div class="mt-1">
 				<Choice

@@ -13,6 +13,7 @@
 	import { shortDay } from '#lib/wording/days.ts';
 	import { regionName } from '#lib/wording/names.ts';
 	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
+	import Tick from '#lib/ui/Tick.svelte';
 
 	let { data, form } = $props();
 	const was = (name: string): string => (form && 'typed' in form ? (form.typed[name] ?? '') : '');
@@ -141,11 +142,11 @@
 							{wrong(`${r.region}.swelling`)}
 						</p>{/if}
 				</div>
-				{#if /^(knee|hip|ankle|foot|shin|thigh)/.test(r.region)}<label
-						class="flex min-h-12 items-center gap-2.5"
-						><input type="checkbox" name="{r.region}.calf" class="size-6 accent-(--accent)" /> this calf newly swollen,
-						tender or warm, the other not</label
-					>{/if}
+				{#if /^(knee|hip|ankle|foot|shin|thigh)/.test(r.region)}<Tick
+						touch
+						name="{r.region}.calf"
+						label="this calf newly swollen, tender or warm, the other not"
+					/>{/if}
 				<div class="flex flex-wrap gap-5">
 					<Field
 						name="{r.region}.stiffness"
@@ -175,9 +176,7 @@
 				</div>
 			</fieldset>
 		{/each}
-		<label class="mt-3 flex min-h-12 items-center gap-2.5"
-			><input type="checkbox" name="fever" class="size-6 accent-(--accent)" /> fever, or feeling ill</label
-		>
+		<Tick touch class="mt-3" name="fever" label="fever, or feeling ill" />
 		<Field
 			name="soreness"
 			label="Muscle soreness, 0 to 10"

@@ -21,6 +21,7 @@
 	import RegionPains from '#lib/ui/session/RegionPains.svelte';
 	import { alarmText } from '#lib/wording/safety.ts';
 	import { refusedText, wrongAt, wrongOf } from '#lib/ui/wrong.ts';
+	import Tick from '#lib/ui/Tick.svelte';
 
 	let { data, form } = $props();
 	interface Away {
@@ -117,14 +118,7 @@
 					width="w-40"
 					today={data.head.today}
 				/>
-				<label class="flex min-h-12 items-center gap-2"
-					><input
-						type="checkbox"
-						name="observed"
-						bind:checked={observed}
-						class="size-6 accent-(--accent)"
-					/>seen by me</label
-				>
+				<Tick touch name="observed" label="seen by me" bind:checked={observed} />
 			</div>
 			<RegionPains regions={data.regions} when={['before']} bind:pains {wrong} />
 			<p class="label mt-2 sm:hidden">{given.length} exercises: swipe to the next.</p>
