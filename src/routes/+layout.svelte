@@ -83,6 +83,7 @@
 			<button class="cursor-pointer text-sm text-accent underline">Sign out</button>
 		</form>
 	</header>
+	<p class="hidden text-right text-sm print:block">{data.me.practice}, {shortDay(data.me.today)}</p>
 {/if}
 <div id={page.url.pathname.startsWith('/clients/') ? undefined : 'work'} tabindex="-1" class="outline-none">
 	{@render children()}

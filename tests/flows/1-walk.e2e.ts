@@ -64,6 +64,13 @@ test('a client opens on the plan: what stands with its figure and what it waits 
 	await page.getByRole('heading', { level: 1 }).click();
 	await page.keyboard.press('h');
 	await page.waitForURL(/plan$/);
+	// On paper: whose practice and which day, what is given, when to stop; nothing that is pressed.
+	await page.emulateMedia({ media: 'print' });
+	await expect(page.getByText('Tidewater Rooms (demo), Thu 12 Mar')).toBeVisible();
+	await expect(page.getByText(/^Stop for chest pain/)).toBeVisible();
+	await expect(page.getByRole('navigation')).toHaveCount(0);
+	await visit(page, `/clients/${id}/week`);
+	await expect(page.getByRole('button')).toHaveCount(0);
 });
 
 test('a sore knee from a measured range to a prescribed, solved seat', async ({ page }) => {

@@ -9,7 +9,7 @@
 	import type { FitContext } from '#lib/core/movement/context.ts';
 	import { TECHNIQUES } from '#lib/core/posture/problem.ts';
 	import { gateAsks } from '#lib/wording/gates.ts';
-	import { AXIS_NAME, EQUIPMENT_NAME, PURPOSE_NAME, TECHNIQUE_NAME } from '#lib/wording/names.ts';
+	import { EQUIPMENT_NAME, PURPOSE_NAME, rangeIn, TECHNIQUE_NAME } from '#lib/wording/names.ts';
 	import { particularsText } from '#lib/wording/plan.ts';
 	import { backText, stepTitle } from '#lib/wording/steps.ts';
 	import { cmText, inProse } from '#lib/wording/units.ts';
@@ -32,9 +32,7 @@
 		axesOf(step).flatMap((a) =>
 			asked.demand[a] === undefined && asked.other?.[a] === undefined
 				? []
-				: [
-						`${AXIS_NAME[a].toLowerCase()} ${Math.round(Math.max(asked.demand[a] ?? -99, asked.other?.[a] ?? -99))}°`
-					]
+				: [`${rangeIn(a)} ${Math.round(Math.max(asked.demand[a] ?? -99, asked.other?.[a] ?? -99))}°`]
 		)
 	);
 	const UNIT = { reps: '', sec: ' s', steps: ' steps', breaths: ' breaths' } as const;

@@ -14,6 +14,7 @@ import { flagName } from './screening.ts';
 import { shortDay, whenDay, whenMorning } from './days.ts';
 import {
 	AXIS_NAME,
+	rangeIn,
 	DECISION_WORD,
 	PURPOSE_NAME,
 	regionName,
@@ -30,7 +31,7 @@ type Say = (r: Reason, today: Day) => string;
 const region = (r: Reason): string => (r.region === undefined ? 'the sore place' : regionName(r.region));
 const day = (r: Reason, today: Day): string => (r.day === undefined ? '' : ` ${whenDay(r.day, today)}`);
 
-const axis = (r: Reason): string => (r.axis === undefined ? 'range' : AXIS_NAME[r.axis].toLowerCase());
+const axis = (r: Reason): string => (r.axis === undefined ? 'range' : rangeIn(r.axis));
 
 const morning: Say = (r, today) => {
 	const when = r.day === undefined ? '' : ` ${whenMorning(r.day, today)}`;

@@ -1,6 +1,6 @@
 /** What stands in the way of a step, in few words; empty when nothing does. */
 import type { StepFit } from '#lib/core/fit/fit.ts';
-import { EQUIPMENT_NAME, JOINT_NAME, POSITION_NAME, sideBefore } from './names.ts';
+import { EQUIPMENT_NAME, POSITION_NAME, rangeIn, sideBefore } from './names.ts';
 
 export const missingText = (fit: StepFit): string =>
 	fit.missing.map((any) => any.map((e) => EQUIPMENT_NAME[e]).join(' or ')).join(', ');
@@ -16,9 +16,9 @@ export function inTheWay(fit: StepFit): string {
 	if (not !== '') return `${not} is not tolerated`;
 	if (fit.missing.length > 0) return `no ${missingText(fit)} at hand`;
 	if (fit.verdict === 'unmeasured')
-		return `measure ${[...new Set(fit.unmeasured.map((u) => JOINT_NAME[u.axis]))].join(', ')}`;
+		return `measure ${[...new Set(fit.unmeasured.map((u) => rangeIn(u.axis)))].join(', ')}`;
 	const short = fit.limiting.find((l) => l.short > 0);
 	return short === undefined
 		? ''
-		: `${sideBefore(short.axis, short.side)}${JOINT_NAME[short.axis]} ${Math.ceil(short.short)}° short`;
+		: `${sideBefore(short.axis, short.side)}${rangeIn(short.axis)} ${Math.ceil(short.short)}° short`;
 }

@@ -2,7 +2,7 @@
 import type { LadderPoint, Availability, TaskRange } from '../core/client/goal.ts';
 import type { GoalDistance } from '../core/fit/goal-distance.ts';
 import { AVAILABILITY_WORD } from './intake.ts';
-import { JOINT_NAME, sideBefore } from './names.ts';
+import { JOINT_NAME, rangeIn, sideBefore } from './names.ts';
 import { parts, where } from './parts.ts';
 import { stepTitle } from './steps.ts';
 import { cmText } from './units.ts';
@@ -26,7 +26,7 @@ export function distanceText(g: {
 		heightToGo(d),
 		d.short === null
 			? ''
-			: `${sideBefore(d.short.axis, d.short.side)}${JOINT_NAME[d.short.axis]} ${Math.ceil(d.short.degrees)}° short`,
+			: `${sideBefore(d.short.axis, d.short.side)}${rangeIn(d.short.axis)} ${Math.ceil(d.short.degrees)}° short`,
 		where(d.verdict === 'unmeasured', 'a range is not measured'),
 		where(d.verdict === 'fits', 'range and room are there')
 	);

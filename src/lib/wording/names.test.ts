@@ -4,9 +4,10 @@ import { POLICY_IDS } from '../catalogue/policies.ts';
 import { FAMILIES } from '../catalogue/families.ts';
 import { AXES } from '../core/body/axis.ts';
 import { DECISIONS } from '../core/decision/trace.ts';
-import { VERDICTS } from '../core/fit/fit.ts';
+import { VERDICTS, type StepFit } from '../core/fit/fit.ts';
 import { CHECKS, TECHNIQUES } from '../core/posture/problem.ts';
 import { SYMPTOMS } from '../core/session/record.ts';
+import { inTheWay } from './fit.ts';
 import { gateAsks, gateText } from './gates.ts';
 import {
 	AXIS_HOW,
@@ -15,6 +16,7 @@ import {
 	DECISION_WORD,
 	JOINT_NAME,
 	POLICY_NAME,
+	rangeIn,
 	PURPOSE_NAME,
 	SYMPTOM_NAME,
 	TECHNIQUE_NAME,
@@ -27,6 +29,15 @@ const complete = (table: Readonly<Record<string, string>>, codes: readonly strin
 };
 
 describe('words', () => {
+	it('tell ranges of one joint apart, wherever one is to be measured or falls short', () => {
+		expect(new Set(AXES.map((a) => rangeIn(a))).size).toBe(AXES.length);
+		const fit = { withheld: [], positions: [], missing: [], limiting: [], unmeasured: [] };
+		const said = (more: object): string => inTheWay({ ...fit, ...more } as unknown as StepFit);
+		const unmeasured = [{ axis: 'hipAbduction' }, { axis: 'hipExtension' }, { axis: 'hipExtension' }];
+		expect(said({ verdict: 'unmeasured', unmeasured })).toBe('measure hip out, hip back');
+		const limiting = [{ axis: 'hipInternalRotation', side: 'left', short: 7.2 }];
+		expect(said({ verdict: 'blocked', limiting })).toBe('left hip turned in 8° short');
+	});
 	it('for axes, techniques, policies, verdicts, decisions, checks and symptoms', () => {
 		for (const t of [AXIS_NAME, AXIS_HOW, JOINT_NAME]) complete(t, AXES);
 		complete(TECHNIQUE_NAME, [...TECHNIQUES, 'ordinary']);

@@ -18,6 +18,9 @@ export const AXIS_NAME: Readonly<Record<Axis, string>> = {
 	forwardBow: 'Bow, standing'
 };
 
+/** A range within a sentence. The joint alone would not do: four ranges are of the hip. */
+export const rangeIn = (axis: Axis): string => AXIS_NAME[axis].toLowerCase();
+
 export const AXIS_HOW: Readonly<Record<Axis, string>> = {
 	kneeFlexion: 'lying, heel drawn to the buttock',
 	thighTrunkFlexion: 'sitting, folding forward; pelvis and back included',

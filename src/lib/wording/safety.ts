@@ -5,7 +5,7 @@ import type { AlarmId, Raised } from '../core/safety/alarm.ts';
 import type { Closed } from '../core/safety/closed.ts';
 import type { Break, Mend, Standing } from '../core/safety/standing.ts';
 import { CLEARANCE_NAME } from './gates.ts';
-import { AXIS_NAME, regionName, sideBefore } from './names.ts';
+import { rangeIn, regionName, sideBefore } from './names.ts';
 import { flagName } from './screening.ts';
 import { setupText } from './setup.ts';
 import { stepTitle } from './steps.ts';
@@ -14,7 +14,7 @@ import { kgText } from './units.ts';
 const sideAxis = (b: Break): string =>
 	b.axis === undefined
 		? `${b.side === undefined ? '' : `${b.side} `}range`
-		: `${sideBefore(b.axis, b.side)}${AXIS_NAME[b.axis].toLowerCase()}`;
+		: `${sideBefore(b.axis, b.side)}${rangeIn(b.axis)}`;
 const tagWord = (tag: string | undefined): string =>
 	tag === 'no-weight'
 		? 'takes weight on a leg that may not'

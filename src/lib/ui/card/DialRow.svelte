@@ -2,7 +2,7 @@
 	/** The length turned by hand, and at once what it asks beyond what is usable. */
 	import Range from 'flowbite-svelte/Range.svelte';
 	import { SETUP_LENGTHS } from '#lib/core/movement/set-up-length.ts';
-	import { AXIS_NAME, CHECK_NAME, sideBefore } from '#lib/wording/names.ts';
+	import { CHECK_NAME, rangeIn, sideBefore } from '#lib/wording/names.ts';
 	import { LENGTH_NAME } from '#lib/wording/setup.ts';
 	import { cmText } from '#lib/wording/units.ts';
 	import type { CardReading } from './reading.ts';
@@ -25,7 +25,7 @@
 	const ranges = $derived(
 		worst === undefined
 			? 'Inside what is usable.'
-			: `${sideBefore(worst.axis, worst.side)}${AXIS_NAME[worst.axis].toLowerCase()} ${Math.ceil(worst.short)}° beyond what ${worst.by === 'protocol' ? 'the protocol limit allows' : 'is usable'}.`
+			: `${sideBefore(worst.axis, worst.side)}${rangeIn(worst.axis)} ${Math.ceil(worst.short)}° beyond what ${worst.by === 'protocol' ? 'the protocol limit allows' : 'is usable'}.`
 	);
 	const balance = $derived(
 		asked.stands ? '' : ` It does not stand: ${asked.failing.map((f) => CHECK_NAME[f]).join(', ')}.`

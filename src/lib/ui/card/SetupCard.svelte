@@ -10,7 +10,7 @@
 	import { hasTechnique } from '#lib/core/movement/of-step.ts';
 	import type { Band } from '#lib/core/posture/band.ts';
 	import { placesThatFit } from '#lib/core/fit/places.ts';
-	import { AXIS_NAME } from '#lib/wording/names.ts';
+	import { AXIS_NAME, rangeIn } from '#lib/wording/names.ts';
 	import { reachText } from '#lib/wording/setup.ts';
 	import { inProse } from '#lib/wording/units.ts';
 	import MovingFigure from '../MovingFigure.svelte';
@@ -103,7 +103,7 @@
 		{/each}
 	</Rows>
 	{#if fit.assumed.length > 0}<p class="label">
-			Taken as usual, not measured: {fit.assumed.map((a) => AXIS_NAME[a].toLowerCase()).join(', ')}.
+			Taken as usual, not measured: {fit.assumed.map(rangeIn).join(', ')}.
 		</p>{/if}
 	<Moments moments={card.asked.moments} shared={step.posture.movement === 'split-squat'} />
 	<Coaching {family} {step} {card} gates={p.gates} brace={p.brace} />

@@ -13,7 +13,7 @@ import type { Asked } from '#lib/core/movement/movement.ts';
 import { askedBy, axesOf, errorOf } from '#lib/core/movement/of-step.ts';
 import { isSquatStep, techniqueFor } from '#lib/core/movement/squat/stand.ts';
 import type { Technique } from '#lib/core/posture/problem.ts';
-import { AXIS_NAME, TECHNIQUE_NAME } from '#lib/wording/names.ts';
+import { rangeIn, TECHNIQUE_NAME } from '#lib/wording/names.ts';
 import { atHomeText, uprightText } from '#lib/wording/setup.ts';
 
 export interface CardSubject {
@@ -108,4 +108,4 @@ export function readCard({ family, step, fit, ctx, setup, byHand }: CardSubject)
 
 /** The degrees a step asks, as a clause. */
 export const demandText = ({ axes }: CardReading): string =>
-	axes.map(({ axis, asks }) => `${AXIS_NAME[axis].toLowerCase()} ${asks}`).join(', ');
+	axes.map(({ axis, asks }) => `${rangeIn(axis)} ${asks}`).join(', ');

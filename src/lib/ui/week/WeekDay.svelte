@@ -62,7 +62,7 @@
 									</span>{/if}{w.title}<br /><span class="text-quiet">{doseText(w.dose)}</span></span
 							>{#if i === 0}<button
 									type="button"
-									class="-mt-1 -mr-1 min-h-6 min-w-6 cursor-pointer text-quiet hover:text-stop"
+									class="no-print -mt-1 -mr-1 min-h-6 min-w-6 cursor-pointer text-quiet hover:text-stop"
 									aria-label="Take {w.title} out of {name}"
 									onclick={() => take(t.id)}>×</button
 								>{/if}

@@ -4,7 +4,7 @@
 	import EnvelopeBar from '#lib/ui/EnvelopeBar.svelte';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import { ago, shortDay } from '#lib/wording/days.ts';
-	import { AXIS_NAME, JOINT_NAME, sideBefore, sideWord } from '#lib/wording/names.ts';
+	import { AXIS_NAME, rangeIn, sideBefore, sideWord } from '#lib/wording/names.ts';
 	import { withheldText } from '#lib/wording/screening.ts';
 	import { stepTitle } from '#lib/wording/steps.ts';
 
@@ -43,7 +43,7 @@
 		{#if nextDue}<p
 				class="ml-auto {nextDue.overdueDays > 0 || nextDue.why === 'missing' ? 'text-caution' : 'text-quiet'}"
 			>
-				next: {JOINT_NAME[nextDue.axis]}
+				next: {rangeIn(nextDue.axis)}
 				{sideBefore(nextDue.axis, nextDue.side)}{nextDue.why === 'missing'
 					? 'not measured yet'
 					: `due ${shortDay(nextDue.due)}`}
@@ -96,8 +96,7 @@
 				</section>
 			{/each}
 			{#if usual.length > 0}<p class="rule label py-2">
-					Taken as usual until measured: {usual.map((a) => AXIS_NAME[a].toLowerCase()).join(', ')}. Only some
-					movements ask them.
+					Taken as usual until measured: {usual.map(rangeIn).join(', ')}. Only some movements ask them.
 				</p>{/if}
 			{#if v.others.length > 0}
 				<h3 class="mt-5">Other ranges, at their end</h3>
@@ -166,9 +165,7 @@
 					<tbody>
 						{#each v.retest as t (`${t.axis} ${t.side}`)}
 							<tr class={t.overdueDays > 0 || t.why === 'missing' ? 'text-caution' : ''}>
-								<td
-									>{JOINT_NAME[t.axis].replace(/^./, (c) => c.toUpperCase())} {sideBefore(t.axis, t.side)}</td
-								>
+								<td>{AXIS_NAME[t.axis]} {sideBefore(t.axis, t.side)}</td>
 								<td
 									>{t.why === 'missing' ? 'today' : shortDay(t.due)}{t.overdueDays > 0
 										? `, ${t.overdueDays} days over`
@@ -179,7 +176,7 @@
 						{/each}
 					</tbody>
 				</table>
-				<p class="mt-2"><a href="/clients/{data.head.id}/measure">Open the measure sheet</a></p>
+				<p class="no-print mt-2"><a href="/clients/{data.head.id}/measure">Open the measure sheet</a></p>
 			</section>
 		</aside>
 	</div>

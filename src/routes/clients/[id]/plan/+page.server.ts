@@ -40,8 +40,7 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 			orderId: formIds(ctx, 1)[0] as string,
 			episodeId: formIds(ctx, 1)[0] as string,
 			delegation,
-			delegationIds: formIds(ctx, 1 + delegation.stands.length),
-			practice: ctx.actor.practice
+			delegationIds: formIds(ctx, 1 + delegation.stands.length)
 		};
 	});
 

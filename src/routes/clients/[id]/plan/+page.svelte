@@ -14,7 +14,6 @@
 	import PlanGroups from '#lib/ui/plan/PlanGroups.svelte';
 	import { figureOfStep } from '#lib/ui/scene.ts';
 	import { refusedText, wrongAt } from '#lib/ui/wrong.ts';
-	import { shortDay } from '#lib/wording/days.ts';
 
 	let { data, form } = $props();
 	let lost = $state('');
@@ -55,7 +54,6 @@
 	<div class="flex flex-wrap items-baseline gap-x-4">
 		<h2>Plan</h2>
 		<span class="label">{counts}</span>
-		<span class="ml-auto hidden text-sm print:inline">{data.practice}, {shortDay(data.head.today)}</span>
 	</div>
 	{#if work.length === 0}
 		<p class="rule mt-2 py-3">
