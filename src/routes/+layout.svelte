@@ -6,7 +6,6 @@
 	import ClockNotice from '#lib/ui/ClockNotice.svelte';
 	import LeaveAsk from '#lib/ui/LeaveAsk.svelte';
 	import AwayBar from '#lib/ui/away/AwayBar.svelte';
-	import { forget, forgetDrafts } from '#lib/ui/away/put-aside.ts';
 	import ChoosePractice from '#lib/ui/practice/ChoosePractice.svelte';
 	import { shortDay } from '#lib/wording/days.ts';
 	import { AS_USUAL, writeAs } from '#lib/wording/written-as.ts';
@@ -75,11 +74,7 @@
 					>Next day</button
 				>
 			</form>{/if}
-		<form
-			method="POST"
-			action="/sign-out"
-			onsubmit={() => void Promise.allSettled([forget(), forgetDrafts()])}
-		>
+		<form method="POST" action="/sign-out">
 			<button class="cursor-pointer text-sm text-accent underline">Sign out</button>
 		</form>
 	</header>

@@ -26,6 +26,23 @@ async function asideCount(): Promise<number> {
 		(await caches.has('away-pages')) ? (await (await caches.open('away-pages')).keys()).length : 0
 	);
 }
+/** What is begun and not finished, in both stores of the device. */
+async function draftCount(): Promise<number> {
+	return page.evaluate(
+		() =>
+			new Promise<number>((done) => {
+				const quick = Object.keys(localStorage).filter((k) => k.includes('floor:')).length;
+				const opening = indexedDB.open('bolster-mine');
+				opening.onsuccess = () => {
+					const asked = opening.result.transaction('drafts').objectStore('drafts').getAllKeys();
+					asked.onsuccess = () => {
+						opening.result.close();
+						done(quick + asked.result.filter((k) => String(k).startsWith('floor:')).length);
+					};
+				};
+			})
+	);
+}
 async function reload(): Promise<void> {
 	await page.reload();
 	await page.waitForSelector('html[data-ready]');
@@ -112,8 +129,13 @@ test('somebody else who signs in here sends nothing of it; its own member does, 
 	await expect(page.getByTestId('away-waiting')).toHaveCount(0);
 	await visit(page, `/clients/${id}/screen`);
 	await expect(page.getByText(/red flag/i).first()).toHaveCount(0);
+	// Begun on the floor and left there: whoever signs out takes it off the device.
+	await visit(page, `/floor?with=${id}`);
+	await page.getByTestId('floor-panel').getByRole('button', { name: 'Leave it out' }).click();
+	await expect.poll(draftCount).toBeGreaterThan(0);
 	await page.getByRole('button', { name: 'Sign out' }).click();
 	await expect.poll(asideCount).toBe(0);
+	await expect.poll(draftCount).toBe(0);
 	await signInByForm(page, 'trainer');
 	await page.waitForSelector('html[data-ready]');
 	await expect(page.getByTestId('away-alarm')).toContainText(CLIENT);

@@ -9,7 +9,8 @@ import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, url }) => {
 	if (locals.context !== undefined) redirect(303, ownPath(url.searchParams.get('to')));
-	return { kept: url.searchParams.has('kept'), takesPasskeys: takesPasskeys(url) };
+	const { searchParams: said } = url;
+	return { kept: said.has('kept'), left: said.has('left'), takesPasskeys: takesPasskeys(url) };
 };
 
 const credentials = z.object({

@@ -1,8 +1,9 @@
 <script lang="ts">
 	import { startAuthentication, type PublicKeyCredentialRequestOptionsJSON } from '@simplewebauthn/browser';
-	import { untrack } from 'svelte';
+	import { onMount, untrack } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { goto } from '$app/navigation';
+	import { forget, forgetDrafts } from '#lib/ui/away/put-aside.ts';
 	import Act from '#lib/ui/Act.svelte';
 	import Field from '#lib/ui/Field.svelte';
 	import Said from '#lib/ui/Said.svelte';
@@ -12,6 +13,10 @@
 	let email = $state(untrack(() => form?.email) ?? '');
 	let password = $state('');
 	let turnedDown = $state('');
+	// Whoever signed out leaves nothing of a record on the device; whose session only ended finds what they had begun.
+	onMount(() => {
+		if (data.left) void Promise.allSettled([forget(), forgetDrafts()]);
+	});
 
 	async function ask(body: object): Promise<Record<string, unknown>> {
 		const answer = await fetch(`/sign-in/passkey${location.search}`, {

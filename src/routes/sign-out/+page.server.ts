@@ -7,6 +7,6 @@ export const load = (): never => redirect(303, '/');
 export const actions: Actions = {
 	default: async (event) => {
 		await signOut(event);
-		redirect(303, '/sign-in');
+		redirect(303, '/sign-in?left');
 	}
 };
