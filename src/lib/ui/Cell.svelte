@@ -9,15 +9,7 @@
 		readonly width?: string;
 		readonly [key: string]: unknown;
 	}
-	let {
-		name,
-		label,
-		value = $bindable(),
-		wrong = false,
-		column,
-		width = 'w-[3.1rem]',
-		...rest
-	}: Props = $props();
+	let { name, label, value = $bindable(), wrong = false, column, width = '', ...rest }: Props = $props();
 
 	function move(event: KeyboardEvent & { currentTarget: HTMLInputElement }): void {
 		if (column === undefined || (event.key !== 'ArrowDown' && event.key !== 'ArrowUp')) return;
@@ -41,7 +33,5 @@
 	inputmode="decimal"
 	autocomplete="off"
 	{...rest}
-	class="{width} rounded border max-sm:min-h-12 max-sm:w-16 bg-sheet px-1 py-1 text-center text-base text-ink placeholder:text-sm placeholder:font-light placeholder:italic placeholder:text-quiet focus:border-accent {wrong
-		? 'border-stop'
-		: 'border-edge'}"
+	class="cell {width}"
 />

@@ -16,9 +16,7 @@
 	>
 	<div class="mt-1 grid grid-cols-11 gap-1 max-sm:gap-0.5">
 		{#each { length: 11 }, n (n)}
-			<label
-				class="grid min-h-12 cursor-pointer place-items-center rounded-md border border-edge text-lg font-semibold has-checked:border-accent has-checked:bg-accent has-checked:text-accent-ink has-focus-visible:outline-3 has-focus-visible:outline-offset-1 has-focus-visible:outline-(--focus)"
-			>
+			<label class="tile text-lg">
 				<input
 					type="radio"
 					{name}

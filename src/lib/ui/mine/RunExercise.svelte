@@ -218,7 +218,7 @@
 			<div class="mt-1 grid grid-cols-11 gap-0.5">
 				{#each w.hurts as _, n (n)}<button
 						type="button"
-						class="grid min-h-12 place-items-center rounded-md border border-edge text-lg font-semibold"
+						class="tile text-lg"
 						aria-label="{say('hurts')} {n}"
 						onclick={() => hurts(n)}>{n}</button
 					>{/each}

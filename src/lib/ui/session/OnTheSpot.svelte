@@ -96,7 +96,7 @@
 		<div class="mt-1 grid grid-cols-11 gap-1 max-sm:gap-0.5">
 			{#each { length: 11 }, n (n)}<button
 					type="button"
-					class="grid min-h-12 cursor-pointer place-items-center rounded-md border border-edge text-lg font-semibold"
+					class="tile text-lg"
 					aria-label="{title} hurts {n}"
 					onclick={() => void ask({ pain: String(n), painAt })}>{n}</button
 				>{/each}

@@ -77,8 +77,7 @@
 			<fieldset class="py-1">
 				<legend class="font-semibold">{say('swellingAsk', { region: regionIn(language, r) })}</legend>
 				<div class="mt-1 grid grid-cols-4 gap-1 max-sm:grid-cols-2">
-					{#each SWELLING as [value, key] (value)}<label
-							class="grid min-h-12 cursor-pointer place-items-center rounded-md border border-edge font-semibold has-checked:border-accent has-checked:bg-accent has-checked:text-accent-ink has-focus-visible:outline-3 has-focus-visible:outline-(--focus)"
+					{#each SWELLING as [value, key] (value)}<label class="tile"
 							><input
 								type="radio"
 								name="{r}.swelling"

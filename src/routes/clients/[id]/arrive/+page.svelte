@@ -126,8 +126,7 @@
 			<span class="max-w-96 font-semibold" aria-hidden="true">{label}</span>
 			<div class="flex flex-wrap gap-1.5">
 				{#each options as v (v)}
-					<label
-						class="grid min-h-12 min-w-20 cursor-pointer place-items-center rounded-md border border-edge px-3 font-semibold has-checked:border-accent has-checked:bg-accent has-checked:text-accent-ink has-focus-visible:outline-3 has-focus-visible:outline-(--focus)"
+					<label class="tile min-w-20 px-3"
 						><input
 							type="radio"
 							{name}

@@ -111,9 +111,7 @@
 						aria-labelledby="{r.region}-swelling"
 					>
 						{#each SWELLING as s (s.value)}
-							<label
-								class="grid min-h-12 cursor-pointer place-items-center rounded-md border border-edge font-semibold has-checked:border-accent has-checked:bg-accent has-checked:text-accent-ink has-focus-visible:outline-3 has-focus-visible:outline-(--focus)"
-							>
+							<label class="tile">
 								<input
 									type="radio"
 									name="{r.region}.swelling"

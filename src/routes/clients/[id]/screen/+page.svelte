@@ -102,9 +102,7 @@
 						</div>
 						<div class="flex gap-1.5">
 							{#each Object.entries(ANSWER) as [value, word] (value)}
-								<label
-									class="grid min-h-9 min-w-16 cursor-pointer place-items-center rounded-md border border-edge px-2 text-sm has-checked:border-accent has-checked:bg-accent has-checked:text-accent-ink has-focus-visible:outline-3 has-focus-visible:outline-offset-1 has-focus-visible:outline-(--focus) max-sm:min-h-12"
-								>
+								<label class="tile min-h-9 min-w-16 px-2 text-sm font-normal max-sm:min-h-12">
 									<input
 										type="radio"
 										name="answer.{c.id}"
