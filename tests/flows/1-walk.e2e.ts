@@ -203,10 +203,22 @@ test.describe('on the floor, 390 × 844', () => {
 		await page.getByLabel('Morning of').fill('2026-03-12');
 		await page.getByRole('button', { name: /the morning$/ }).click();
 		await expect(page.getByTestId('done')).toHaveText('Entered.');
+		// A correction begins from what stands, and what is not touched stays.
+		await page.getByLabel('Stiffness').fill('25');
+		await page.getByLabel('Muscle soreness, 0 to 10').fill('4');
+		await page.getByRole('button', { name: 'Correct the morning' }).click();
+		await expect(page.getByTestId('done')).toContainText('Corrected');
+		await visit(page, `/clients/${id}/morning`);
+		await expect(page.getByRole('radio', { name: 'Pain this morning 1', exact: true })).toBeChecked();
 		await score(page, 'Pain this morning', 3);
 		await choose(page, 'a little');
 		await page.getByRole('button', { name: 'Correct the morning' }).click();
 		await expect(page.getByTestId('done')).toContainText('Corrected');
+		await page.getByLabel('Morning of').fill('2026-03-11');
+		await page.getByLabel('Morning of').fill('2026-03-12');
+		await expect(page.getByLabel('Stiffness')).toHaveValue('25');
+		await expect(page.getByLabel('Muscle soreness, 0 to 10')).toHaveValue('4');
+		await expect(page.getByRole('radio', { name: 'Pain this morning 3', exact: true })).toBeChecked();
 	});
 
 	test('per set and by exception: less done, a fault, a symptom that ends the session', async ({ page }) => {

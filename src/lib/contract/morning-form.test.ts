@@ -1,6 +1,6 @@
 /** A morning as a form: what is told besides pain and swelling is kept where it was told, and refused at its field where it cannot be. */
 import { describe, expect, it } from 'vitest';
-import { parseMorning } from './morning-form.ts';
+import { parseMorning, typedMorning } from './morning-form.ts';
 
 const ID = (n: number): string => `00000000-0000-7000-8000-${String(n).padStart(12, '0')}`;
 function parse(over: Readonly<Record<string, string>> = {}) {
@@ -31,6 +31,28 @@ describe('a morning', () => {
 			ok: true,
 			value: { regions: [{ evening: { id: ID(4), pain: 6 } }] }
 		}));
+	it('is corrected from what stands: what is not touched comes back as it was', () => {
+		const said = [
+			...[{}, { stiffnessMin: 0 }, { stiffnessMin: 20, provocation: 4 }, { calf: true }, { fever: true }],
+			...[
+				{ swelling: 'hot', cannotStand: true },
+				{ swelling: 'hot', cannotStand: false }
+			]
+		] as const;
+		for (const more of said) {
+			const m = { date: '2026-03-12', region: 'back', pain: 0, swelling: 'a-little', ...more } as const;
+			const { date: _, fever = false, ...region } = { fever: undefined, ...m };
+			const other = { ...m, date: '2026-03-11', pain: 9, calf: true } as const;
+			expect(parse(typedMorning('2026-03-12', [other, m], 3)), JSON.stringify(more)).toEqual({
+				ok: true,
+				value: {
+					...{ id: ID(1), day: '2026-03-12', fever: fever === true, soreness: 3, events: [] },
+					regions: [{ id: ID(3), ...region }]
+				}
+			});
+		}
+		expect(typedMorning('2026-03-13', [{ date: '2026-03-12', region: 'back', pain: 2 }], 3)).toEqual({});
+	});
 	it.each([
 		[{ soreness: '11' }, 'soreness'],
 		[{ soreness: '2.5' }, 'soreness'],

@@ -1,6 +1,7 @@
 /** Next-morning check-in as a form: one block a region under treatment. */
 import { z } from 'zod';
-import { EVENTS, SWELLING, type DayEvent, type Swelling } from '#lib/core/session/record.ts';
+import type { Day } from '#lib/core/base/calendar-day.ts';
+import { EVENTS, SWELLING, type DayEvent, type Morning, type Swelling } from '#lib/core/session/record.ts';
 import { day, present, typed, typedWhole, unparsed, uuid, type FieldIssue, type Unparsed } from './basics.ts';
 
 export interface MorningInput {
@@ -27,6 +28,35 @@ export interface MorningInput {
 export type MorningParsed = { readonly ok: true; readonly value: MorningInput } | Unparsed;
 
 type Block = MorningInput['regions'][number];
+
+/**
+ * What stands of a day as its form would have been typed, field by field: a correction begins from it, for what is sent replaces the whole morning. Where
+ * nothing stands nothing is typed. The evening before and what the day was are rows of their own, which a correction leaves alone.
+ */
+export function typedMorning(
+	day: Day,
+	mornings: readonly Morning[],
+	soreness?: number
+): Readonly<Record<string, string>> {
+	const stands = mornings.filter((m) => m.date === day);
+	if (stands.length === 0) return {};
+	return present({
+		...Object.fromEntries(stands.flatMap((m) => Object.entries(typedRegion(m)))),
+		fever: stands.some((m) => m.fever === true) ? 'on' : undefined,
+		soreness: soreness?.toString()
+	});
+}
+
+const typedRegion = ({ region, ...m }: Morning): Readonly<Record<string, string>> =>
+	present({
+		[`${region}.pain`]: m.pain?.toString(),
+		[`${region}.swelling`]: m.swelling,
+		[`${region}.stiffness`]: m.stiffnessMin?.toString(),
+		[`${region}.provocation`]: m.provocation?.toString(),
+		[`${region}.calf`]: m.calf === true ? 'on' : undefined,
+		// Asked of a hot joint alone, where it was not answered it counted as yes.
+		[`${region}.cannotStand`]: m.swelling === 'hot' ? (m.cannotStand === false ? 'no' : 'yes') : undefined
+	});
 
 /** The block of one region, or what is wrong with it. */
 function blockOf(form: FormData, region: string, name: string): Block | readonly FieldIssue[] {

@@ -14,6 +14,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 	clientPage(locals, params.id, 'mornings', (r, _, ctx) => {
 		const regions = regionsOf(r);
 		const ids = formIds(ctx, 2 * regions.length + 2);
+		const first = addDays(ctx.today, -13);
 		return {
 			regions: regions.map((region, i) => ({
 				...{ region, id: ids[i] as string },
@@ -22,9 +23,10 @@ export const load: PageServerLoad = ({ locals, params }) =>
 			eventId: ids[regions.length] as string,
 			id: ids[regions.length + 1] as string,
 			provocation: r.policy.morningRule === 'provocation',
-			mornings: r.mornings.filter((m) => m.date >= addDays(ctx.today, -13)),
-			evenings: r.told.filter((x) => x.moment === 'evening' && x.date >= addDays(ctx.today, -13)),
-			sessions: r.logs.map((l) => l.session.date).filter((d) => d >= addDays(ctx.today, -13))
+			mornings: r.mornings.filter((m) => m.date >= first),
+			evenings: r.told.filter((x) => x.moment === 'evening' && x.date >= first),
+			sore: r.told.filter((x) => x.moment === 'morning' && x.date >= first),
+			sessions: r.logs.map((l) => l.session.date).filter((d) => d >= first)
 		};
 	});
 

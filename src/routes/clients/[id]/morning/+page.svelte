@@ -1,5 +1,7 @@
 <script lang="ts">
+	import { untrack } from 'svelte';
 	import { enhance } from '$app/forms';
+	import { typedMorning } from '#lib/contract/morning-form.ts';
 	import { addDays } from '#lib/core/base/calendar-day.ts';
 	import Act from '#lib/ui/Act.svelte';
 	import Choice from '#lib/ui/Choice.svelte';
@@ -16,23 +18,34 @@
 	import Tick from '#lib/ui/Tick.svelte';
 
 	let { data, form } = $props();
-	const was = (name: string): string => (form && 'typed' in form ? (form.typed[name] ?? '') : '');
 	const wrong = $derived(wrongAt(form));
 	let lost = $state('');
-	let day = $state('');
-	let pains: Record<string, string> = $state({});
-	let swelling: Record<string, string> = $state({});
-	let other: Record<string, string> = $state({});
+	let day = $state(untrack(() => data.head.today));
+	const standing = (): Readonly<Record<string, string>> =>
+		typedMorning(day, data.mornings, data.sore.find((s) => s.date === day)?.soreness);
+	/** What the fields began with: what stands of the day. Beside it only what is typed by hand counts as typed. */
+	let began = untrack(standing);
+	// Sent before the scripts arrived, the page comes anew with what was typed.
+	let said: Record<string, string> = $state(
+		untrack(() => ({ ...began, ...(form && 'typed' in form ? form.typed : {}) }))
+	);
 	let event = $state('');
+	/** Another day begins with what stands of it, and keeps what was typed by hand. */
 	$effect.pre(() => {
-		if (day === '') {
-			day = data.head.today;
-			for (const { region } of data.regions) {
-				pains[region] = was(`${region}.pain`);
-				swelling[region] = was(`${region}.swelling`);
-			}
-		}
+		void day;
+		untrack(() => {
+			const typed = Object.entries(said).filter(([k, v]) => v !== (began[k] ?? ''));
+			began = standing();
+			said = { ...began, ...Object.fromEntries(typed) };
+		});
 	});
+	/** Saved: what is on the page is what stands. */
+	function saved(): void {
+		began = standing();
+		said = { ...began };
+		event = '';
+		scrollTo({ top: 0 });
+	}
 	const SWELLING = [
 		{ value: 'none', name: 'none' },
 		{ value: 'a-little', name: 'a little' },
@@ -76,10 +89,7 @@
 	<form
 		method="POST"
 		use:keepForm={'morning'}
-		use:enhance={sending(
-			(text) => (lost = text),
-			() => scrollTo({ top: 0 })
-		)}
+		use:enhance={sending((text) => (lost = text), saved)}
 		novalidate
 	>
 		<DayField
@@ -90,7 +100,9 @@
 			width="w-40"
 			today={data.head.today}
 		/>
-		{#if known}<p class="text-sm text-caution">This day has an entry already; saving corrects it.</p>{/if}
+		{#if known}<p class="text-sm text-caution">
+				This day has an entry already, as it stands here; saving corrects it.
+			</p>{/if}
 		{#each data.regions as r (r.region)}
 			<fieldset class="rule mt-3 pt-2">
 				<legend class="sr-only">{regionName(r.region)}</legend>
@@ -100,7 +112,7 @@
 				<Score
 					name="{r.region}.pain"
 					label="Pain this morning"
-					bind:value={pains[r.region]}
+					bind:value={said[`${r.region}.pain`]}
 					wrong={wrong(`${r.region}.pain`)}
 				/>
 				<div class="py-2">
@@ -116,18 +128,18 @@
 									type="radio"
 									name="{r.region}.swelling"
 									value={s.value}
-									bind:group={swelling[r.region]}
+									bind:group={said[`${r.region}.swelling`]}
 									class="sr-only"
 								/>{s.name}
 							</label>
 						{/each}
 					</div>
-					{#if swelling[r.region] === 'hot'}
+					{#if said[`${r.region}.swelling`] === 'hot'}
 						<div class="mt-2 border-l-4 border-stop pl-3">
 							<Choice
 								name="{r.region}.cannotStand"
 								label="So painful that it can hardly be moved or stood on?"
-								value=""
+								bind:value={said[`${r.region}.cannotStand`]}
 								items={[
 									{ value: '', name: 'not asked (counts as yes)' },
 									{ value: 'yes', name: 'yes' },
@@ -144,6 +156,10 @@
 						touch
 						name="{r.region}.calf"
 						label="this calf newly swollen, tender or warm, the other not"
+						bind:checked={
+							() => said[`${r.region}.calf`] === 'on',
+							(on) => (said[`${r.region}.calf`] = on === true ? 'on' : '')
+						}
 					/>{/if}
 				<div class="flex flex-wrap gap-5">
 					<Field
@@ -151,7 +167,7 @@
 						label="Stiffness"
 						unit="min"
 						inputmode="numeric"
-						bind:value={other[`${r.region}.stiffness`]}
+						bind:value={said[`${r.region}.stiffness`]}
 						wrong={wrong(`${r.region}.stiffness`)}
 						width="w-20 min-h-12"
 					/>
@@ -159,7 +175,7 @@
 						name="{r.region}.evening"
 						label="The evening before, if told"
 						inputmode="numeric"
-						bind:value={other[`${r.region}.evening`]}
+						bind:value={said[`${r.region}.evening`]}
 						wrong={wrong(`${r.region}.evening`)}
 						width="w-20 min-h-12"
 					/>
@@ -167,19 +183,25 @@
 							name="{r.region}.provocation"
 							label="Provocation test pain"
 							inputmode="numeric"
-							bind:value={other[`${r.region}.provocation`]}
+							bind:value={said[`${r.region}.provocation`]}
 							wrong={wrong(`${r.region}.provocation`)}
 							width="w-20 min-h-12"
 						/>{/if}
 				</div>
 			</fieldset>
 		{/each}
-		<Tick touch class="mt-3" name="fever" label="fever, or feeling ill" />
+		<Tick
+			touch
+			class="mt-3"
+			name="fever"
+			label="fever, or feeling ill"
+			bind:checked={() => said.fever === 'on', (on) => (said.fever = on === true ? 'on' : '')}
+		/>
 		<Field
 			name="soreness"
 			label="Muscle soreness, 0 to 10"
 			inputmode="numeric"
-			bind:value={other.soreness}
+			bind:value={said.soreness}
 			wrong={wrong('soreness')}
 			width="w-20 min-h-12"
 		/>
