@@ -1,3 +1,5 @@
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
 import { CHROMIUM, CHROMIUM_ARGS } from './scripts/browser.mjs';
 
@@ -8,17 +10,19 @@ import { CHROMIUM, CHROMIUM_ARGS } from './scripts/browser.mjs';
 const LANES: Readonly<Record<string, { readonly files: string; readonly port: number }>> = {
 	first: { files: '**/[1236]*-*.e2e.ts', port: 4399 },
 	second: { files: '**/[4578]*-*.e2e.ts', port: 4397 },
-	own: { files: '**/9-*.e2e.ts', port: 4398 }
+	own: { files: '**/9[a-e]-*.e2e.ts', port: 4398 }
 };
 const lane = process.env.FLOWS ?? '';
 const { files, port } = LANES[lane] ?? { files: '**/[1-8]*-*.e2e.ts', port: 4399 };
 process.env.FLOW_PORT ??= String(port);
+// Of the practice that its own flows found; told to every process of theirs.
+process.env.OWN_HOME ??= join(tmpdir(), `bolster-own-${process.pid}`);
 
 export default defineConfig({
 	testDir: 'tests/flows',
 	testMatch: files,
-	// The flow of an own practice brings its own server.
-	...(lane === 'own' ? {} : { globalSetup: './tests/flows/global-server.ts' }),
+	// The flows of an own practice bring their own server.
+	globalSetup: lane === 'own' ? './tests/flows/global-own.ts' : './tests/flows/global-server.ts',
 	outputDir: `test-results/${lane || 'demo'}`,
 	// Wide, for a machine that is busy with something else: a page that answers late is not a page that answers wrong.
 	timeout: 150_000,
