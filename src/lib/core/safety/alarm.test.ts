@@ -9,6 +9,7 @@ import {
 	alarmsInMorning,
 	alarmsInSession,
 	ALARMS,
+	ASKS_SADDLE,
 	flagReaches,
 	unique,
 	type AfterFall
@@ -76,7 +77,17 @@ describe('told in a session', () => {
 		);
 		expect(ids(session(['leakage'], { caudaEquina: 'unknown' }))).toEqual(['saddle-area-unknown']);
 		expect(ids(session(['leakage']))).toEqual([]);
+		// A sore back is treated, or trained in this very exercise: either asks it.
+		expect(ids(session(['leakage']), 'back')).toEqual(['emergency-saddle-area']);
+		expect(ids(session(['leakage']), 'knee-right', true)).toEqual(['emergency-saddle-area']);
 	});
+	it('a sore back of which nothing was told raises nothing, the four questions open or not known', () => {
+		const { symptoms: _, ...untold } = session([]);
+		for (const s of [session([]), untold, session([], { caudaEquina: 'unknown' }), session(['catching'])])
+			expect(ids(s, 'back', true)).toEqual([]);
+	});
+	it('numbness, weakness and leakage ask the four questions of the saddle area, and nothing else does', () =>
+		expect([...ASKS_SADDLE].sort()).toEqual(['leakage', 'numbness', 'weakness']));
 	it('quiet: catching, spreading pain, tingling that went, light-headedness alone stop nothing', () => {
 		expect(ids(session(['catching', 'radiating']))).toEqual([]);
 		for (const x of ['tingling', 'dizziness'] as const)
@@ -114,6 +125,13 @@ describe('told in a session', () => {
 				...alarmsInSession(session(['locking']), 'knee-right', false)
 			]).map((a) => a.now)
 		).toEqual(['emergency', 'stop-limb', 'note']));
+	it('one alarm of two knees is two: each is said of its own', () =>
+		expect(
+			unique([
+				...alarmsInSession(session(['locking']), 'knee-right', false),
+				...alarmsInSession(session(['locking']), 'knee-left', false)
+			]).map((a) => a.region)
+		).toEqual(['knee-right', 'knee-left']));
 });
 
 describe('told in the morning', () => {
@@ -179,5 +197,10 @@ describe('how far a flag reaches', () => {
 		expect(reach('hot-joint')).toEqual([true, true, false, false]);
 		expect(reach('new-numbness')).toEqual([true, true, false, true]);
 		expect(reach('joint-symptom')).toEqual([true, false, false, false]);
+		// What has no side has no limb: a wound of the neck leaves the back alone.
+		expect([flagReaches({ id: 'wound', region: 'neck' }, 'back'), reach('wound')]).toEqual([
+			false,
+			[true, true, false, false]
+		]);
 	});
 });
