@@ -18,8 +18,12 @@ test('all families at a glance: where the client is, what is open, what is locke
 }) => {
 	await signIn(page);
 	const id = await openClient(page, 'Wren', 'envelope');
+	// Open is one thing on every page: what waits for a gate is not, whatever the range allows.
+	const [open, all] = /(\d+) of (\d+)/.exec(await page.getByTestId('open-steps').innerText())?.slice(1) ?? [];
+	expect(Number(open)).toBeLessThan(Number(all));
 	await page.keyboard.press('5');
 	await page.waitForURL(/ladders$/);
+	await expect(page.getByTestId('family-squat')).toContainText(`${open} of ${all} open`);
 	await expect(page.getByRole('list', { name: 'Families' }).getByRole('listitem')).toHaveCount(18);
 	await expect(page.getByTestId('family-squat')).toContainText('now: Standard seat');
 	await expect(page.getByTestId('family-step')).toContainText(

@@ -180,9 +180,11 @@ export interface EnvelopeView {
 	readonly rows: readonly EnvelopeRow[];
 	readonly unlocks: readonly Unlock[];
 	readonly retest: readonly Retest[];
-	/** Steps of the ladders in use, and how many of them are open. */
+	/** Steps of the ladders in use, and how many of them are open, as the ladders count them. */
 	readonly steps: number;
 	readonly open: number;
+	/** How many range and room allow, whatever gate they wait for. */
+	readonly allowed: number;
 	readonly withheld: readonly { readonly step: string; readonly withheld: readonly Withheld[] }[];
 	readonly base: 'painFree' | 'tolerable';
 	readonly marginDeg: number;

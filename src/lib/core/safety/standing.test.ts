@@ -15,9 +15,11 @@ import {
 	squat
 } from '../../../../tests/standing.ts';
 import { FAMILIES } from '../../catalogue/families.ts';
-import { stepOf, type ExerciseFamily } from '../exercise/family.ts';
-import { shortAt } from '../fit/fit.ts';
-import type { FitContext } from '../movement/context.ts';
+import { stepOf, type ExerciseFamily, type Step } from '../exercise/family.ts';
+import { fitStep, shortAt } from '../fit/fit.ts';
+import { setupFor } from '../fit/gentler.ts';
+import { lengthIn, type FitContext } from '../movement/context.ts';
+import { usualSetup } from '../movement/of-step.ts';
 import { type Break, breakKey, standing, type Prescribed, type StandingFacts } from './standing.ts';
 
 const judged = (
@@ -177,6 +179,25 @@ describe('a newer measurement', () => {
 			shortAt(seat, context({ envelope: envelope(80, '2026-03-08') }), { seatCm: 46 })[0]?.short ?? NaN;
 		expect([by(past), by(past - 0.01)]).toEqual(['watch', 'short']);
 	});
+	it('what is known of a joint from elsewhere than a measurement breaks nothing', () => {
+		const from = (how: 'measured' | 'seen' | undefined) =>
+			judged(given(), {
+				envelope: {
+					...envelope(),
+					kneeFlexion: both({ ...range(80, '2026-03-08'), from: how } as ReturnType<typeof range>)
+				}
+			}).verdict;
+		expect([from('measured'), from(undefined), from('seen')]).toEqual(['short', 'short', 'watch']);
+	});
+	it('seen done on a seat as it is usually given answers one that names no height', () => {
+		const seen = (seatCm: number) =>
+			judged(given({ setup: null }), {
+				envelope: envelope(80, '2026-03-08'),
+				observed: [{ step: 'standard-seat', setup: { seatCm }, date: '2026-03-10' }]
+			}).verdict;
+		const usual = lengthIn(usualSetup(seat, context().body))?.value ?? NaN;
+		expect([seen(usual), seen(usual + 1)]).toEqual(['watch', 'short']);
+	});
 	it('seen doing it since raises what is tolerated', () => {
 		const seen = {
 			envelope: envelope(80, '2026-03-08'),
@@ -251,6 +272,33 @@ describe('breaks and their mend', () => {
 		expect(kinds[0]).toBe('protocol');
 		expect(kinds.at(-1)).toBe('equipment');
 		expect(kinds.indexOf('flag')).toBeLessThan(kinds.indexOf('equipment'));
+		// Found last: what was measured is looked at first of all.
+		const impact = FAMILIES.impact as ExerciseFamily;
+		const jump = { ...given(), family: impact, step: stepOf(impact, 'squat-jump')!, setup: null };
+		const stiff = judged(jump, { envelope: envelope(40, '2026-03-10') }).breaks.map((b) => b.by);
+		expect([...new Set(stiff)]).toEqual(['clearance', 'tolerated']);
+	});
+	it('a way that waits for a clearance mends nothing; one that does not is given in a set-up of its own', () => {
+		const off = { withheld: [{ tag: 'impact' as const, because: 'flag' }] };
+		const alone = { ...seat, id: 'alone', easier: null, tags: ['impact' as const] };
+		const cleared = {
+			...seat,
+			id: 'jumped',
+			gates: [{ kind: 'clearance' as const, what: 'impact' as const }]
+		};
+		const ctx = context(off);
+		const mended = (...ways: readonly Step[]) =>
+			standing(given({ family: { ...squat, steps: [alone] }, step: alone }), {
+				...facts(ctx),
+				substitutes: () => ways.map((step) => ({ family: 'squat', step, fit: fitStep(step, ctx) }))
+			}).mend;
+		expect(mended(cleared)).toBeNull();
+		expect(mended(cleared, seat)).toMatchObject({
+			kind: 'substitute',
+			step: 'standard-seat',
+			setup: setupFor(seat, fitStep(seat, ctx), ctx.body)
+		});
+		expect(mended(seat)?.setup.seatCm).toBeGreaterThan(30);
 	});
 	it('a position that was not asked about breaks nothing', () => {
 		const bridge = FAMILIES.bridge as ExerciseFamily;

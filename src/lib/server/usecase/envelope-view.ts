@@ -3,6 +3,7 @@ import { methodOf, RANGES } from '#lib/catalogue/ranges.ts';
 import { ageOn, daysBetween, type Day } from '#lib/core/base/calendar-day.ts';
 import { AXES, isMainAxis, MODEL_ERROR, sidesOfAxis, type Axis, type Side } from '#lib/core/body/axis.ts';
 import { fitFamily, type StepFit } from '#lib/core/fit/fit.ts';
+import { candidatesOf, isOpen, passes } from '#lib/core/fit/open.ts';
 import { retestPlan, unlocks } from '#lib/core/fit/unlocks.ts';
 import { RANGE_IDS, sideDifference, usualFor, usualSpan } from '#lib/core/measure/range-kind.ts';
 import { fitRulesOf } from '#lib/core/decision/policy.ts';
@@ -11,6 +12,7 @@ import { envelopeOf, evidenceOf } from '../record/evidence-of.ts';
 import { fitContextOf } from '../record/fit-of.ts';
 import { protocolsOf } from '../record/context-of.ts';
 import type { ClientRecord } from '../record/load.ts';
+import { laddersView } from './ladders-view.ts';
 
 export function envelopeView(r: ClientRecord, today: Day): EnvelopeView {
 	const envelope = envelopeOf(r, today);
@@ -20,7 +22,10 @@ export function envelopeView(r: ClientRecord, today: Day): EnvelopeView {
 	const used = Object.values(r.families).filter(
 		(f) => r.exercises.length === 0 || r.exercises.some((e) => e.family === f.id)
 	);
-	const fits = used.flatMap((f): StepFit[] => fitFamily(f, ctx).map((x) => x));
+	const { now, gates } = laddersView(r, today);
+	const gatesMet = (step: string): boolean => gates[step]?.every((g) => g.met) !== false;
+	const candidates = used.flatMap((f) => candidatesOf(f, fitFamily(f, ctx), now[f.id]?.step, gatesMet));
+	const fits = candidates.map((c): StepFit => c.fit);
 	const age = ageOn(r.head.born, today);
 	const known: KnownHere = {
 		r,
@@ -39,7 +44,8 @@ export function envelopeView(r: ClientRecord, today: Day): EnvelopeView {
 		unlocks: unlocks(fits),
 		retest: retestPlan(envelope, fits, rules, today),
 		steps: fits.length,
-		open: fits.filter((f) => f.verdict === 'fits' || f.verdict === 'set-up').length,
+		open: candidates.filter(isOpen).length,
+		allowed: fits.filter(passes).length,
 		withheld: fits.filter((f) => f.withheld.length > 0).map((f) => ({ step: f.step, withheld: f.withheld })),
 		base: rules.base,
 		marginDeg: rules.marginDeg,

@@ -38,7 +38,9 @@
 		<h2>What is tolerated now</h2>
 		<p class="text-quiet">
 			<strong class="text-ink" data-testid="open-steps">{v.open} of {steps(v.steps)}</strong> of the ladders
-			in use are open; {v.base === 'painFree' ? 'pain-free range' : 'tolerable range'} less {v.marginDeg}°
+			in use are open{v.allowed > v.open ? `, range and room allow ${v.allowed}` : ''}; {v.base === 'painFree'
+				? 'pain-free range'
+				: 'tolerable range'} less {v.marginDeg}°
 		</p>
 		{#if nextDue}<p
 				class="ml-auto {nextDue.overdueDays > 0 || nextDue.why === 'missing' ? 'text-caution' : 'text-quiet'}"
