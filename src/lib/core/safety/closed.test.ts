@@ -22,6 +22,17 @@ describe('closed before the button', () => {
 		expect(closed({ envelope: {} })).toEqual([['unmeasured', 'licensed']]);
 		expect(closed({}, [{ gate: { kind: 'felt', step: 'x' }, text: 't' }])).toEqual([['gate', 'licensed']]);
 		expect(closed({})).toEqual([]);
+		// What a flag, a clearance, a position or the room closes, a licensed user opens.
+		expect(
+			closed({ withheld: [{ tag: 'one-leg', because: 'fragile' }] }, [], false, {
+				...seat,
+				tags: ['one-leg']
+			})
+		).toEqual([['flag', 'licensed']]);
+		expect(closed({}, [], false, { ...seat, gates: [{ kind: 'clearance', what: 'impact' }] })).toEqual([
+			['clearance', 'licensed']
+		]);
+		expect(closed({ equipment: [] })).toContainEqual(['equipment', 'licensed']);
 	});
 	it('work that loads the spine waits for a clearance where a back is treated', () => {
 		const goblet = stepOf(squat, 'goblet-squat')!;
