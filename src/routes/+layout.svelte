@@ -1,5 +1,6 @@
 <script lang="ts">
 	import '../app.css';
+	import ThemeProvider from 'flowbite-svelte/ThemeProvider.svelte';
 	import { onMount } from 'svelte';
 	import { browser } from '$app/environment';
 	import { navigating, page } from '$app/state';
@@ -81,5 +82,6 @@
 	<p class="hidden text-right text-sm print:block">{data.me.practice}, {shortDay(data.me.today)}</p>
 {/if}
 <div id={page.url.pathname.startsWith('/clients/') ? undefined : 'work'} tabindex="-1" class="outline-none">
-	{@render children()}
+	<!-- Dressed by our tokens, and told so: asked for a theme and finding none, each piece of the library would throw and catch. -->
+	<ThemeProvider>{@render children()}</ThemeProvider>
 </div>
