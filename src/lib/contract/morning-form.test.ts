@@ -26,6 +26,13 @@ describe('a morning', () => {
 		expect(parse({ soreness: '0' })).toMatchObject({ ok: true, value: { soreness: 0 } });
 		expect(parse({ soreness: '7' })).toMatchObject({ ok: true, value: { soreness: 7 } });
 	});
+	it('says whether what stands was seen, where that was asked', () => {
+		const saw = (over: Readonly<Record<string, string>>) => {
+			const p = parse(over);
+			return p.ok ? p.value.saw : p;
+		};
+		expect([saw({}), saw({ saw: '' }), saw({ saw: 'yes' })]).toEqual([undefined, false, true]);
+	});
 	it('keeps the evening before under an id of its own', () =>
 		expect(parse({ 'back.evening': '6' })).toMatchObject({
 			ok: true,

@@ -23,6 +23,8 @@ export interface MorningInput {
 		readonly evening?: { readonly id: string; readonly pain: number };
 	}[];
 	readonly events: readonly { readonly id: string; readonly kind: DayEvent }[];
+	/** Whether what stands of the day was shown where this was typed; undefined where nobody was asked. */
+	readonly saw?: boolean;
 }
 
 export type MorningParsed = { readonly ok: true; readonly value: MorningInput } | Unparsed;
@@ -127,7 +129,7 @@ export function parseMorning(
 			id: id.data,
 			day: when.data,
 			fever: form.get('fever') === 'on',
-			...present({ soreness: soreness.data }),
+			...present({ soreness: soreness.data, saw: form.has('saw') ? form.get('saw') === 'yes' : undefined }),
 			regions: blocks.filter(isBlock),
 			events
 		}

@@ -38,6 +38,8 @@ export interface NewCheckin {
 	readonly soreness?: number;
 	readonly regions: readonly RegionMorning[];
 	readonly events: readonly { readonly id: string; readonly kind: DayEvent }[];
+	/** Whether what stands of the day was shown where this was typed: what was not seen is not replaced. Undefined where nobody was asked. */
+	readonly saw?: boolean;
 }
 
 export interface CheckedIn {
@@ -48,6 +50,8 @@ export interface CheckedIn {
 	readonly fever: boolean;
 }
 
+const UNSEEN =
+	'This day has an entry that was not on the page when you typed: it is not replaced unseen. Reload, what you typed stays; an older day is put right in the record.';
 const CHANGED = 'This morning was already entered with other values; reload to correct it.';
 
 export const checkIn = command<NewCheckin, CheckedIn>({
@@ -65,6 +69,8 @@ export const checkIn = command<NewCheckin, CheckedIn>({
 		const evening = addDays(c.day, -1);
 		const evenings = await eveningsOn(t, c.clientId, evening);
 		const known = (await days(t, c.clientId)).filter((d) => d.morning?.date === c.day);
+		if (c.saw === false && known.some((k) => c.regions.some((m) => m.region === k.morning?.region)))
+			return conflict(UNSEEN);
 		let corrected = false;
 		for (const m of c.regions) {
 			if (r.head.setting.usual[m.region] === undefined)

@@ -27,7 +27,7 @@
 	let began = untrack(standing);
 	// Sent before the scripts arrived, the page comes anew with what was typed.
 	let said: Record<string, string> = $state(
-		untrack(() => ({ ...began, ...(form && 'typed' in form ? form.typed : {}) }))
+		untrack(() => (form && 'typed' in form ? { ...form.typed } : { ...began }))
 	);
 	let event = $state('');
 	/** Another day begins with what stands of it, and keeps what was typed by hand. */
@@ -206,6 +206,7 @@
 			width="w-20 min-h-12"
 		/>
 		<div class="mt-3 max-w-60">
+			<input type="hidden" name="saw" value={known ? 'yes' : ''} />
 			<input type="hidden" name="id" value={data.id} /><input
 				type="hidden"
 				name="eventId"
