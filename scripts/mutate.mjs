@@ -1,6 +1,6 @@
 /**
  * npm run mutate [-- FOLDER…]: changes the pure core one place at a time and sees whether a test notices. Properties run a tenth of their cases, or
- * it takes all day. Without a folder: safety and the rules of decision.
+ * it takes all day. Without a folder: safety and the rules of decision. TESTS narrows the tests that are asked (see vitest.mutants.config.ts).
  */
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
