@@ -235,6 +235,8 @@ describe('what refers', () => {
 		const of = [{ code: 'morning.hot-joint', met: true, source: RED, day: '2026-03-18', region: KNEE }];
 		expect(says('refer.hot-joint', { mornings: hot })).toEqual(of);
 		expect(says('refer.hot-joint', { mornings: [...hot, morning('2026-03-19', 1)] })).toEqual(of);
+		// A calf is another alarm of the same morning.
+		expect(says('refer.hot-joint', { mornings: knee({ calf: true }) })).toEqual([]);
 		expect(says('refer.hot-joint', { mornings: knee({ swelling: 'hot', region: 'knee-left' }) })).toEqual([]);
 		expect(says('refer.hot-joint', { mornings: knee({ swelling: 'hot' }, '2026-03-20') })).toHaveLength(1);
 		expect(says('refer.hot-joint', { mornings: knee({ swelling: 'hot' }, '2026-03-21') })).toEqual([]);
