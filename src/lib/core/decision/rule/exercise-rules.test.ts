@@ -4,6 +4,7 @@
  */
 import { describe, expect, it } from 'vitest';
 import { edge, KNEE, record, session } from '../../../../../tests/records.ts';
+import { POLICIES } from '../../../catalogue/policies.ts';
 import { dayNumber } from '../../base/calendar-day.ts';
 import type { PainEntry, Session } from '../../session/record.ts';
 import type { Break } from '../../safety/standing.ts';
@@ -56,6 +57,7 @@ describe('what stands is broken', () => {
 			reason('break.equipment', { value: 'chair/bench', threshold: null }),
 			reason('break.tolerated', { value: null, threshold: null })
 		]);
+		expect(broken({ by: 'tolerated' }).fired).toBe(true);
 		// As keys: what has no joint names none.
 		expect(Object.keys(broken({ by: 'tolerated' }).why[0]!)).not.toContain('axis');
 		expect(Object.keys(broken({ by: 'tolerated' }).why[0]!)).not.toContain('side');
@@ -327,6 +329,8 @@ describe('two sessions running', () => {
 		expect(sure(4, 5)).toEqual(no(of(4, true, '2026-03-16'), of(5, false, '2026-03-18')));
 		expect(sure(undefined, 4)).toEqual(no(of(null, false, '2026-03-16'), of(4, true, '2026-03-18')));
 		expect(says('regress.guarding', { sessions: [session('2026-03-18', { confidence: 1 })] })).toEqual(no());
+		const policy = Object.values(POLICIES).find((p) => p.confidenceMin === null)!;
+		expect(says('regress.guarding', { policy, ...two({ confidence: 1 }) })).toEqual(no());
 		const third = [session('2026-03-12', { confidence: 9 }), ...two({ confidence: 1 }).sessions];
 		expect(says('regress.guarding', { sessions: third }).why).toHaveLength(2);
 	});
@@ -463,6 +467,8 @@ describe('pain', () => {
 			code({ after: over, evening: 2 }),
 			code({ peak: over })
 		]).toEqual(['pain.acceptable', 'pain.acceptable', 'pain.acceptable']);
+		const cause = (p: Partial<PainEntry>) => at([p]).cause;
+		expect([cause({ peak: 1, evening: over }), cause({ peak: over })]).toEqual(['morning', 'pain']);
 		// Nought in the evening after nothing told is of the evening too.
 		expect(code({ evening: 0 })).toBe('pain.evening');
 	});
