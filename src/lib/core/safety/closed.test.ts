@@ -67,6 +67,12 @@ describe('beyond what is usable', () => {
 	it('a set-up that was chosen is judged for itself: past the range it is closed, solved inside it is open', () => {
 		expect(by(given({ setup: { seatCm: 40 } }), true, stiff(90))).toEqual(['range']);
 		expect(by(given({ setup: { seatCm: 60 } }), true, stiff(90))).toEqual([]);
+		// A step that fits as it stands does not open a seat that was turned lower by hand.
+		expect([46, 38, 30].map((seatCm) => by(given({ setup: { seatCm } }), true, stiff(115)))).toEqual([
+			[],
+			[],
+			['range']
+		]);
 	});
 	it('a set-up that was solved is closed only where nothing helps', () => {
 		expect(by(given(), false, stiff(90))).toEqual([]);
