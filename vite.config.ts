@@ -14,6 +14,7 @@ export default defineConfig(({ isSsrBuild }) => ({
 		tailwindcss(),
 		sveltekit({
 			adapter: adapter(),
+			// The package names it; the native compiler follows it to a component only where it is told so here.
 			alias: { '#lib/*': 'src/lib/*' },
 			// A client's own page registers it, for itself alone.
 			serviceWorker: { register: false },

@@ -201,8 +201,16 @@ test.describe('on the floor, 390 × 844', () => {
 		await page.getByRole('button', { name: 'Enter the morning' }).click();
 		await expect(page.getByTestId('refused')).toContainText('has not come yet');
 		await page.getByLabel('Morning of').fill('2026-03-12');
+		// Somebody else has the page open too, and saw nothing stand.
+		const late = await page.context().newPage();
+		await visit(late, `/clients/${id}/morning`);
 		await page.getByRole('button', { name: /the morning$/ }).click();
 		await expect(page.getByTestId('done')).toHaveText('Entered.');
+		await score(late, 'Pain this morning', 7);
+		await choose(late, 'none');
+		await late.getByRole('button', { name: 'Enter the morning' }).click();
+		await expect(late.getByTestId('refused')).toContainText('not replaced unseen');
+		await late.close();
 		// A correction begins from what stands, and what is not touched stays.
 		await page.getByLabel('Stiffness').fill('25');
 		await page.getByLabel('Muscle soreness, 0 to 10').fill('4');

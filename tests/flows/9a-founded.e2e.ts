@@ -1,11 +1,9 @@
 /** A practice of one’s own, from an empty machine: founded by its one-time address, people by invitation, rooms, settings, a first client. */
 import { expect, test } from '@playwright/test';
 import { accessible } from './people.ts';
-import { go, known, ORIGIN, OWNER, PHYSIO, remember, signIn, start, stop } from './own-practice.ts';
+import { go, known, ORIGIN, OWNER, PHYSIO, register, remember, serving, signIn } from './own-practice.ts';
 
-test.describe.configure({ mode: 'serial' });
-test.beforeAll(async () => remember({ founding: /http:\S+\/setup\/\S+/.exec(await start())?.[0] ?? '' }));
-test.afterAll(stop);
+serving((said) => remember({ founding: /http:\S+\/setup\/\S+/.exec(said)?.[0] ?? '' }));
 
 test('the address that was printed founds the practice, once; another opens nothing', async ({ page }) => {
 	test.setTimeout(240_000);
@@ -143,15 +141,7 @@ test('the physiotherapist registers the first client; clinical pages are not the
 	await signIn(page, ...PHYSIO);
 	await expect(page).toHaveURL(`${ORIGIN}/`);
 	expect((await page.request.get(`${ORIGIN}/practice/people`)).status()).toBe(403);
-	await go(page, '/clients/new');
-	await page.getByLabel('Name', { exact: true }).fill('First Of Many');
-	await page.getByLabel('Born').fill('3 Mar 1961');
-	await page.getByLabel('Height').fill('168');
-	await page.getByLabel('Mass').fill('70');
-	await page.getByLabel(/^keeping a health record here/).check();
-	await page.getByRole('button', { name: 'Register and screen' }).click();
-	await expect(page).toHaveURL(/\/screen$/);
-	const screen = page.url();
+	const screen = await register(page, 'First Of Many');
 	remember({ client: new URL(screen).pathname.replace(/\/screen$/, '') });
 	const owner = await (await browser.newContext()).newPage();
 	await signIn(owner, ...OWNER);

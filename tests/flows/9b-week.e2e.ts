@@ -11,14 +11,11 @@ import {
 	PHYSIO,
 	remember,
 	replayed,
-	signIn,
-	start,
-	stop
+	serving,
+	signIn
 } from './own-practice.ts';
 
-test.describe.configure({ mode: 'serial' });
-test.beforeAll(async () => void (await start()));
-test.afterAll(stop);
+serving();
 
 test('a week of work: prescribed, given to a trainer, done, heard back, signed by them, and theirs no more', async ({
 	page,

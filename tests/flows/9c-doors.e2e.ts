@@ -2,11 +2,9 @@
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
-import { ORIGIN, OWNER, PHYSIO, root, signIn, start, stop } from './own-practice.ts';
+import { ORIGIN, OWNER, PHYSIO, root, serving, signIn } from './own-practice.ts';
 
-test.describe.configure({ mode: 'serial' });
-test.beforeAll(async () => void (await start()));
-test.afterAll(stop);
+serving();
 
 /** Every page and file of the server, found in the source: what is added is in here by itself. */
 const routes = readdirSync(join(root, 'src/routes'), { recursive: true, encoding: 'utf8' })

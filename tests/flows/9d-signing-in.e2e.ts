@@ -4,11 +4,9 @@ import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { base32, codeAt } from '../totp.ts';
 import { accessible } from './people.ts';
-import { go, home, onADay, ORIGIN, OWNER, PHYSIO, signIn, start, stop } from './own-practice.ts';
+import { go, home, onADay, ORIGIN, OWNER, PHYSIO, serving, signIn } from './own-practice.ts';
 
-test.describe.configure({ mode: 'serial' });
-test.beforeAll(async () => void (await start()));
-test.afterAll(stop);
+serving();
 
 test('a password is changed and other sessions end', async ({ page, browser }) => {
 	const elsewhere = await (await browser.newContext()).newPage();

@@ -18,16 +18,16 @@ import {
 	ORIGIN,
 	OWNER,
 	PHYSIO,
+	register,
 	replayed,
 	script,
+	serving,
 	signIn,
 	start,
 	stop
 } from './own-practice.ts';
 
-test.describe.configure({ mode: 'serial' });
-test.beforeAll(async () => void (await start()));
-test.afterAll(stop);
+serving();
 
 test('a client’s record goes along as one file, who looked is read, and one that was registered by mistake is erased by two', async ({
 	page,
@@ -35,15 +35,7 @@ test('a client’s record goes along as one file, who looked is read, and one th
 }) => {
 	await signIn(page, PHYSIO[0], 'a lamp in the loft');
 	await expect(page).toHaveURL(`${ORIGIN}/`);
-	await go(page, '/clients/new');
-	await page.getByLabel('Name', { exact: true }).fill('Registered Twice');
-	await page.getByLabel('Born').fill('3 Mar 1961');
-	await page.getByLabel('Height').fill('168');
-	await page.getByLabel('Mass').fill('70');
-	await page.getByLabel(/^keeping a health record here/).check();
-	await page.getByRole('button', { name: 'Register and screen' }).click();
-	await expect(page).toHaveURL(/\/screen$/);
-	const client = page.url().replace(/\/screen$/, '');
+	const client = (await register(page, 'Registered Twice')).replace(/\/screen$/, '');
 	// What a backup of this moment holds comes back with it, and is erased again.
 	expect(script('backup').said).toContain('Backed up and checked');
 	const archive = await page.request.get(`${client}/archive`);

@@ -5,7 +5,7 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { expect, type Page } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { startCluster } from '../../scripts/cluster.mjs';
 
 export const PORT = 4398;
@@ -74,6 +74,26 @@ export async function signIn(page: Page, email: string, password: string): Promi
 }
 export const OWNER = ['owner@quay.example', 'salt on the rail'] as const;
 export const PHYSIO = ['nell@quay.example', 'gulls over the slip'] as const;
+
+/** A file of these flows: its tests go in their order, on a server that it starts and stops. */
+export function serving(begun: (said: string) => void = () => undefined): void {
+	test.describe.configure({ mode: 'serial' });
+	test.beforeAll(async () => begun(await start()));
+	test.afterAll(stop);
+}
+
+/** Registers somebody, and answers the address of their screening. */
+export async function register(page: Page, name: string): Promise<string> {
+	await go(page, '/clients/new');
+	await page.getByLabel('Name', { exact: true }).fill(name);
+	await page.getByLabel('Born').fill('3 Mar 1961');
+	await page.getByLabel('Height').fill('168');
+	await page.getByLabel('Mass').fill('70');
+	await page.getByLabel(/^keeping a health record here/).check();
+	await page.getByRole('button', { name: 'Register and screen' }).click();
+	await expect(page).toHaveURL(/\/screen$/);
+	return page.url();
+}
 
 /** What the application is told, as the practice keeps it, with the day standing where a test puts it. */
 export async function onADay(

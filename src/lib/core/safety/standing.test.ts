@@ -180,14 +180,14 @@ describe('a newer measurement', () => {
 		expect([by(past), by(past - 0.01)]).toEqual(['watch', 'short']);
 	});
 	it('what is known of a joint from elsewhere than a measurement breaks nothing', () => {
-		const from = (how: 'measured' | 'seen' | undefined) =>
+		const from = (how: 'measured' | 'observed' | undefined) =>
 			judged(given(), {
 				envelope: {
 					...envelope(),
 					kneeFlexion: both({ ...range(80, '2026-03-08'), from: how } as ReturnType<typeof range>)
 				}
 			}).verdict;
-		expect([from('measured'), from(undefined), from('seen')]).toEqual(['short', 'short', 'watch']);
+		expect([from('measured'), from(undefined), from('observed')]).toEqual(['short', 'short', 'watch']);
 	});
 	it('seen done on a seat as it is usually given answers one that names no height', () => {
 		const seen = (seatCm: number) =>

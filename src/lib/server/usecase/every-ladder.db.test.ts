@@ -5,6 +5,7 @@ import { as, client, cloneOf, reloaded, value, type TestDatabase } from '../../.
 import { FAMILIES, findStep } from '#lib/catalogue/families.ts';
 import type { ExerciseFamily, Step } from '#lib/core/exercise/family.ts';
 import { fitFamily, fitStep } from '#lib/core/fit/fit.ts';
+import { candidatesOf, isOpen } from '#lib/core/fit/open.ts';
 import { gatesOf } from '../record/gates-of.ts';
 import { atHand } from '../record/context-of.ts';
 import { decideInputOf, flipped, slipOf } from '../record/slip-of.ts';
@@ -12,6 +13,7 @@ import { fitContextOf } from '../record/fit-of.ts';
 import type { ClientRecord } from '../record/load.ts';
 import type { Context } from './actor.ts';
 import { changeSetting } from './change-setting.ts';
+import { envelopeView } from './envelope-view.ts';
 import { laddersView } from './ladders-view.ts';
 import { logVisit } from './log-visit.ts';
 import { judgedBy } from './judge-anew.ts';
@@ -200,6 +202,17 @@ describe('positions, clearances, equipment', () => {
 				.filter((x) => x.missing.length > 0).length;
 		expect(blocked('home')).toBeGreaterThan(20);
 		expect(blocked('both')).toBe(0);
+	});
+	it('the envelope counts as open what the ladders do: what waits for a gate is allowed, and not open', async () => {
+		const r = await client(physio, 'Wren');
+		const { open, allowed, steps } = envelopeView(r, TODAY);
+		const { ctx, now, gates } = laddersView(r, TODAY);
+		const used = [...new Set(r.exercises.map((e) => r.families[e.family]!))];
+		const counted = used.flatMap((f) =>
+			candidatesOf(f, fitFamily(f, ctx), now[f.id]?.step, (id) => gates[id]?.every((g) => g.met) !== false)
+		);
+		expect([steps, open]).toEqual([counted.length, counted.filter(isOpen).length]);
+		expect([open < allowed, allowed <= steps, open > 0]).toEqual([true, true, true]);
 	});
 	it('the balance that was tested counts for its gate, side by side', async () => {
 		const r = await client(physio, 'Wren');

@@ -4,6 +4,7 @@
 	import { typedMorning } from '#lib/contract/morning-form.ts';
 	import { addDays } from '#lib/core/base/calendar-day.ts';
 	import Act from '#lib/ui/Act.svelte';
+	import { begunAnew } from '#lib/ui/begun-anew.ts';
 	import Choice from '#lib/ui/Choice.svelte';
 	import DayField from '#lib/ui/DayField.svelte';
 	import Field from '#lib/ui/Field.svelte';
@@ -34,9 +35,9 @@
 	$effect.pre(() => {
 		void day;
 		untrack(() => {
-			const typed = Object.entries(said).filter(([k, v]) => v !== (began[k] ?? ''));
-			began = standing();
-			said = { ...began, ...Object.fromEntries(typed) };
+			const now = standing();
+			said = begunAnew(said, began, now);
+			began = now;
 		});
 	});
 	/** Saved: what is on the page is what stands. */
