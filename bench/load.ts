@@ -3,7 +3,7 @@
  * and how long `/healthz` takes meanwhile. The clients are copies of the demo's, each with its own ids. Never a test: machines are noisy.
  */
 import { spawn } from 'node:child_process';
-import { rmSync } from 'node:fs';
+import { readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -14,6 +14,7 @@ import { loadDemo } from '../demo/load.ts';
 import { aSession } from './a-session.ts';
 import { CLIENTS as DEMO } from '../demo/people.ts';
 import { startCluster } from '../scripts/cluster.mjs';
+import { processesHere, serverCommand } from '../scripts/serve.mjs';
 import { STAFF } from '../scripts/sign-ins.mjs';
 
 const CLIENTS = Number(process.argv[2] ?? 2000);
@@ -71,6 +72,27 @@ async function freePort(): Promise<number> {
 	});
 }
 
+/** Milliseconds of a processor that a process and those it started have used; the system counts in hundredths of a second. */
+function cpuMsOf(pid: number | undefined): number {
+	const stat = (of: string | number): string[] => {
+		try {
+			return (/\) (.*)/.exec(readFileSync(`/proc/${of}/stat`, 'utf8'))?.[1] ?? '').split(' ');
+		} catch {
+			return [];
+		}
+	};
+	const own = stat(pid ?? 0);
+	const children = (): string[] => {
+		try {
+			return readFileSync(`/proc/${pid}/task/${pid}/children`, 'utf8').split(' ').filter(Boolean);
+		} catch {
+			return [];
+		}
+	};
+	const [user = 0, system = 0] = [own[11], own[12]].map(Number);
+	return 10 * (user + system) + children().reduce((sum, child) => sum + cpuMsOf(Number(child)), 0);
+}
+
 const name = 'load';
 await bootstrap(cluster.superUrl, name, cluster.passwords);
 await migrate(cluster.ownerUrl(name));
@@ -95,7 +117,9 @@ line('copying clients', `${((performance.now() - began) / 1000).toFixed(1)} s`);
 /** PROFILE names a folder for the server's own profile. */
 const profiled =
 	process.env.PROFILE === undefined ? [] : ['--cpu-prof', `--cpu-prof-dir=${process.env.PROFILE}`];
-const server = spawn(process.execPath, [...profiled, 'build/index.js'], {
+const many = processesHere();
+line('processes', String(many));
+const server = spawn(process.execPath, [...profiled, ...serverCommand(many)], {
 	env: {
 		...process.env,
 		NODE_ENV: 'production',
@@ -106,6 +130,7 @@ const server = spawn(process.execPath, [...profiled, 'build/index.js'], {
 		AUTH_DATABASE_URL: cluster.signInUrl(name),
 		AUTH_SECRET: cluster.authSecret,
 		BOLSTER_TODAY: TODAY,
+		BOLSTER_PROCESSES: String(many),
 		LOG_LEVEL: 'warn'
 	},
 	stdio: ['ignore', 'inherit', 'inherit']
@@ -182,12 +207,20 @@ try {
 	).rows.map((r) => r.id);
 	await owner.end();
 
+	interface Together {
+		readonly rate: number;
+		readonly times: number[];
+		readonly wrong: number;
+		/** What each answer took of the server's processors: it says less of who else is on the machine. */
+		readonly cpuMs: number;
+	}
 	/** Runs work over eight connections for some seconds; answers how many a second, and how long each took. */
 	async function together(
 		seconds: number,
 		work: (i: number) => Promise<{ ms: number; status: number }>
-	): Promise<{ rate: number; times: number[]; wrong: number }> {
+	): Promise<Together> {
 		const until = performance.now() + 1000 * seconds;
+		const before = cpuMsOf(server.pid);
 		const times: number[] = [];
 		let at = 0;
 		let wrong = 0;
@@ -200,20 +233,18 @@ try {
 				}
 			})
 		);
-		return { rate: times.length / seconds, times, wrong };
+		const cpuMs = (cpuMsOf(server.pid) - before) / times.length;
+		return { rate: times.length / seconds, times, wrong, cpuMs };
 	}
-	const said = (
-		what: string,
-		{ rate, times, wrong }: { rate: number; times: number[]; wrong: number },
-		target: string
-	): void =>
+	const said = (what: string, { rate, times, wrong, cpuMs }: Together, target: string): void =>
 		line(
 			what,
 			`${rate.toFixed(0)} /s`,
-			`p99 ${quantile(times, 0.99).toFixed(0)} ms${wrong === 0 ? '' : `, ${wrong} not answered`} (${target})`
+			`p99 ${quantile(times, 0.99).toFixed(0)} ms${wrong === 0 ? '' : `, ${wrong} not answered`} (${target}), ${cpuMs.toFixed(1)} ms of a processor`
 		);
-	/** PAGES names those to measure, and those alone: for a profile of one. */
-	const PAGES = (process.env.PAGES ?? 'decide,ladders,log,measure').split(',');
+	/** ONLY names what to measure, and that alone: for a profile of one. */
+	const ONLY = (process.env.ONLY ?? 'decide,ladders,log,measure,logging,mornings').split(',');
+	const PAGES = ONLY.filter((p) => p !== 'logging' && p !== 'mornings');
 	for (const page of PAGES)
 		said(
 			`client pages: ${page}, each client for the first time`,
@@ -229,25 +260,30 @@ try {
 			'≥ 80 /s, p99 ≤ 250 ms'
 		);
 
+	/** What is made of each, eight at a time, in their order. */
+	async function eachOf<A, B>(all: readonly A[], work: (one: A) => Promise<B>): Promise<B[]> {
+		const out: B[] = [];
+		for (let i = 0; i < all.length; i += CONNECTIONS)
+			out.push(...(await Promise.all(all.slice(i, i + CONNECTIONS).map(work))));
+		return out;
+	}
+
 	/** Logging over eight connections, each sending a session of its own. */
 	async function loggingTogether(): Promise<void> {
-		const forms = await Promise.all(
-			clients.slice(0, 300).map(async (id) => {
-				const { text } = await get(`/clients/${id}/log`);
-				const field = (of: string): string =>
-					new RegExp(`name="${of}" value="([^"]*)"`).exec(text)?.[1] ?? '';
-				return {
-					id,
-					fields: {
-						id: field('id'),
-						visitId: field('visitId'),
-						exerciseId: field('exerciseId'),
-						prescriptionId: field('prescriptionId'),
-						region: field('region')
-					}
-				};
-			})
-		);
+		const forms = await eachOf(clients.slice(0, 300), async (id) => {
+			const { text } = await get(`/clients/${id}/log`);
+			const field = (of: string): string => new RegExp(`name="${of}" value="([^"]*)"`).exec(text)?.[1] ?? '';
+			return {
+				id,
+				fields: {
+					id: field('id'),
+					visitId: field('visitId'),
+					exerciseId: field('exerciseId'),
+					prescriptionId: field('prescriptionId'),
+					region: field('region')
+				}
+			};
+		});
 		const usable = forms.filter((f) => f.fields.id !== '' && f.fields.prescriptionId !== '');
 		const logging = await together(3, async (i) => {
 			const f = usable[i % usable.length] as (typeof usable)[number];
@@ -274,27 +310,24 @@ try {
 
 	/** Mornings as they come in after breakfast: two hundred in a minute, and Today read meanwhile. */
 	async function morningsMeanwhile(): Promise<void> {
-		const mornings = await Promise.all(
-			clients.slice(0, CHECK_INS).map(async (id) => {
-				const { text } = await get(`/clients/${id}/morning`);
-				const names = [...text.matchAll(/name="([a-z-]+)\.id" value="([^"]*)"/g)];
-				const field = (of: string): string =>
-					new RegExp(`name="${of}" value="([^"]*)"`).exec(text)?.[1] ?? '';
-				return {
-					id,
-					fields: {
-						...{ id: field('id'), eventId: field('eventId'), day: TODAY },
-						...Object.fromEntries(
-							names.flatMap(([, region, own]) => [
-								[`${region}.id`, own],
-								[`${region}.pain`, '2'],
-								[`${region}.swelling`, 'none']
-							])
-						)
-					}
-				};
-			})
-		);
+		const mornings = await eachOf(clients.slice(0, CHECK_INS), async (id) => {
+			const { text } = await get(`/clients/${id}/morning`);
+			const names = [...text.matchAll(/name="([a-z-]+)\.id" value="([^"]*)"/g)];
+			const field = (of: string): string => new RegExp(`name="${of}" value="([^"]*)"`).exec(text)?.[1] ?? '';
+			return {
+				id,
+				fields: {
+					...{ id: field('id'), eventId: field('eventId'), day: TODAY },
+					...Object.fromEntries(
+						names.flatMap(([, region, own]) => [
+							[`${region}.id`, own],
+							[`${region}.pain`, '2'],
+							[`${region}.swelling`, 'none']
+						])
+					)
+				}
+			};
+		});
 		const today: number[] = [];
 		let taken = 0;
 		const began60 = performance.now();
@@ -318,10 +351,8 @@ try {
 		);
 	}
 
-	if (process.env.PAGES === undefined) {
-		await loggingTogether();
-		await morningsMeanwhile();
-	}
+	if (ONLY.includes('logging')) await loggingTogether();
+	if (ONLY.includes('mornings')) await morningsMeanwhile();
 	clearInterval(pulse);
 } finally {
 	server.kill('SIGTERM');

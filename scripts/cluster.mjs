@@ -153,7 +153,7 @@ export async function startCluster(home, { fast = false } = {}) {
 	if (!running) {
 		state.port = await usablePort(state.port);
 		writeSecret(stateFile, state);
-		const options = `-c listen_addresses=127.0.0.1 -c port=${state.port} -c unix_socket_directories=${sockets} -c max_connections=60${fast ? ' -c fsync=off -c synchronous_commit=off -c full_page_writes=off' : ''}`;
+		const options = `-c listen_addresses=127.0.0.1 -c port=${state.port} -c unix_socket_directories=${sockets} -c max_connections=100${fast ? ' -c fsync=off -c synchronous_commit=off -c full_page_writes=off' : ''}`;
 		const started = asServer(
 			join(bin, 'pg_ctl'),
 			['-D', state.data, '-w', '-t', '60', '-l', join(folder, 'log'), '-o', options, 'start'],

@@ -2,6 +2,7 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, readFileSync } from 'node:fs';
 import { createServer } from 'node:net';
+import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { root } from './ensure.mjs';
 
@@ -35,9 +36,24 @@ export function isFree(port, host = '127.0.0.1') {
 	});
 }
 
+/** More processes than this answer no sooner: the database has its part of the machine too. */
+const MOST_PROCESSES = 4;
+
+/** A process for each processor there is, or as many as BOLSTER_PROCESSES says. */
+export function processesHere(said = process.env.BOLSTER_PROCESSES) {
+	const n = Number(said);
+	return Number.isInteger(n) && n >= 1 ? n : Math.min(MOST_PROCESSES, availableParallelism());
+}
+
+/** What node is given to serve in so many processes; one needs nobody above it. */
+export function serverCommand(many) {
+	const built = join(root, 'build/index.js');
+	return many === 1 ? [built] : [join(root, 'scripts/server.mjs'), built];
+}
+
 /** The server gets what it needs and no more: neither owner nor superuser password. */
-export function serve(env) {
-	const own = { ...env };
+export function serve(env, many = 1) {
+	const own = { ...env, BOLSTER_PROCESSES: String(many) };
 	const others = [
 		'MIGRATE_URL',
 		'SUPER_URL',
@@ -47,7 +63,7 @@ export function serve(env) {
 		'SIGNIN_PASSWORD'
 	];
 	for (const secret of others) delete own[secret];
-	return spawn(process.execPath, [join(root, 'build/index.js')], {
+	return spawn(process.execPath, serverCommand(many), {
 		cwd: root,
 		env: { ...own, LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn' },
 		stdio: ['ignore', 'inherit', 'inherit']

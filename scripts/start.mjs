@@ -7,7 +7,7 @@ import { join } from 'node:path';
 import { freePort } from './cluster.mjs';
 import { ensureBuild, ensureModules, root } from './ensure.mjs';
 import { backups, databaseOf, erasures, home, keepState, stateOf, task } from './practice.mjs';
-import { endOrphan, isFree, option, ready, serve } from './serve.mjs';
+import { endOrphan, isFree, option, processesHere, ready, serve } from './serve.mjs';
 
 const DEFAULT_PORT = 4300;
 const HOUR_MS = 3_600_000;
@@ -61,7 +61,7 @@ const env = {
 };
 // A day that stands still is the demo's.
 for (const demo of ['BOLSTER_TODAY', 'BOLSTER_DAY_FILE', 'DEMO_TODAY']) delete env[demo];
-server = serve(env);
+server = serve(env, processesHere());
 keepState({ ...stateOf(), port, pid: server.pid });
 server.on('exit', (code) => stop(code ?? 0));
 if (await ready(`http://127.0.0.1:${port}/readyz`, server)) {

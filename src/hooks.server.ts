@@ -42,15 +42,17 @@ export const init: ServerInit = async () => {
 		clearInterval(nudging);
 		const stopped = reminders?.then((r) => r.stop());
 		await Promise.allSettled([stopped, pool.end(), authService().pool.end()]);
+		// One of several is held by the line to whoever started it.
+		if (process.connected) process.disconnect();
 	});
 };
 
 const NUDGE_EVERY_MS = 300_000;
 let reminders: Promise<Reminders> | undefined;
 
-/** Reminders leave by themselves; what goes wrong is logged and tried at the next turn. */
+/** Reminders leave by themselves, of several processes from the first; what goes wrong is logged and tried at the next turn. */
 async function nudge(): Promise<void> {
-	if (!roleChecked) return;
+	if (!roleChecked || process.env.BOLSTER_REMINDERS === '0') return;
 	try {
 		reminders ??= startReminders({
 			url: process.env.DATABASE_URL ?? '',

@@ -157,6 +157,28 @@ test('one of them ends with its reason, is judged no more, and can be taken up a
 	await expect(page.getByText('There is no such client in this practice.')).toBeVisible();
 });
 
+test('another’s plan is a start: found by a part of the name, put on the plan list, and left again', async ({
+	page
+}) => {
+	await signIn(page);
+	await visit(page, `/clients/${id}/ladders`);
+	await expect(page.getByRole('list', { name: 'Whose plan' })).toHaveCount(0);
+	const search = page.getByLabel('As a start, the plan of');
+	await search.fill('no such name');
+	await page.getByRole('button', { name: 'Find', exact: true }).click();
+	await expect(page.getByText('Nobody else of that name has work in use.')).toBeVisible();
+	await search.fill('fergal');
+	await search.press('Enter');
+	await page
+		.getByRole('list', { name: 'Whose plan' })
+		.getByRole('link', { name: /Fergal/ })
+		.click();
+	await expect(page.getByText(/^The ladders of Fergal .*, fitted anew to this client\.$/)).toBeVisible();
+	await accessible(page);
+	await page.getByRole('link', { name: 'by purpose again' }).click();
+	await expect(page.getByText(/^For each purpose where this client is/)).toBeVisible();
+});
+
 test('a history: what is feared begins small, a way that hurts the leg is left alone, a mistyped range is put right, a file is what it says', async ({
 	page
 }) => {

@@ -26,9 +26,12 @@
 		band: 'var(--stop)',
 		soft: 'var(--far)'
 	};
-	const [x, full, w, tall] = $derived(figure.viewBox);
-	const y = $derived(tight ? figure.top : full);
-	const h = $derived(tall - (y - full));
+	/** To a tenth of a centimetre, which no screen can show: a page of ladders draws thirty figures. */
+	const tenth = (cm: number): number => Math.round(cm * 10) / 10;
+	const [x, full, w, tall] = $derived(figure.viewBox.map(tenth) as unknown as Figure['viewBox']);
+	const y = $derived(tight ? tenth(figure.top) : full);
+	const h = $derived(tenth(tall - (y - full)));
+	const joints = $derived(figure.joints.map((j) => ({ ...j, x: tenth(j.x), y: tenth(j.y) })));
 </script>
 
 <svg
@@ -42,20 +45,15 @@
 >
 	<g transform={mirror ? `scale(-1 1) translate(${-(2 * x + w)} 0)` : undefined}>
 		<path d="M{x} 0.6H{x + w}" stroke="var(--edge)" stroke-width="1.2" />
-		{#each figure.shapes as s (s.id)}
-			<path d={s.d} fill={FILL[s.role]} stroke="var(--sheet)" stroke-width="0.9" stroke-linejoin="round" />
-		{/each}
-		{#each figure.joints as j (j.id)}
-			{#if j.ringed}<circle
-					cx={j.x}
-					cy={j.y}
-					r="8.5"
-					fill="none"
-					stroke="var(--stop)"
-					stroke-width="2.4"
-				/>{/if}
-			<circle cx={j.x} cy={j.y} r="1.7" fill="var(--sheet)" stroke="var(--shoe)" stroke-width="0.7" />
-		{/each}
+		<g stroke="var(--sheet)" stroke-width="0.9" stroke-linejoin="round"
+			>{#each figure.shapes as s (s.id)}<path d={s.d} fill={FILL[s.role]} />{/each}</g
+		>
+		<g fill="none" stroke="var(--stop)" stroke-width="2.4"
+			>{#each joints as j (j.id)}{#if j.ringed}<circle cx={j.x} cy={j.y} r="8.5" />{/if}{/each}</g
+		>
+		<g fill="var(--sheet)" stroke="var(--shoe)" stroke-width="0.7"
+			>{#each joints as j (j.id)}<circle cx={j.x} cy={j.y} r="1.7" />{/each}</g
+		>
 	</g>
 	{#if heights}
 		{#each figure.labels as l (`${l.of}-${l.x}`)}

@@ -5,12 +5,28 @@ import type { Figure } from '#lib/core/figure/shape.ts';
 import type { FitContext, SolvedSetup } from '#lib/core/movement/context.ts';
 import { pictureOf, type Picture } from '#lib/core/fit/picture.ts';
 
-export const figureOfStep = (
+interface Drawn {
+	readonly as: string;
+	readonly figure: Figure;
+}
+const known = new WeakMap<FitContext, WeakMap<Step, Drawn>>();
+
+/** A list draws the same steps at each reading: the last set-up of each is kept with its context. */
+export function figureOfStep(
 	step: Step,
 	ctx: FitContext,
 	setup: SolvedSetup | null,
 	limiting: readonly Axis[] = []
-): Figure => pictureOf(step, ctx, setup, limiting).at(1);
+): Figure {
+	const ofContext = known.get(ctx) ?? new WeakMap<Step, Drawn>();
+	known.set(ctx, ofContext);
+	const as = JSON.stringify([setup, limiting]);
+	const last = ofContext.get(step);
+	if (last?.as === as) return last.figure;
+	const figure = pictureOf(step, ctx, setup, limiting).at(1);
+	ofContext.set(step, { as, figure });
+	return figure;
+}
 
 export const movingOfStep = (
 	step: Step,

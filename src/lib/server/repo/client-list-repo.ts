@@ -3,6 +3,7 @@ import { sql } from 'kysely';
 import type { ClientRow, ClientsAsked } from '#lib/contract/episode-form.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { isHead } from '../db/heads.ts';
+import { partOf } from '../db/part-of.ts';
 
 interface Row {
 	id: string;
@@ -18,9 +19,6 @@ interface Row {
 	found: number;
 }
 
-/** A search finds a part of a name as it is typed: no wildcards of its own. */
-const part = (text: string): string => `%${text.replace(/[\\%_]/g, '\\$&')}%`;
-
 export async function clientList(
 	t: PracticeTransaction,
 	{ search, status, order, page }: ClientsAsked,
@@ -34,7 +32,7 @@ export async function clientList(
 		with chosen as (
 			select c.practice_id, c.id, p.name, p.occupation, c.status, c.opened_on, ${by} as rank, count(*) over ()::int as found
 			from client c join person p on p.practice_id = c.practice_id and p.client_id = c.id
-			where (${search} = '' or p.name ilike ${part(search)}) and (${status} = 'all' or c.status = ${status})
+			where (${search} = '' or p.name ilike ${partOf(search)}) and (${status} = 'all' or c.status = ${status})
 			order by rank desc nulls last, p.name, c.id limit ${size} offset ${(page - 1) * size})
 		select c.id, c.name, c.occupation, c.status, c.opened_on, c.found, ${last} as last_session, ${inUse} as in_use,
 			e.local_day as ended_day, e.reason as ended_reason, e.outcome as ended_outcome

@@ -2,6 +2,7 @@
 import { sql } from 'kysely';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { isHead } from '../db/heads.ts';
+import { partOf } from '../db/part-of.ts';
 
 export interface Pattern {
 	readonly clientId: string;
@@ -9,13 +10,24 @@ export interface Pattern {
 	readonly exercises: number;
 }
 
-/** By name, all but one client. */
-export async function patterns(t: PracticeTransaction, but: string): Promise<readonly Pattern[]> {
-	const { rows } = await sql<{ client_id: string; name: string; exercises: number }>`
-		select c.id as client_id, p.name, count(*)::int as exercises
+/** So many are listed; who is not among them is found by more of the name. */
+export const LISTED = 20;
+
+/** Those whose name holds a text, by name, all but one client; and how many there are. */
+export async function patterns(
+	t: PracticeTransaction,
+	but: string,
+	name: string,
+	most = LISTED
+): Promise<{ readonly listed: readonly Pattern[]; readonly found: number }> {
+	const { rows } = await sql<{ client_id: string; name: string; exercises: number; found: number }>`
+		select c.id as client_id, p.name, count(*)::int as exercises, (count(*) over ())::int as found
 		from client c join person p on p.practice_id = c.practice_id and p.client_id = c.id
 		join prescription x on x.practice_id = c.practice_id and x.client_id = c.id and x.state = 'active' and ${isHead('prescription', 'x')}
-		where c.status = 'active' and c.id <> ${but}
-		group by c.id, p.name order by p.name, c.id limit 200`.execute(t.trx);
-	return rows.map((r) => ({ clientId: r.client_id, name: r.name, exercises: r.exercises }));
+		where c.status = 'active' and c.id <> ${but} and p.name ilike ${partOf(name)}
+		group by c.id, p.name order by p.name, c.id limit ${most}`.execute(t.trx);
+	return {
+		listed: rows.map((r) => ({ clientId: r.client_id, name: r.name, exercises: r.exercises })),
+		found: rows[0]?.found ?? 0
+	};
 }

@@ -102,6 +102,17 @@ function laddersMade(r: ClientRecord, today: Day): LaddersView {
 	};
 }
 
+/** What each step waits for first, in words: all that a row of a ladder says of its gates. */
+export const firstUnmet = (
+	gates: LaddersView['gates']
+): Readonly<Record<string, Pick<GateView, 'asks' | 'text'>>> =>
+	Object.fromEntries(
+		Object.entries(gates).flatMap(([step, of]) => {
+			const first = of.find((g) => !g.met);
+			return first === undefined ? [] : [[step, { asks: first.asks, text: first.text }] as const];
+		})
+	);
+
 /** One a family: of the sorest region, the farthest on the ladder. */
 function farthestByFamily(r: ClientRecord, inPlan: readonly NowView[]): LaddersView['now'] {
 	const regions = regionsOf(r);

@@ -2,12 +2,10 @@
 import { ok } from '#lib/core/base/result.ts';
 import { effectiveChain } from '../record/effective-chain.ts';
 import type { Context, Outcome } from './actor.ts';
-import { patterns, type Pattern } from '../repo/plan-repo.ts';
-import { showClient, type PracticeTransaction } from './show-client.ts';
+import { showClient } from './show-client.ts';
 
 /** Whose plan may be a pattern for a client's. */
-export const patternsFor = (t: PracticeTransaction, clientId: string): Promise<readonly Pattern[]> =>
-	patterns(t, clientId);
+export { LISTED, patterns as patternsFor } from '../repo/plan-repo.ts';
 
 export interface PlanPattern {
 	readonly clientId: string;

@@ -6,17 +6,21 @@ import { clearedForm, positionsForm } from '#lib/contract/ladders-form.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { orError, refusal, refuseAll, refuseShape } from '#lib/server/http/respond.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
-import { laddersView } from '#lib/server/usecase/ladders-view.ts';
+import { firstUnmet, laddersView } from '#lib/server/usecase/ladders-view.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, params, url }) =>
 	clientPage(locals, params.id, 'ladders', async (r, t, ctx) => {
 		const from = url.searchParams.get('from') ?? '';
+		const find = url.searchParams.get('find');
+		const { gates, ...view } = laddersView(r, ctx.today);
 		return {
-			...laddersView(r, ctx.today),
+			...view,
+			waits: firstUnmet(gates),
 			positions: r.head.setting.positions,
 			clearances: r.head.setting.clearances,
-			patterns: await patternsFor(t, params.id),
+			// Asked for by name: a practice has more clients than a list.
+			patterns: find === null ? null : { find, ...(await patternsFor(t, params.id, find)) },
 			pattern: from === '' || from === params.id ? null : orError(await planOf(ctx, from)),
 			rowIds: formIds(ctx, 2 * MOST_ROWS),
 			ids: formIds(ctx, 3)

@@ -10,6 +10,7 @@
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import CanDo from '#lib/ui/ladders/CanDo.svelte';
 	import FamilyRow from '#lib/ui/ladders/FamilyRow.svelte';
+	import PatternSearch from '#lib/ui/ladders/PatternSearch.svelte';
 	import PlanList from '#lib/ui/ladders/PlanList.svelte';
 	import { rowsByPattern, rowsByPurpose } from '#lib/ui/ladders/plan-rows.ts';
 	import { equippedWith } from '#lib/core/fit/equipped.ts';
@@ -27,7 +28,7 @@
 	let lost = $state('');
 	const ctx = $derived<FitContext>(equippedWith(data.ctx, data.kit[place]));
 
-	const gateOf = (id: string) => data.gates[id]?.find((g) => !g.met);
+	const gateOf = (id: string) => data.waits[id];
 	const rows = $derived(
 		Object.values(familiesFor(data.own, ctx.leftOut)).map((f) =>
 			familyRow(f, ctx, data.now[f.id]?.step, gateOf)
@@ -61,8 +62,6 @@
 					new Map(data.pattern.work.map((w) => [w.step, w.title]))
 				)
 	);
-	const startFrom = (clientId: string): Promise<void> =>
-		goto(clientId === '' ? '?' : `?from=${clientId}`, { noScroll: true, keepFocus: true });
 	const AVOID: readonly (readonly [Tag, string])[] = [
 		['spine-load', 'load on the spine'],
 		['impact', 'impact'],
@@ -144,18 +143,7 @@
 					bind:among={without}
 				/>{/each}
 		</fieldset>
-		{#if data.patterns.length > 0}<div class="mt-1">
-				<Choice
-					name="from"
-					label="As a start, the plan of"
-					value={data.pattern?.clientId ?? ''}
-					onchange={(e: Event) => void startFrom((e.currentTarget as HTMLSelectElement).value)}
-					items={[
-						{ value: '', name: 'nobody: by purpose' },
-						...data.patterns.map((p) => ({ value: p.clientId, name: `${p.name}, ${p.exercises}` }))
-					]}
-				/>
-			</div>{/if}
+		<PatternSearch patterns={data.patterns} from={data.pattern?.name} />
 		<PlanList
 			clientId={data.head.id}
 			rows={planRows}

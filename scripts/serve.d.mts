@@ -1,0 +1,2 @@
+export function processesHere(said?: string): number;
+export function serverCommand(many: number): string[];
