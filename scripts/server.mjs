@@ -28,7 +28,8 @@ function begin(first) {
 	const worker = cluster.fork({ BOLSTER_REMINDERS: first ? '1' : '0' });
 	const began = Date.now();
 	worker.on('exit', (ended) => {
-		if (!stopping && Date.now() - began < NEVER_SERVED_MS) {
+		// Killed from outside has no code.
+		if (!stopping && ended !== null && Date.now() - began < NEVER_SERVED_MS) {
 			code = ended || 1;
 			stop('SIGTERM');
 		}

@@ -19,6 +19,7 @@ import { database, refusePowerfulRole } from '#lib/server/db/connect.ts';
 import { inPracticeOf } from '#lib/server/db/in-practice.ts';
 import { demoDay } from '#lib/server/http/demo-day.ts';
 import { log } from '#lib/server/http/log.ts';
+import { notNow, orNotNow, SILENT } from '#lib/server/http/not-now.ts';
 import { startReminders, type Reminders } from '#lib/server/jobs/reminders.ts';
 import { isMine, mineAt } from '#lib/server/http/mine.ts';
 import type { Actor, Context } from '#lib/server/usecase/actor.ts';
@@ -125,7 +126,7 @@ function contextOf(m: Membership, session: string): Context {
 	};
 	return {
 		actor,
-		inPractice: inPracticeOf(database().db, m.practiceId, m.memberId, { session }),
+		inPractice: orNotNow(inPracticeOf(database().db, m.practiceId, m.memberId, { session })),
 		today: dayIn(m.tz),
 		dayIn,
 		now,
@@ -133,8 +134,6 @@ function contextOf(m: Membership, session: string): Context {
 		units: m.units
 	};
 }
-
-const SILENT_DATABASE = 'The database is not answering just now. Nothing was lost; try again in a moment.';
 
 /** Who is signed in, in which of their practices; a database that does not answer is named, not taken for nobody. */
 async function whoIs(event: RequestEvent, headers: Headers): Promise<readonly string[]> {
@@ -152,7 +151,8 @@ async function whoIs(event: RequestEvent, headers: Headers): Promise<readonly st
 		event.locals.house = { emergency, emergencyWords, weekStart, dateOrder };
 		return cookies;
 	} catch (e) {
-		if (!(await isReady())) error(503, SILENT_DATABASE);
+		const why = notNow(e) ?? ((await isReady()) ? undefined : SILENT);
+		if (why !== undefined) error(503, why);
 		throw e;
 	}
 }
@@ -166,7 +166,8 @@ async function whoseIs(event: RequestEvent): Promise<void> {
 		event.locals.context = mine.context;
 		event.locals.house = mine.house;
 	} catch (e) {
-		if (!(await isReady())) error(503, SILENT_DATABASE);
+		const why = notNow(e) ?? ((await isReady()) ? undefined : SILENT);
+		if (why !== undefined) error(503, why);
 		throw e;
 	}
 }
@@ -215,7 +216,7 @@ async function refusedUnasked({ request, url }: RequestEvent): Promise<Response 
 async function known(event: RequestEvent): Promise<readonly string[]> {
 	const { pathname } = event.url;
 	if (pathname === '/healthz' || pathname === '/readyz') return [];
-	if (!roleChecked) error(503, SILENT_DATABASE);
+	if (!roleChecked) error(503, SILENT);
 	const headers = new Headers(event.request.headers);
 	headers.set(ADDRESS_HEADER, event.getClientAddress());
 	if (!isMine(pathname)) return whoIs(event, headers);
@@ -315,12 +316,11 @@ export const handleError: HandleServerError = ({ error, event, status, message }
 	if (status === 404) return { message: 'There is no such page.', id };
 	if (status === 413) return { message: TOO_MUCH, id };
 	if (status < 500) return { message, id };
-	const e = error as { name?: string; message?: string; code?: string; stack?: string };
+	const e = error as { name?: string; code?: string; stack?: string };
 	// Names and codes only: a database message can quote a value.
 	log.error({ id, route: event.route.id, error: e.name, code: e.code, at: e.stack?.split('\n').slice(1, 6) });
-	const database = e.code !== undefined && /^(ECONN|57P|08|53)/.test(e.code);
 	return {
-		message: database ? SILENT_DATABASE : 'Something went wrong here. Nothing was half-saved; try again.',
+		message: notNow(error) ?? 'Something went wrong here. Nothing was half-saved; try again.',
 		id
 	};
 };

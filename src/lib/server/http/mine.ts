@@ -9,6 +9,7 @@ import { noteSignIn, slowed, triesOf } from '../auth/tries.ts';
 import { clientAt, openDevice } from '../usecase/client-link.ts';
 import { clientContext, type ClientHere } from '../usecase/client-context.ts';
 import { newId } from '../usecase/new-id.ts';
+import { orNotNow } from './not-now.ts';
 import { freshToken, hashOf } from './token.ts';
 
 export const MINE = '/mine';
@@ -28,7 +29,9 @@ export async function mineAt(
 ): Promise<ClientHere | undefined> {
 	const token = cookies.get(COOKIE);
 	const at = token === undefined ? undefined : await clientAt(hashOf(token));
-	return at === undefined ? undefined : clientContext(at, now, dayIn);
+	if (at === undefined) return undefined;
+	const { context, house } = clientContext(at, now, dayIn);
+	return { context: { ...context, inPractice: orNotNow(context.inPractice) }, house };
 }
 
 export async function openMine(event: RequestEvent, token: string): Promise<'open' | 'none' | 'too-many'> {
