@@ -11,7 +11,7 @@ export interface Pattern {
 }
 
 /** So many are listed; who is not among them is found by more of the name. */
-export const LISTED = 20;
+export const LISTED = 8;
 
 /** Those whose name holds a text, by name, all but one client; and how many there are. */
 export async function patterns(
