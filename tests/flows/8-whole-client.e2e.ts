@@ -162,15 +162,15 @@ test('another’s plan is a start: found by a part of the name, put on the plan 
 }) => {
 	await signIn(page);
 	await visit(page, `/clients/${id}/ladders`);
-	await expect(page.getByRole('list', { name: 'Whose plan' })).toHaveCount(0);
-	const search = page.getByLabel('As a start, the plan of');
+	await expect(page.getByRole('list', { name: 'As a start, the plan of: found' })).toHaveCount(0);
+	const search = page.getByRole('searchbox', { name: 'As a start, the plan of' });
 	await search.fill('no such name');
 	await page.getByRole('button', { name: 'Find', exact: true }).click();
 	await expect(page.getByText('Nobody else of that name has work in use.')).toBeVisible();
 	await search.fill('fergal');
 	await search.press('Enter');
 	await page
-		.getByRole('list', { name: 'Whose plan' })
+		.getByRole('list', { name: 'As a start, the plan of: found' })
 		.getByRole('link', { name: /Fergal/ })
 		.click();
 	await expect(page.getByText(/^The ladders of Fergal .*, fitted anew to this client\.$/)).toBeVisible();

@@ -1,6 +1,7 @@
 /** The floor: several clients who train at once, on one screen. What it shows of each, and what its address asks. */
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import { uuidv7 } from '#lib/core/base/uuid.ts';
+import type { Found } from './found.ts';
 import type { MineWork } from './mine.ts';
 
 /** More than this nobody watches at once. @source common-practice */
@@ -21,8 +22,8 @@ export interface FloorClient {
 
 export interface FloorView {
 	readonly clients: readonly FloorClient[];
-	/** Who can come onto it, by name. */
-	readonly others: readonly { readonly clientId: string; readonly name: string }[];
+	/** Who can come onto it, of those whose name was asked; null where none was. */
+	readonly others: Found | null;
 	/** Nobody was named: those who arrived today. */
 	readonly ofToday: boolean;
 }

@@ -5,4 +5,4 @@ import { showFloor } from '#lib/server/usecase/show-floor.ts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) =>
-	orError(await showFloor(contextIn(locals), floorAsked(url.searchParams)));
+	orError(await showFloor(contextIn(locals), floorAsked(url.searchParams), url.searchParams.get('find')));

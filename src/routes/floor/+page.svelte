@@ -2,10 +2,10 @@
 	/** Several clients at once: a line each with their rest, and whoever is chosen beside it with all of what is at hand. Kept on the device after every tap. */
 	import { onMount } from 'svelte';
 	import { SvelteSet } from 'svelte/reactivity';
-	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { floorAddress, MOST_ON_FLOOR, type FloorClient } from '#lib/contract/floor.ts';
 	import { beginOn, begun, goesOn, oneSet, stateOf, type OnFloor } from '#lib/ui/floor/floor.ts';
+	import FindClient from '#lib/ui/FindClient.svelte';
 	import FloorRow from '#lib/ui/floor/FloorRow.svelte';
 	import { sayKept } from '#lib/ui/away/context.ts';
 	import { handIn, type HandedIn } from '#lib/ui/away/hand-in.ts';
@@ -120,6 +120,18 @@
 	});
 </script>
 
+{#snippet bringIn()}
+	{#if data.clients.length < MOST_ON_FLOOR}<FindClient
+			touch
+			class="mt-4"
+			label="Bring in"
+			found={data.others}
+			to={(id) => floorAddress([...ids, id])}
+			nobody="Nobody else of that name comes here."
+			keep={data.ofToday ? {} : { with: ids.join(',') }}
+		/>{/if}
+{/snippet}
+
 <svelte:head><title>Floor · Bolster</title></svelte:head>
 <svelte:window onkeydown={keys} />
 <KeyHelp
@@ -139,16 +151,6 @@
 					? 'Who was asked at the door today.'
 					: `${data.clients.length} at once`}
 		</p>
-		{#if data.clients.length < MOST_ON_FLOOR}<label class="ml-auto flex items-center gap-2 text-sm"
-				>Bring in<select
-					class="min-h-9 max-w-52 rounded-md border border-edge bg-sheet px-2"
-					value=""
-					onchange={(e) => void goto(floorAddress([...ids, e.currentTarget.value]), { keepFocus: true })}
-					><option value="">…</option>{#each data.others as o (o.clientId)}<option value={o.clientId}
-							>{o.name}</option
-						>{/each}</select
-				></label
-			>{/if}
 		<Tick class="text-sm" label="sound" bind:checked={sound} />
 		<div class="flex flex-wrap items-center gap-x-3 text-sm"><KeepHere /></div>
 	</div>
@@ -160,22 +162,26 @@
 			Bring in whoever trains now, or ask somebody at the door on their <em>Arrive</em> page: they stand here by
 			themselves then.
 		</p>
+		{@render bringIn()}
 	{:else}
 		<div class="grid grid-cols-[minmax(24rem,1fr)_minmax(22rem,26rem)] gap-8 max-lg:grid-cols-1">
-			<ol aria-label="On the floor" class="self-start lg:sticky lg:top-2">
-				{#each data.clients as c, i (c.clientId)}{@const here = floor[c.clientId]}
-					{#if here}<FloorRow
-							client={c}
-							on={here}
-							{now}
-							key={i + 1}
-							chosen={c.clientId === one?.clientId}
-							choose={() => (chosen = c.clientId)}
-							setDone={() => setDone(c)}
-							goOn={() => put(c, { restUntil: null })}
-							without={without(c.clientId)}
-						/>{/if}{/each}
-			</ol>
+			<div class="self-start lg:sticky lg:top-2">
+				<ol aria-label="On the floor">
+					{#each data.clients as c, i (c.clientId)}{@const here = floor[c.clientId]}
+						{#if here}<FloorRow
+								client={c}
+								on={here}
+								{now}
+								key={i + 1}
+								chosen={c.clientId === one?.clientId}
+								choose={() => (chosen = c.clientId)}
+								setDone={() => setDone(c)}
+								goOn={() => put(c, { restUntil: null })}
+								without={without(c.clientId)}
+							/>{/if}{/each}
+				</ol>
+				{@render bringIn()}
+			</div>
 			{#if one !== undefined && on !== undefined}
 				<section aria-label={one.name} class="min-w-0" data-testid="floor-panel">
 					<div class="flex items-baseline gap-3">

@@ -1,6 +1,7 @@
 /** All clients of a practice by name, those who come and those who were put away; and the rows that say so. */
 import { sql } from 'kysely';
 import type { ClientRow, ClientsAsked } from '#lib/contract/episode-form.ts';
+import { type Found, LISTED } from '#lib/contract/found.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { isHead } from '../db/heads.ts';
 import { partOf } from '../db/part-of.ts';
@@ -76,18 +77,23 @@ export const setStatus = (t: PracticeTransaction, clientId: string, status: 'act
 		.where('id', '=', clientId)
 		.execute();
 
-/** Clients who come, by name: so many of them as a list takes. */
-export async function namesOfClients(
-	t: PracticeTransaction
-): Promise<readonly { readonly clientId: string; readonly name: string }[]> {
-	const { rows } = await sql<{ clientId: string; name: string }>`
-		select c.id as "clientId", p.name from client c join person p on p.practice_id = c.practice_id and p.client_id = c.id
-		where c.practice_id = ${t.practiceId} and c.status = 'active' order by p.name, c.id limit ${NAMES}`.execute(
-		t.trx
-	);
-	return rows;
+/** Clients who come and whose name holds a text, by name, but for some. */
+export async function clientsNamed(
+	t: PracticeTransaction,
+	name: string,
+	but: readonly string[],
+	most = LISTED
+): Promise<Found> {
+	const { rows } = await sql<{ clientId: string; name: string; found: number }>`
+		select c.id as "clientId", p.name, (count(*) over ())::int as found from client c join person p on p.practice_id = c.practice_id and p.client_id = c.id
+		where c.practice_id = ${t.practiceId} and c.status = 'active' and p.name ilike ${partOf(name)} and c.id <> all(${but}::uuid[])
+		order by p.name, c.id limit ${most}`.execute(t.trx);
+	return {
+		find: name,
+		listed: rows.map(({ clientId, name: found }) => ({ clientId, name: found })),
+		found: rows[0]?.found ?? 0
+	};
 }
-const NAMES = 500;
 
 /** Who filled in an arrival card on a day, in the order they came. */
 export async function arrivedOn(t: PracticeTransaction, day: string): Promise<readonly string[]> {

@@ -5,7 +5,7 @@ import type { Context, Outcome } from './actor.ts';
 import { showClient } from './show-client.ts';
 
 /** Whose plan may be a pattern for a client's. */
-export { LISTED, patterns as patternsFor } from '../repo/plan-repo.ts';
+export { patterns as patternsFor } from '../repo/plan-repo.ts';
 
 export interface PlanPattern {
 	readonly clientId: string;

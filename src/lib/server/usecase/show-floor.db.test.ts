@@ -35,8 +35,23 @@ describe('the floor', () => {
 		expect(Object.values(clients[1]!.before)).toContain('2');
 		expect(clients[0]!.arrived).toBe('go');
 		expect(clients[0]!.work.some((w) => w.exerciseId !== null)).toBe(true);
-		expect(others.map((o) => o.clientId)).not.toContain(wren);
-		expect(others.length).toBeGreaterThan(3);
+		expect(others).toBeNull();
+	});
+	it('finds who else may come by a part of the name as it is typed, and nobody who stands on it', async () => {
+		const [wren, bertil] = [(await client(physio, 'Wren')).head, (await client(physio, 'Bertil')).head];
+		const asked = async (find: string) => value(await showFloor(physio, [wren.id], find)).others!;
+		expect(await asked('WREN')).toEqual({ find: 'WREN', listed: [], found: 0 });
+		expect((await asked(bertil.name.slice(1, 5))).listed).toContainEqual({
+			...{ clientId: bertil.id, name: bertil.name }
+		});
+		for (const wild of ['%', '_']) expect((await asked(wild)).found).toBe(0);
+		const all = await asked('');
+		expect(all.listed).toHaveLength(Math.min(8, all.found));
+		expect(all.listed.map((c) => c.name)).toEqual(all.listed.map((c) => c.name).toSorted());
+		expect(all.found).toBeGreaterThan(5);
+		await d.owner.query(`update client set status = 'archived' where id = $1`, [bertil.id]);
+		expect((await asked(bertil.name)).found).toBe(0);
+		await d.owner.query(`update client set status = 'active' where id = $1`, [bertil.id]);
 	});
 	it('shows whom it is asked for, in that order; a stranger is left out', async () => {
 		const [a, b] = [(await client(physio, 'Wren')).head.id, (await client(physio, 'Bertil')).head.id];

@@ -4,7 +4,7 @@ import { MOST_ON_FLOOR, type FloorClient, type FloorView } from '#lib/contract/f
 import { append } from '../db/append.ts';
 import { cardOn } from '../record/facts-of.ts';
 import { loadRecords, type ClientRecord } from '../record/load.ts';
-import { arrivedOn, namesOfClients } from '../repo/client-list-repo.ts';
+import { arrivedOn, clientsNamed } from '../repo/client-list-repo.ts';
 import { mineView } from '../view/mine-view.ts';
 import { allow, inZone, type Context, type Outcome } from './actor.ts';
 import { newId } from './new-id.ts';
@@ -24,8 +24,15 @@ function onFloor(ctx: Context, r: ClientRecord): FloorClient {
 	};
 }
 
-/** @param ids whom to show; null shows who arrived today */
-export async function showFloor(ctx: Context, ids: readonly string[] | null): Promise<Outcome<FloorView>> {
+/**
+ * @param ids whom to show; null shows who arrived today
+ * @param find a part of the name of who may come onto it besides; null asks for nobody
+ */
+export async function showFloor(
+	ctx: Context,
+	ids: readonly string[] | null,
+	find: string | null = null
+): Promise<Outcome<FloorView>> {
 	const may = allow(ctx.actor, 'log visit');
 	if (!may.ok) return may;
 	return ctx.inPractice(async (t) => {
@@ -34,13 +41,12 @@ export async function showFloor(ctx: Context, ids: readonly string[] | null): Pr
 		const known = new Map(records.map((r) => [r.head.id, r]));
 		for (const r of records)
 			await append(t, 'access_log', { id: newId(ctx.now), client_id: r.head.id, what: 'the floor' });
-		const names = await namesOfClients(t);
 		return ok({
 			clients: chosen.flatMap((id) => {
 				const r = known.get(id);
 				return r === undefined ? [] : [onFloor(ctx, r)];
 			}),
-			others: names.filter((c) => !known.has(c.clientId)),
+			others: find === null ? null : await clientsNamed(t, find, [...known.keys()]),
 			ofToday: ids === null
 		});
 	});

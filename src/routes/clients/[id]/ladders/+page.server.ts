@@ -20,7 +20,7 @@ export const load: PageServerLoad = ({ locals, params, url }) =>
 			positions: r.head.setting.positions,
 			clearances: r.head.setting.clearances,
 			// Asked for by name: a practice has more clients than a list.
-			patterns: find === null ? null : { find, ...(await patternsFor(t, params.id, find)) },
+			patterns: find === null ? null : await patternsFor(t, params.id, find),
 			pattern: from === '' || from === params.id ? null : orError(await planOf(ctx, from)),
 			rowIds: formIds(ctx, 2 * MOST_ROWS),
 			ids: formIds(ctx, 3)

@@ -7,10 +7,10 @@
 	import { asPattern } from '#lib/core/fit/as-pattern.ts';
 	import { planFor } from '#lib/core/fit/substitutes.ts';
 	import Choice from '#lib/ui/Choice.svelte';
+	import FindClient from '#lib/ui/FindClient.svelte';
 	import KeyHelp from '#lib/ui/KeyHelp.svelte';
 	import CanDo from '#lib/ui/ladders/CanDo.svelte';
 	import FamilyRow from '#lib/ui/ladders/FamilyRow.svelte';
-	import PatternSearch from '#lib/ui/ladders/PatternSearch.svelte';
 	import PlanList from '#lib/ui/ladders/PlanList.svelte';
 	import { rowsByPattern, rowsByPurpose } from '#lib/ui/ladders/plan-rows.ts';
 	import { equippedWith } from '#lib/core/fit/equipped.ts';
@@ -62,6 +62,10 @@
 					new Map(data.pattern.work.map((w) => [w.step, w.title]))
 				)
 	);
+	const exercisesOf = (clientId: string): string => {
+		const n = data.patterns?.listed.find((p) => p.clientId === clientId)?.exercises ?? 0;
+		return `, ${n === 1 ? '1 exercise' : `${n} exercises`}`;
+	};
 	const AVOID: readonly (readonly [Tag, string])[] = [
 		['spine-load', 'load on the spine'],
 		['impact', 'impact'],
@@ -143,7 +147,15 @@
 					bind:among={without}
 				/>{/each}
 		</fieldset>
-		<PatternSearch patterns={data.patterns} from={data.pattern?.name} />
+		<FindClient
+			class="mt-1"
+			label="As a start, the plan of"
+			found={data.patterns}
+			to={(clientId) => `?from=${clientId}`}
+			beside={({ clientId }) => exercisesOf(clientId)}
+			nobody="Nobody else of that name has work in use."
+		/>
+		{#if data.pattern !== null}<a href="?" data-sveltekit-noscroll class="text-sm">by purpose again</a>{/if}
 		<PlanList
 			clientId={data.head.id}
 			rows={planRows}
