@@ -44,8 +44,10 @@
 		<ul class="mt-1 {touch ? 'flex flex-wrap items-center gap-x-5' : 'text-sm'}" aria-label="{label}: found">
 			{#each found.listed as c (c.clientId)}
 				<li>
-					<a href={to(c.clientId)} data-sveltekit-noscroll class="inline-flex min-h-6 items-center"
-						>{c.name}</a
+					<a
+						href={to(c.clientId)}
+						data-sveltekit-noscroll
+						class="inline-flex items-center {touch ? 'min-h-11' : 'min-h-6'}">{c.name}</a
 					>{beside?.(c) ?? ''}
 				</li>
 			{:else}
