@@ -14,7 +14,7 @@ import type { ClientRecord } from '../record/load.ts';
 import type { Context } from './actor.ts';
 import { changeSetting } from './change-setting.ts';
 import { envelopeView } from './envelope-view.ts';
-import { laddersView } from './ladders-view.ts';
+import { firstUnmet, laddersView } from './ladders-view.ts';
 import { logVisit } from './log-visit.ts';
 import { judgedBy } from './judge-anew.ts';
 import { ownFamilies, saveFamilies } from './own-families.ts';
@@ -213,6 +213,19 @@ describe('positions, clearances, equipment', () => {
 		);
 		expect([steps, open]).toEqual([counted.length, counted.filter(isOpen).length]);
 		expect([open < allowed, allowed <= steps, open > 0]).toEqual([true, true, true]);
+	});
+	it('a row of the ladders says the first gate that is not met, and nothing of a step whose gates are', async () => {
+		const { gates } = laddersView(await client(physio, 'Wren'), TODAY);
+		const waits = firstUnmet(gates);
+		for (const [step, of] of Object.entries(gates)) {
+			const [first] = of.filter((g) => !g.met);
+			expect(waits[step], step).toEqual(first && { asks: first.asks, text: first.text });
+		}
+		expect(Object.keys(waits).length).toBeGreaterThan(50);
+		expect(Object.keys(waits).length).toBeLessThan(Object.keys(gates).length);
+		// A step of several gates, the first of them met: it waits for the other.
+		const two = { step: [{ met: true }, { met: false, asks: 'b', text: 'b so far' }] };
+		expect(firstUnmet(two as never)).toEqual({ step: { asks: 'b', text: 'b so far' } });
 	});
 	it('the balance that was tested counts for its gate, side by side', async () => {
 		const r = await client(physio, 'Wren');
