@@ -24,6 +24,10 @@ it('is found by a part of a name, whatever its case, with how many exercises are
 		exercises: value(await planOf(physio, wren.id)).work.length
 	});
 	expect((await named(wren.id, wren.name)).listed).toEqual([]);
+	await d.owner.query(`update client set status = 'archived' where id = $1`, [wren.id]);
+	expect((await named(lotte.id, wren.name)).found).toBe(0);
+	await d.owner.query(`update client set status = 'active' where id = $1`, [wren.id]);
+	expect((await named(lotte.id, wren.name)).found).toBe(1);
 	expect((await named(lotte.id, '%')).found).toBe(0);
 	expect((await named(lotte.id, '_')).found).toBe(0);
 });
