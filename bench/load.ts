@@ -4,7 +4,6 @@
  */
 import { spawn } from 'node:child_process';
 import { readFileSync, rmSync } from 'node:fs';
-import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import pg from 'pg';
@@ -13,7 +12,7 @@ import { separateSignIn } from '#lib/server/db/sign-in-role.ts';
 import { loadDemo } from '../demo/load.ts';
 import { aSession } from './a-session.ts';
 import { CLIENTS as DEMO } from '../demo/people.ts';
-import { startCluster } from '../scripts/cluster.mjs';
+import { freePort, startCluster } from '../scripts/cluster.mjs';
 import { processesHere, serverCommand } from '../scripts/serve.mjs';
 import { STAFF } from '../scripts/sign-ins.mjs';
 
@@ -62,35 +61,22 @@ async function multiply(url: string, times: number): Promise<void> {
 	await c.end();
 }
 
-async function freePort(): Promise<number> {
-	return new Promise((done) => {
-		const s = createServer();
-		s.listen(0, '127.0.0.1', () => {
-			const { port } = s.address() as { port: number };
-			s.close(() => done(port));
-		});
-	});
-}
-
 /** Milliseconds of a processor that a process and those it started have used; the system counts in hundredths of a second. */
 function cpuMsOf(pid: number | undefined): number {
-	const stat = (of: string | number): string[] => {
+	const ofIt = (file: string): string => {
 		try {
-			return (/\) (.*)/.exec(readFileSync(`/proc/${of}/stat`, 'utf8'))?.[1] ?? '').split(' ');
+			return readFileSync(`/proc/${pid}/${file}`, 'utf8');
 		} catch {
-			return [];
+			return '';
 		}
 	};
-	const own = stat(pid ?? 0);
-	const children = (): string[] => {
-		try {
-			return readFileSync(`/proc/${pid}/task/${pid}/children`, 'utf8').split(' ').filter(Boolean);
-		} catch {
-			return [];
-		}
-	};
-	const [user = 0, system = 0] = [own[11], own[12]].map(Number);
-	return 10 * (user + system) + children().reduce((sum, child) => sum + cpuMsOf(Number(child)), 0);
+	// After the name, which may hold anything: user and system time are the twelfth and thirteenth (proc(5)).
+	const [user = 0, system = 0] = (/\) (.*)/.exec(ofIt('stat'))?.[1] ?? '')
+		.split(' ')
+		.slice(11, 13)
+		.map(Number);
+	const children = ofIt(`task/${pid}/children`).split(' ').filter(Boolean).map(Number);
+	return 10 * (user + system) + children.reduce((sum, child) => sum + cpuMsOf(child), 0);
 }
 
 const name = 'load';

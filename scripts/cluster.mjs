@@ -153,6 +153,7 @@ export async function startCluster(home, { fast = false } = {}) {
 	if (!running) {
 		state.port = await usablePort(state.port);
 		writeSecret(stateFile, state);
+		// Four processes of the server take sixteen each at most; scripts, backups and the threads aside have the rest.
 		const options = `-c listen_addresses=127.0.0.1 -c port=${state.port} -c unix_socket_directories=${sockets} -c max_connections=100${fast ? ' -c fsync=off -c synchronous_commit=off -c full_page_writes=off' : ''}`;
 		const started = asServer(
 			join(bin, 'pg_ctl'),

@@ -1,2 +1,2 @@
-export function processesHere(said?: string): number;
+export function processesHere(said?: string, processors?: number): number;
 export function serverCommand(many: number): string[];

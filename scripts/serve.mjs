@@ -40,9 +40,9 @@ export function isFree(port, host = '127.0.0.1') {
 const MOST_PROCESSES = 4;
 
 /** A process for each processor there is, or as many as BOLSTER_PROCESSES says. */
-export function processesHere(said = process.env.BOLSTER_PROCESSES) {
+export function processesHere(said = process.env.BOLSTER_PROCESSES, processors = availableParallelism()) {
 	const n = Number(said);
-	return Number.isInteger(n) && n >= 1 ? n : Math.min(MOST_PROCESSES, availableParallelism());
+	return Number.isInteger(n) && n >= 1 ? n : Math.min(MOST_PROCESSES, processors);
 }
 
 /** What node is given to serve in so many processes; one needs nobody above it. */

@@ -20,7 +20,7 @@ import { inPracticeOf } from '#lib/server/db/in-practice.ts';
 import { demoDay } from '#lib/server/http/demo-day.ts';
 import { log } from '#lib/server/http/log.ts';
 import { notNow, orNotNow, SILENT } from '#lib/server/http/not-now.ts';
-import { startReminders, type Reminders } from '#lib/server/jobs/reminders.ts';
+import { remindsHere, startReminders, type Reminders } from '#lib/server/jobs/reminders.ts';
 import { isMine, mineAt } from '#lib/server/http/mine.ts';
 import type { Actor, Context } from '#lib/server/usecase/actor.ts';
 import { hasRoom, isReady } from '#lib/server/usecase/is-ready.ts';
@@ -53,7 +53,7 @@ let reminders: Promise<Reminders> | undefined;
 
 /** Reminders leave by themselves, of several processes from the first; what goes wrong is logged and tried at the next turn. */
 async function nudge(): Promise<void> {
-	if (!roleChecked || process.env.BOLSTER_REMINDERS === '0') return;
+	if (!roleChecked || !remindsHere()) return;
 	try {
 		reminders ??= startReminders({
 			url: process.env.DATABASE_URL ?? '',
@@ -135,6 +135,13 @@ function contextOf(m: Membership, session: string): Context {
 	};
 }
 
+/** A database that cannot answer is told from a fault of ours, if need be by asking it. */
+async function sayWhy(e: unknown): Promise<never> {
+	const why = notNow(e) ?? ((await isReady()) ? undefined : SILENT);
+	if (why !== undefined) error(503, why);
+	throw e;
+}
+
 /** Who is signed in, in which of their practices; a database that does not answer is named, not taken for nobody. */
 async function whoIs(event: RequestEvent, headers: Headers): Promise<readonly string[]> {
 	try {
@@ -151,9 +158,7 @@ async function whoIs(event: RequestEvent, headers: Headers): Promise<readonly st
 		event.locals.house = { emergency, emergencyWords, weekStart, dateOrder };
 		return cookies;
 	} catch (e) {
-		const why = notNow(e) ?? ((await isReady()) ? undefined : SILENT);
-		if (why !== undefined) error(503, why);
-		throw e;
+		return sayWhy(e);
 	}
 }
 
@@ -166,9 +171,7 @@ async function whoseIs(event: RequestEvent): Promise<void> {
 		event.locals.context = mine.context;
 		event.locals.house = mine.house;
 	} catch (e) {
-		const why = notNow(e) ?? ((await isReady()) ? undefined : SILENT);
-		if (why !== undefined) error(503, why);
-		throw e;
+		return sayWhy(e);
 	}
 }
 

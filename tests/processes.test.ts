@@ -4,6 +4,7 @@ import { appendFileSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
+import { remindsHere } from '#lib/server/jobs/reminders.ts';
 import { processesHere, serverCommand } from '../scripts/serve.mjs';
 
 /** Stands where the built server stands: says who it is to whoever asks, and ends as that one does. */
@@ -88,10 +89,11 @@ it('ends them all, as it ended, where one cannot begin', async () => {
 it('takes a number of processes and nothing else', async () => {
 	expect(await start('none')).toBe(1);
 	expect(processesHere('3')).toBe(3);
-	for (const odd of ['0', '-2', '1.5', 'x', ''])
-		expect(processesHere(odd)).toBe(processesHere('of this machine'));
-	expect(processesHere('')).toBeGreaterThanOrEqual(1);
-	expect(processesHere('')).toBeLessThanOrEqual(4);
+	expect(processesHere('9', 2)).toBe(9);
+	for (const odd of ['0', '-2', '1.5', 'x', '']) expect(processesHere(odd, 3)).toBe(3);
+	// One for each processor, four at most.
+	expect([1, 2, 4, 5, 64].map((n) => processesHere('', n))).toEqual([1, 2, 4, 4, 4]);
+	expect([undefined, '1', '0'].map((said) => remindsHere(said))).toEqual([true, true, false]);
 	// One needs nobody above it.
 	expect(serverCommand(1)).toHaveLength(1);
 	expect(serverCommand(2)[0]).toMatch(/server\.mjs$/);

@@ -1,14 +1,14 @@
-<script lang="ts">
+<script lang="ts" generics="T extends NamedClient">
 	/** A client found by a part of the name, and led to where `to` says. What is asked stands in the address: it is asked without a script too, and Back goes back. */
 	import type { Found, NamedClient } from '#lib/contract/found.ts';
 
 	interface Props {
 		readonly label: string;
 		/** Null where nothing was asked. */
-		readonly found: Found | null;
+		readonly found: Found<T> | null;
 		readonly to: (clientId: string) => string;
 		/** What is said beside a name. */
-		readonly beside?: (client: NamedClient) => string;
+		readonly beside?: (client: T) => string;
 		readonly nobody: string;
 		/** What else of the address stays. */
 		readonly keep?: Readonly<Record<string, string>>;

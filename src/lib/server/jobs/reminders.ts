@@ -6,6 +6,9 @@ import { open } from '../db/connect.ts';
 import { post, type Letter } from '../mail/mail.ts';
 import { queueReminders, sendReminder, type Reminder } from '../usecase/nudge.ts';
 
+/** Of several processes the first alone is told to; one that is told nothing is alone. */
+export const remindsHere = (said = process.env.BOLSTER_REMINDERS): boolean => said !== '0';
+
 const QUEUE = 'reminder';
 const DAY_SEC = 86_400;
 

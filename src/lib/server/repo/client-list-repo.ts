@@ -84,13 +84,13 @@ export async function clientsNamed(
 	but: readonly string[],
 	most = LISTED
 ): Promise<Found> {
-	const { rows } = await sql<{ clientId: string; name: string; found: number }>`
-		select c.id as "clientId", p.name, (count(*) over ())::int as found from client c join person p on p.practice_id = c.practice_id and p.client_id = c.id
+	const { rows } = await sql<{ id: string; name: string; found: number }>`
+		select c.id, p.name, (count(*) over ())::int as found from client c join person p on p.practice_id = c.practice_id and p.client_id = c.id
 		where c.practice_id = ${t.practiceId} and c.status = 'active' and p.name ilike ${partOf(name)} and c.id <> all(${but}::uuid[])
 		order by p.name, c.id limit ${most}`.execute(t.trx);
 	return {
 		find: name,
-		listed: rows.map(({ clientId, name: found }) => ({ clientId, name: found })),
+		listed: rows.map((r) => ({ clientId: r.id, name: r.name })),
 		found: rows[0]?.found ?? 0
 	};
 }

@@ -31,10 +31,13 @@ export async function judgeOld(inPractice: InPractice, today: Day): Promise<numb
 	});
 }
 
-/** Clients of one transaction: few enough that none is held long. */
+/** Clients read and kept together. */
 const AT_ONCE = 20;
 
-/** Judges and keeps; `pause` is waited for between batches. */
+/**
+ * Judges and keeps; `pause` is waited for between batches. What takes time is done between the two transactions, while no row is held: whoever writes of a
+ * client meanwhile waits for nobody.
+ */
 export async function judgeAnew(
 	inPractice: InPractice,
 	clients: readonly Unjudged[],
@@ -43,11 +46,12 @@ export async function judgeAnew(
 ): Promise<void> {
 	for (let i = 0; i < clients.length; i += AT_ONCE) {
 		const some = new Map(clients.slice(i, i + AT_ONCE).map((c) => [c.clientId, c]));
+		const records = await inPractice((t) => loadRecords(t, [...some.keys()]));
+		const judged = records.map((r) => [r.head.id, judgedRow(r, today)] as const);
 		await inPractice(async (t) => {
-			const ids = [...some.keys()];
-			for (const r of await loadRecords(t, ids)) {
-				const of = some.get(r.head.id);
-				if (of !== undefined) await keepJudged(t, of, today, judgedBy(), judgedRow(r, today));
+			for (const [id, row] of judged) {
+				const of = some.get(id);
+				if (of !== undefined) await keepJudged(t, of, today, judgedBy(), row);
 			}
 		});
 		await pause();

@@ -195,6 +195,28 @@ describe('kept and rebuilt', () => {
 });
 
 describe('judged aside', () => {
+	it('whoever changes a record while it is judged waits for nobody, and wins', async () => {
+		const { id } = (await client(physio, 'Wren')).head;
+		await physio.inPractice((t) => unjudge(t, id));
+		const one = (await old()).filter((c) => c.clientId === id);
+		let changed = false;
+		// Before the first transaction of the judging ends, somebody else's change is written whole.
+		const meanwhile: Context['inPractice'] = (work) =>
+			physio.inPractice(async (t) => {
+				const done = await work(t);
+				if (!changed)
+					await physio.inPractice(async (other) => {
+						await sql`set local lock_timeout = '2s'`.execute(other.trx);
+						await unjudge(other, id);
+					});
+				changed = true;
+				return done;
+			});
+		await judgeAnew(meanwhile, one, TODAY);
+		expect((await old()).map((c) => c.clientId)).toContain(id);
+		await judgeAnew(physio.inPractice, await old(), TODAY);
+		expect(await old()).toEqual([]);
+	});
 	it('in the words in which the practice writes now, whoever asked for it when', async () => {
 		await d.owner.query(`update practice set units = 'imperial', date_order = 'month-day'`);
 		await physio.inPractice((t) => unjudge(t));

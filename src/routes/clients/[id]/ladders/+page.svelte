@@ -62,10 +62,8 @@
 					new Map(data.pattern.work.map((w) => [w.step, w.title]))
 				)
 	);
-	const exercisesOf = (clientId: string): string => {
-		const n = data.patterns?.listed.find((p) => p.clientId === clientId)?.exercises ?? 0;
-		return `, ${n === 1 ? '1 exercise' : `${n} exercises`}`;
-	};
+	const inUse = ({ exercises: n }: { readonly exercises: number }): string =>
+		`, ${n === 1 ? '1 exercise' : `${n} exercises`}`;
 	const AVOID: readonly (readonly [Tag, string])[] = [
 		['spine-load', 'load on the spine'],
 		['impact', 'impact'],
@@ -152,7 +150,7 @@
 			label="As a start, the plan of"
 			found={data.patterns}
 			to={(clientId) => `?from=${clientId}`}
-			beside={({ clientId }) => exercisesOf(clientId)}
+			beside={inUse}
 			nobody="Nobody else of that name has work in use."
 		/>
 		{#if data.pattern !== null}<a href="?" data-sveltekit-noscroll class="text-sm">by purpose again</a>{/if}
