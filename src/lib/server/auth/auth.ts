@@ -8,6 +8,7 @@ import { APIError } from 'better-auth/api';
 import { twoFactor } from 'better-auth/plugins';
 import pg from 'pg';
 import { survive } from '../db/connect.ts';
+import { prepareRepeated } from '../db/prepared.ts';
 import { sendLetter } from '../mail/mail.ts';
 
 /** Header with the caller's address, set by the hook and nobody else. */
@@ -60,6 +61,7 @@ export function makeAuth({ url, secret, origin, signUp = false, perMinute = 60 }
 		connectionTimeoutMillis: 5000
 	});
 	survive(pool);
+	prepareRepeated(pool);
 	const auth = betterAuth({
 		appName: 'Bolster',
 		baseURL: origin,
@@ -100,6 +102,8 @@ export function makeAuth({ url, secret, origin, signUp = false, perMinute = 60 }
 			}
 		},
 		advanced: {
+			// A session with its user is one question.
+			database: { joins: true },
 			ipAddress: { ipAddressHeaders: [ADDRESS_HEADER] },
 			useSecureCookies: origin.startsWith('https:'),
 			defaultCookieAttributes: { sameSite: 'lax', httpOnly: true }

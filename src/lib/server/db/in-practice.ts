@@ -1,13 +1,17 @@
 /**
  * The only way to the record: a transaction with the practice set for row security, and whose it is, which every row it writes carries. Repositories accept nothing else.
  */
-import { sql, type Kysely, type Transaction } from 'kysely';
+import { sql, type Kysely } from 'kysely';
+import pg from 'pg';
 import { shelfOf, type Shelf } from './shelf.ts';
 import type { Tables } from './tables.ts';
 
+/** What is asked inside a transaction; none begins in it. */
+export type Inside = Omit<Kysely<Tables>, 'transaction' | 'startTransaction' | 'connection' | 'destroy'>;
+
 /** A transaction in which the practice is set. */
 export interface PracticeTransaction {
-	readonly trx: Transaction<Tables>;
+	readonly trx: Inside;
 	readonly practiceId: string;
 	readonly memberId: string;
 	/** What was read before and can be asked for by its version; what a client's own page may read is kept apart. */
@@ -30,11 +34,34 @@ export function inPracticeOf(
 	{ client = '', session = '' }: ByWhom = {}
 ): InPractice {
 	const shelf = shelfOf(db, `${practiceId} ${client}`);
+	const begin = sql.raw(
+		begun({
+			'bolster.practice': practiceId,
+			'bolster.member': memberId,
+			'bolster.client': client,
+			'bolster.session': session
+		})
+	);
 	return (work) =>
-		db.transaction().execute(async (trx) => {
-			await sql`select set_config('bolster.practice', ${practiceId}, true), set_config('bolster.member', ${memberId}, true), set_config('bolster.client', ${client}, true), set_config('bolster.session', ${session}, true)`.execute(
-				trx
-			);
-			return work({ trx, practiceId, memberId, shelf });
+		db.connection().execute(async (trx) => {
+			try {
+				await begin.execute(trx);
+				const done = await work({ trx, practiceId, memberId, shelf });
+				await COMMIT.execute(trx);
+				return done;
+			} catch (e) {
+				// A connection that broke is rolled back by its end; what broke it is what is told.
+				await ROLLBACK.execute(trx).catch(() => undefined);
+				throw e;
+			}
 		});
 }
+
+const COMMIT = sql`commit`;
+const ROLLBACK = sql`rollback`;
+
+/** A transaction begun with its settings, in one question: each of the database takes a page longer than what it asks. */
+const begun = (settings: Readonly<Record<string, string>>): string =>
+	`begin; select ${Object.entries(settings)
+		.map(([name, value]) => `set_config('${name}', ${pg.escapeLiteral(value)}, true)`)
+		.join(', ')}`;

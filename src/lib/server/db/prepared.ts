@@ -32,7 +32,9 @@ export function prepareRepeated(pool: pg.Pool, nameOf = namesOf()): void {
 	pool.on('connect', (client) => {
 		const plain = client.query.bind(client) as Query;
 		const query: Query = (text, values, ...rest) => {
-			if (typeof text !== 'string' || !Array.isArray(values)) return plain(text, values, ...rest);
+			// Without values it is sent as it stands: what begins a transaction holds two statements, which cannot be prepared.
+			if (typeof text !== 'string' || !Array.isArray(values) || values.length === 0)
+				return plain(text, values, ...rest);
 			const name = nameOf(text);
 			return name === undefined ? plain(text, values, ...rest) : plain({ name, text, values }, ...rest);
 		};

@@ -50,12 +50,20 @@ export async function loadRecords(
 	putAway = false
 ): Promise<readonly ClientRecord[]> {
 	if (typeof whose !== 'string' || putAway) return readRecords(t, whose, putAway);
-	const version = await recordVersion(t, whose);
-	if (version === undefined) return readRecords(t, whose);
-	const kept = t.shelf.find(whose, version) as ClientRecord | undefined;
+	return recordAt(t, whose, await recordVersion(t, whose));
+}
+
+/** One client's record by the version that was just asked for; none where the client is not to be seen, or was put away. */
+export async function recordAt(
+	t: PracticeTransaction,
+	clientId: string,
+	version: string | undefined
+): Promise<readonly ClientRecord[]> {
+	if (version === undefined) return readRecords(t, clientId);
+	const kept = t.shelf.find(clientId, version) as ClientRecord | undefined;
 	if (kept !== undefined) return [kept];
-	const read = await readRecords(t, whose);
-	if (read[0] !== undefined) t.shelf.put(whose, version, untouched(read[0]));
+	const read = await readRecords(t, clientId);
+	if (read[0] !== undefined) t.shelf.put(clientId, version, untouched(read[0]));
 	return read;
 }
 

@@ -1,6 +1,7 @@
 /** Receipts of commands: one row for each that was kept, with what it answered. */
 import { sql } from 'kysely';
 import type { PracticeTransaction } from '../db/in-practice.ts';
+import { markedOld } from './standing-row.ts';
 
 export interface Receipt {
 	readonly hash: string;
@@ -30,22 +31,22 @@ export interface NewReceipt {
 	readonly outcome: unknown;
 }
 
+/** A command is kept; what Today keeps of its client is old from now on, in the same question. */
 export async function writeReceipt(t: PracticeTransaction, r: NewReceipt, recordedAt?: Date): Promise<void> {
-	await t.trx
-		.insertInto('receipt')
-		.values({
-			practice_id: t.practiceId,
-			id: r.id,
-			verb: r.verb,
-			client_id: r.clientId ?? null,
-			outcome: JSON.stringify(r.outcome ?? null),
-			written_by: t.memberId,
-			content_hash: r.hash,
-			replaces_id: null,
-			reason: null,
-			...(recordedAt === undefined ? {} : { recorded_at: recordedAt })
-		})
-		.execute();
+	const receipt = t.trx.insertInto('receipt').values({
+		practice_id: t.practiceId,
+		id: r.id,
+		verb: r.verb,
+		client_id: r.clientId ?? null,
+		outcome: JSON.stringify(r.outcome ?? null),
+		written_by: t.memberId,
+		content_hash: r.hash,
+		replaces_id: null,
+		reason: null,
+		...(recordedAt === undefined ? {} : { recorded_at: recordedAt })
+	});
+	if (r.clientId === undefined) await receipt.execute();
+	else await sql`with old as (${markedOld(t.practiceId, r.clientId)}) ${receipt}`.execute(t.trx);
 }
 
 /** Commands that lock no client are taken one after another by their id. */

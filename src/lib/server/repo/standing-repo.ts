@@ -3,6 +3,7 @@ import { sql } from 'kysely';
 import type { Order } from '#lib/contract/today-form.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
+import { markedOld } from './standing-row.ts';
 
 /** What was judged: `row` is what Today shows, without the name. */
 export interface Judged {
@@ -24,10 +25,7 @@ export async function unjudge(t: PracticeTransaction, clientId?: string): Promis
 		await sql`update standing set version = version + 1, valid_until = null where practice_id = ${t.practiceId}`.execute(
 			t.trx
 		);
-	else
-		await sql`insert into standing (practice_id, id) values (${t.practiceId}, ${clientId}) on conflict (practice_id, id) do update set version = standing.version + 1, valid_until = null`.execute(
-			t.trx
-		);
+	else await markedOld(t.practiceId, clientId).execute(t.trx);
 }
 
 /** Clients whose row is missing, changed, of another day or of another engine, the longest waiting first. */

@@ -109,7 +109,7 @@ async function inside<I, T>(c: Command<I, T>, input: I, asked: Run, sent: Sent):
 	const outcome = await c.run(input, run);
 	if (!outcome.ok || c.keeps?.(outcome.value) === false) throw new RolledBack(outcome);
 	await writeReceipt(t, { ...sent, hash, outcome: outcome.value }, run.recordedAt);
-	if (sent.clientId !== undefined || c.everybody === true) await unjudge(t, sent.clientId);
+	if (sent.clientId === undefined && c.everybody === true) await unjudge(t);
 	return outcome;
 }
 

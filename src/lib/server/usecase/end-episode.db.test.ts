@@ -50,8 +50,13 @@ describe('the end of an episode', () => {
 	it('a link to somebody who was put away says so; nothing is logged of them', async () => {
 		const r = await client(physio, 'Wren');
 		value(await end(r.head.id));
+		const looks = async () =>
+			(await d.owner.query(`select 1 from access_log where client_id = $1`, [r.head.id])).rows.length;
+		const before = await looks();
 		const shown = await showClient(physio, r.head.id, 'plan', () => null);
 		expect(shown).toMatchObject({ ok: false, refusal: { why: 'not-found' } });
+		// Nobody saw anything.
+		expect(await looks()).toBe(before);
 		expect(shown.ok ? '' : shown.refusal.message).toContain('Wren Hollis was put away');
 		expect(await logVisit(physio, logOf(r, '2026-03-12'))).toMatchObject({ ok: false });
 		expect(await showClient(physio, randomUUID(), 'plan', () => null)).toMatchObject({

@@ -5,8 +5,9 @@ import { append } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { allow, notFound, ofOthers, type Context, type Outcome, type Verb } from './actor.ts';
 import { standingOfClient } from '../repo/client-list-repo.ts';
+import { lookedAt } from '../repo/record-version-repo.ts';
 import { newId } from './new-id.ts';
-import { loadRecords, type ClientRecord } from '../record/load.ts';
+import { loadRecords, recordAt, type ClientRecord } from '../record/load.ts';
 
 export type { PracticeTransaction };
 
@@ -38,9 +39,13 @@ export async function showClient<T>(
 	if (!may.ok) return may;
 	if (!isUuid(clientId) || ofOthers(ctx.actor, clientId)) return notFound;
 	return ctx.inPractice(async (t) => {
-		const [record] = await loadRecords(t, clientId, ALSO_PUT_AWAY.has(verb));
+		const look = { id: newId(ctx.now), client_id: clientId, what };
+		const putAway = ALSO_PUT_AWAY.has(verb);
+		const [record] = putAway
+			? await loadRecords(t, clientId, true)
+			: await recordAt(t, clientId, await lookedAt(t, look));
 		if (record === undefined) return whereTheyAre(t, clientId);
-		await append(t, 'access_log', { id: newId(ctx.now), client_id: clientId, what });
+		if (putAway) await append(t, 'access_log', look);
 		return ok({ record, more: await also(t, record) });
 	});
 }
