@@ -25,6 +25,7 @@ import * as ownCourses from './migrations/0018-own-courses.ts';
 import * as straps from './migrations/0019-straps.ts';
 import * as blocks from './migrations/0020-blocks.ts';
 import * as recordVersion from './migrations/0021-record-version.ts';
+import * as recordParts from './migrations/0022-record-parts.ts';
 
 const MIGRATIONS = [
 	foundation,
@@ -47,7 +48,8 @@ const MIGRATIONS = [
 	ownCourses,
 	straps,
 	blocks,
-	recordVersion
+	recordVersion,
+	recordParts
 ] as const;
 
 /** For tests: what belongs to a practice, and what of it is appended. */
@@ -56,7 +58,7 @@ export const APPENDED_TABLES = MIGRATIONS.flatMap((m) => m.TABLES)
 	.filter((t) => t.appended === true)
 	.map((t) => t.name);
 /** The newest one: a database without it is older than the program. */
-export const LAST_MIGRATION = recordVersion.name;
+export const LAST_MIGRATION = recordParts.name;
 /** Every migration this program knows, oldest first. */
 export const KNOWN_MIGRATIONS: readonly string[] = MIGRATIONS.map((m) => m.name);
 const LOCK = 7_204_311;

@@ -11,13 +11,13 @@ import type { Morning, RecordedEvent } from '#lib/core/session/record.ts';
 import type { Told } from '#lib/core/session/told.ts';
 import { type Whose, withoutNulls } from '../db/heads.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-import { type ClientHead, clientHeads } from '../repo/client-repo.ts';
-import { days } from '../repo/day-repo.ts';
-import { recordVersion } from '../repo/record-version-repo.ts';
-import { type Room, room } from '../repo/equipment-repo.ts';
-import { type Exercise, exercises } from '../repo/exercise-repo.ts';
-import { type Logged, logs } from '../repo/log-repo.ts';
-import { type Measurement, sheet, type TestResult } from '../repo/sheet-repo.ts';
+import type { ClientHead } from '../repo/client-repo.ts';
+import type { Room } from '../repo/equipment-repo.ts';
+import type { Exercise } from '../repo/exercise-repo.ts';
+import type { Logged } from '../repo/log-repo.ts';
+import { recordVersion, type RecordVersion } from '../repo/record-version-repo.ts';
+import type { Measurement, TestResult } from '../repo/sheet-repo.ts';
+import { partsAt, readParts, type Parts, type ReadAt } from './parts.ts';
 
 export interface ClientRecord {
 	readonly head: ClientHead;
@@ -49,7 +49,7 @@ export async function loadRecords(
 	whose?: Whose,
 	putAway = false
 ): Promise<readonly ClientRecord[]> {
-	if (typeof whose !== 'string' || putAway) return readRecords(t, whose, putAway);
+	if (typeof whose !== 'string' || putAway) return recordsOf(await readParts(t, whose, putAway));
 	return recordAt(t, whose, await recordVersion(t, whose));
 }
 
@@ -57,14 +57,21 @@ export async function loadRecords(
 export async function recordAt(
 	t: PracticeTransaction,
 	clientId: string,
-	version: string | undefined
+	version: RecordVersion | undefined
 ): Promise<readonly ClientRecord[]> {
-	if (version === undefined) return readRecords(t, clientId);
-	const kept = t.shelf.find(clientId, version) as ClientRecord | undefined;
-	if (kept !== undefined) return [kept];
-	const read = await readRecords(t, clientId);
-	if (read[0] !== undefined) t.shelf.put(clientId, version, untouched(read[0]));
-	return read;
+	if (version === undefined) return recordsOf(await readParts(t, clientId));
+	const kept = t.shelf.find(clientId) as Kept | undefined;
+	if (kept?.version.version === version.version) return [kept.record];
+	const parts = await partsAt(t, clientId, version, kept);
+	const [record] = recordsOf(parts);
+	if (parts === undefined || record === undefined) return [];
+	t.shelf.put(clientId, { parts, version, record: untouched(record) } satisfies Kept);
+	return [record];
+}
+
+/** One client's record, with what it was put together from. */
+interface Kept extends ReadAt {
+	readonly record: ClientRecord;
 }
 
 /** A kept record is everybody's: where tests run, whoever would change it is told. */
@@ -77,19 +84,13 @@ function frozen<T>(value: T): T {
 	return value;
 }
 
-/** Six queries, whatever the number of clients. */
-async function readRecords(
-	t: PracticeTransaction,
-	whose: Whose,
-	putAway = false
-): Promise<readonly ClientRecord[]> {
-	const heads = await clientHeads(t, whose, putAway);
-	if (heads.length === 0) return [];
-	const measured = await sheet(t, whose);
-	const prescribed = byClient(await exercises(t, whose));
-	const logged = byClient(await logs(t, whose));
-	const dayRecords = byClient(await days(t, whose));
-	const here = await room(t, whose);
+/** Records put together from what was read. */
+function recordsOf(parts: Parts | undefined): readonly ClientRecord[] {
+	if (parts === undefined) return [];
+	const { heads, measured, room: here } = parts;
+	const prescribed = byClient(parts.prescribed);
+	const logged = byClient(parts.logged);
+	const dayRecords = byClient(parts.days);
 	const own = usable(here.own);
 	const families =
 		own.length === 0

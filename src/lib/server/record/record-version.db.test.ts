@@ -1,6 +1,6 @@
 /** A record that is kept is the record that stands: whatever is written of a client, or of what all share, makes it be read anew. Common practice. */
 import { randomUUID } from 'node:crypto';
-import { sql } from 'kysely';
+import { Kysely, PostgresDialect, sql } from 'kysely';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { as, client, cloneOf, type TestDatabase } from '../../../../tests/database.ts';
 import { addDays } from '#lib/core/base/calendar-day.ts';
@@ -8,6 +8,8 @@ import { append } from '../db/append.ts';
 import { inPracticeOf } from '../db/in-practice.ts';
 import { PRACTICE_TABLES } from '../db/migrate.ts';
 import { MOST_KEPT, shelfOf } from '../db/shelf.ts';
+import type { Tables } from '../db/tables.ts';
+import { recordVersion } from '../repo/record-version-repo.ts';
 import type { Context } from '../usecase/actor.ts';
 import { writing } from '../usecase/writing.ts';
 import { headView } from '../view/head-view.ts';
@@ -15,6 +17,7 @@ import { slipsByNeed } from '../view/slips-by-need.ts';
 import { envelopeOf, evidenceOf } from './evidence-of.ts';
 import { fitContextOf } from './fit-of.ts';
 import { loadRecords, type ClientRecord } from './load.ts';
+import { readParts, TABLES_OF } from './parts.ts';
 
 let d: TestDatabase;
 let physio: Context;
@@ -39,6 +42,32 @@ describe('a kept record', () => {
 		expect(after).not.toBe(before);
 		expect(after?.events.length).toBe((before?.events.length ?? 0) + 1);
 		expect(await read()).toBe(after);
+	});
+	it('is read again only where it was written: the rest is what it was', async () => {
+		const before = (await read()) as ClientRecord;
+		await physio.inPractice((t) => append(t, 'day_event', event()));
+		const after = (await read()) as ClientRecord;
+		expect(after.events.length).toBe(before.events.length + 1);
+		expect(after.head).toBe(before.head);
+		expect(after.room).toBe(before.room);
+		expect(after.everGiven[0]).toBe(before.everGiven[0]);
+		expect(after.measurements[0]).toBe(before.measurements[0]);
+		expect(after.logs[0]).toBe(before.logs[0]);
+		expect(after.mornings[0]).not.toBe(before.mornings[0]);
+		expect(before.logs.length * before.mornings.length * before.measurements.length).toBeGreaterThan(0);
+	});
+	it('is not what was written and taken back', async () => {
+		const before = await read();
+		let inside: ClientRecord | undefined;
+		await expect(
+			physio.inPractice(async (t) => {
+				await append(t, 'day_event', event());
+				[inside] = await loadRecords(t, wren.head.id);
+				throw new Error('taken back');
+			})
+		).rejects.toThrow('taken back');
+		expect(inside?.events.length).toBe((before?.events.length ?? 0) + 1);
+		expect(await read()).toEqual(before);
 	});
 	it('stays, when another client’s is written', async () => {
 		const before = await read();
@@ -154,6 +183,38 @@ describe('a kept record', () => {
 	});
 });
 
+describe('what each part is read from', () => {
+	it('is what it is kept by: the tables in its question', async () => {
+		const asked: string[] = [];
+		const watched = new Kysely<Tables>({
+			dialect: new PostgresDialect({ pool: d.pool }),
+			log: (e) => void asked.push(e.query.sql)
+		});
+		const { practiceId, memberId } = physio.actor;
+		await inPracticeOf(watched, practiceId, memberId)((t) => readParts(t, wren.head.id));
+		const questions = asked.filter((text) => text.includes('select') && !text.startsWith('begin'));
+		const tables = new Set([...PRACTICE_TABLES, 'practice']);
+		const found = questions.map((text) =>
+			[...new Set([...text.matchAll(/\b(?:from|join)\s+"?(\w+)"?/g)].map((m) => m[1] as string))]
+				.filter((name) => tables.has(name))
+				.sort()
+		);
+		expect(found).toEqual(Object.values(TABLES_OF).map((names) => [...names].sort()));
+	});
+	it('has its number after whatever is written there', async () => {
+		const numbers = async () => {
+			const v = await physio.inPractice((t) => recordVersion(t, wren.head.id));
+			return { ...v?.shared, ...v?.own };
+		};
+		const before = await numbers();
+		await physio.inPractice((t) => append(t, 'day_event', event()));
+		await d.owner.query(`update equipment set label = label where id = (select id from equipment limit 1)`);
+		const after = await numbers();
+		const other = Object.keys(after).filter((table) => after[table] !== before[table]);
+		expect(other.sort()).toEqual(['day_event', 'equipment']);
+	});
+});
+
 describe('what watches', () => {
 	it('stands on every table of a practice but those that are no part of a record', async () => {
 		const { rows } = await d.owner.query<{ name: string }>(
@@ -185,19 +246,18 @@ describe('what watches', () => {
 });
 
 describe('a shelf', () => {
-	it('keeps so many, the last used; another version, reader or database finds nothing', () => {
+	it('keeps so many, the last used; another reader or database finds nothing', () => {
 		const db = {};
 		const shelf = shelfOf(db, 'a');
-		for (let i = 0; i < MOST_KEPT; i++) shelf.put(`k${i}`, '1', i);
-		expect(shelf.find('k0', '1')).toBe(0);
-		shelf.put('one more', '1', 'x');
+		for (let i = 0; i < MOST_KEPT; i++) shelf.put(`k${i}`, i);
+		expect(shelf.find('k0')).toBe(0);
+		shelf.put('one more', 'x');
 		// The oldest that was not used since went.
-		expect(shelf.find('k1', '1')).toBeUndefined();
-		expect(shelf.find('k0', '1')).toBe(0);
-		expect(shelf.find('k2', '1')).toBe(2);
-		expect(shelf.find('k2', '2')).toBeUndefined();
-		expect(shelfOf(db, 'b').find('k2', '1')).toBeUndefined();
-		expect(shelfOf({}, 'a').find('k2', '1')).toBeUndefined();
-		expect(shelfOf(db, 'a').find('k2', '1')).toBe(2);
+		expect(shelf.find('k1')).toBeUndefined();
+		expect(shelf.find('k0')).toBe(0);
+		expect(shelf.find('k2')).toBe(2);
+		expect(shelfOf(db, 'b').find('k2')).toBeUndefined();
+		expect(shelfOf({}, 'a').find('k2')).toBeUndefined();
+		expect(shelfOf(db, 'a').find('k2')).toBe(2);
 	});
 });

@@ -3,20 +3,43 @@ import { sql } from 'kysely';
 import { contentHash } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 
-interface Row {
-	own: number | null;
-	shared: number | null;
+/** Another number after each change; `parts` has, for each table that was ever written, the number of its last change. */
+interface Numbered {
+	readonly version: number;
+	readonly parts: Readonly<Record<string, number>>;
 }
 
-const versions = (t: PracticeTransaction, clientId: string) =>
-	sql`(select version from record_version where practice_id = ${t.practiceId} and id = ${clientId}) as own,
-		(select version from record_version where practice_id = ${t.practiceId} and id = ${t.practiceId}) as shared`;
+export interface RecordVersion {
+	readonly version: string;
+	/** Of what is the client's own, and of what is the practice's. */
+	readonly own: Numbered['parts'];
+	readonly shared: Numbered['parts'];
+}
 
-const versionOf = ([row]: readonly Row[]): string | undefined =>
-	row?.own == null ? undefined : `${row.own} ${row.shared}`;
+interface Row {
+	own: Numbered | null;
+	shared: Numbered | null;
+}
+
+const numbered = (t: PracticeTransaction, id: string) =>
+	sql`(select jsonb_build_object('version', version, 'parts', parts) from record_version where practice_id = ${t.practiceId} and id = ${id})`;
+const versions = (t: PracticeTransaction, clientId: string) =>
+	sql`${numbered(t, clientId)} as own, ${numbered(t, t.practiceId)} as shared`;
+
+const versionOf = ([row]: readonly Row[]): RecordVersion | undefined =>
+	row?.own == null
+		? undefined
+		: {
+				version: `${row.own.version} ${row.shared?.version}`,
+				own: row.own.parts,
+				shared: row.shared?.parts ?? {}
+			};
 
 /** Another after whatever is written, of them or of the practice; undefined where the client is not to be seen. */
-export async function recordVersion(t: PracticeTransaction, clientId: string): Promise<string | undefined> {
+export async function recordVersion(
+	t: PracticeTransaction,
+	clientId: string
+): Promise<RecordVersion | undefined> {
 	const { rows } = await sql<Row>`select ${versions(t, clientId)}`.execute(t.trx);
 	return versionOf(rows);
 }
@@ -25,7 +48,7 @@ export async function recordVersion(t: PracticeTransaction, clientId: string): P
 export async function lookedAt(
 	t: PracticeTransaction,
 	look: { readonly id: string; readonly client_id: string; readonly what: string }
-): Promise<string | undefined> {
+): Promise<RecordVersion | undefined> {
 	const { rows } = await sql<Row>`with looked as (
 		insert into access_log (practice_id, id, client_id, what, written_by, content_hash)
 		select practice_id, ${look.id}, id, ${look.what}, ${t.memberId}, ${contentHash(look)} from client
