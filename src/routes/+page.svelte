@@ -67,7 +67,7 @@
 			{data.waiting === 1 ? 'waits' : 'wait'} for an answer
 		</p>
 		<TodayChoice search={data.search} show={data.show} part={data.part} due={data.due} order={data.order} />
-		<a href="/clients/new">Register a client</a>
+		<a href="/clients/new" class="max-sm:ml-auto">Register a client</a>
 	</div>
 	<TodayDue
 		counts={data.dueNow}
@@ -123,7 +123,7 @@
 						{#if row.notes.length > 0}<span class="block text-sm text-caution">{row.notes.join(' · ')}</span
 							>{/if}
 					</span>
-					<span class="label text-right max-lg:text-left"
+					<span class="label text-right max-lg:col-span-2 max-lg:text-left"
 						>{row.old
 							? 'earlier'
 							: row.answered

@@ -41,6 +41,24 @@ test('Today shows what is chosen, and what is chosen stays in the address', asyn
 	await expect(rows).toHaveCount(all);
 });
 
+test('on a phone the clients come first, and whom Today shows is chosen from below', async ({ page }) => {
+	await page.setViewportSize({ width: 390, height: 844 });
+	await signIn(page);
+	const rows = page.getByTestId('today').getByRole('listitem');
+	await expect(page.getByLabel('Show', { exact: true })).toBeHidden();
+	expect((await rows.first().boundingBox())?.y).toBeLessThan(844 / 2);
+	await page.getByRole('button', { name: 'Everyone · by need' }).click();
+	const below = page.getByRole('dialog', { name: 'Whom Today shows' });
+	await accessible(page);
+	await below.getByLabel('Show', { exact: true }).selectOption('hold');
+	await page.waitForURL(/show=hold/);
+	await expect(below).toBeHidden();
+	await expect(rows.first()).toContainText('Hold');
+	await page.getByRole('button', { name: 'Hold · by need' }).click();
+	await page.keyboard.press('Escape');
+	await expect(below).toBeHidden();
+});
+
 test('a client opens on the plan: what stands with its figure and what it waits for; one key leads back to it', async ({
 	page
 }) => {

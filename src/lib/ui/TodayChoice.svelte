@@ -1,8 +1,9 @@
 <script lang="ts">
-	/** Which clients Today shows, and in which order; what is chosen stays in the address. */
-	import { ORDERS, PARTS_SHOWN, SHOWN } from '#lib/contract/today-form.ts';
-	import { DECISION_WORD } from '#lib/wording/names.ts';
-	import Choice from './Choice.svelte';
+	/** Which clients Today shows, and in which order; what is chosen stays in the address. On a phone it is said in a line and chosen from below, so that the clients come first. */
+	import { afterNavigate } from '$app/navigation';
+	import type Drawer from 'flowbite-svelte/Drawer.svelte';
+	import { chosenText } from '#lib/wording/today-choice.ts';
+	import TodayForm from './TodayForm.svelte';
 
 	interface Props {
 		readonly search: string;
@@ -11,57 +12,41 @@
 		readonly due: string;
 		readonly order: string;
 	}
-	let { search, show, part, due, order }: Props = $props();
-	let form = $state<HTMLFormElement>();
-	const again = (): void => form?.requestSubmit();
-	const SHOW_WORD: Readonly<Record<string, string>> = {
-		...DECISION_WORD,
-		waiting: 'Waits for an answer',
-		quiet: 'To begin'
-	};
-	const ORDER_WORD = { need: 'by need', name: 'by name', silent: 'longest silent' } as const;
+	let props: Props = $props();
+	let open = $state(false);
+	/** The library's drawer, fetched when somebody wants it; where it cannot be had, the form stands in the page. */
+	let From = $state<typeof Drawer>();
+	let inPage = $state(false);
+	afterNavigate(() => (open = false));
+	async function choose(): Promise<void> {
+		try {
+			From ??= (await import('flowbite-svelte/Drawer.svelte')).default;
+			open = true;
+		} catch {
+			inPage = true;
+		}
+	}
 </script>
 
-<form
-	method="GET"
-	role="search"
-	bind:this={form}
-	class="ml-auto flex flex-wrap items-center gap-2"
-	data-sveltekit-keepfocus
->
-	<Choice
-		name="show"
-		label="Show"
-		hideLabel
-		value={show}
-		onchange={again}
-		items={[{ value: '', name: 'Everyone' }, ...SHOWN.map((s) => ({ value: s, name: SHOW_WORD[s] ?? s }))]}
-	/>
-	<Choice
-		name="part"
-		label="Part of the body"
-		hideLabel
-		value={part}
-		onchange={again}
-		items={[{ value: '', name: 'any part' }, ...PARTS_SHOWN.map((p) => ({ value: p, name: p }))]}
-	/>
-	<Choice
-		name="order"
-		label="Order"
-		hideLabel
-		value={order}
-		onchange={again}
-		items={ORDERS.map((o) => ({ value: o, name: ORDER_WORD[o] }))}
-	/>
-	{#if due !== ''}<input type="hidden" name="due" value={due} />{/if}
-	<label class="label" for="name">Find a client</label>
-	<input
-		id="name"
-		name="name"
-		type="search"
-		value={search}
-		maxlength="60"
-		autocomplete="off"
-		class="min-h-9 w-40 rounded-md border border-edge bg-sheet px-2"
-	/>
-</form>
+<TodayForm
+	{...props}
+	of=""
+	class="ml-auto flex flex-wrap items-center gap-2 {inPage ? '' : 'max-sm:hidden noscript:flex'}"
+/>
+{#if !inPage}<button
+		type="button"
+		onclick={choose}
+		class="min-h-10 cursor-pointer text-accent sm:hidden noscript:hidden"
+		>{chosenText(props)} <span aria-hidden="true">▴</span></button
+	>{/if}
+{#if From !== undefined}<From
+		bind:open
+		placement="bottom"
+		width="full"
+		aria-labelledby="chosen-title"
+		transitionParams={{ duration: 0 }}
+		class="max-w-none rounded-t-md border-t border-edge bg-sheet p-4 text-ink dark:bg-sheet"
+	>
+		<h2 id="chosen-title" class="mb-3">Whom Today shows</h2>
+		<TodayForm {...props} of="chosen-" class="flex flex-col gap-3" />
+	</From>{/if}
