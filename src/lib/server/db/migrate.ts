@@ -26,6 +26,7 @@ import * as straps from './migrations/0019-straps.ts';
 import * as blocks from './migrations/0020-blocks.ts';
 import * as recordVersion from './migrations/0021-record-version.ts';
 import * as recordParts from './migrations/0022-record-parts.ts';
+import * as judgedOnce from './migrations/0023-judged-once.ts';
 
 const MIGRATIONS = [
 	foundation,
@@ -49,7 +50,8 @@ const MIGRATIONS = [
 	straps,
 	blocks,
 	recordVersion,
-	recordParts
+	recordParts,
+	judgedOnce
 ] as const;
 
 /** For tests: what belongs to a practice, and what of it is appended. */
@@ -58,7 +60,7 @@ export const APPENDED_TABLES = MIGRATIONS.flatMap((m) => m.TABLES)
 	.filter((t) => t.appended === true)
 	.map((t) => t.name);
 /** The newest one: a database without it is older than the program. */
-export const LAST_MIGRATION = recordParts.name;
+export const LAST_MIGRATION = judgedOnce.name;
 /** Every migration this program knows, oldest first. */
 export const KNOWN_MIGRATIONS: readonly string[] = MIGRATIONS.map((m) => m.name);
 const LOCK = 7_204_311;

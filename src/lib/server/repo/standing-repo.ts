@@ -22,7 +22,7 @@ export interface Unjudged {
 /** What is known of one client has changed, or, when none is named, of all: in the transaction that changes it. */
 export async function unjudge(t: PracticeTransaction, clientId?: string): Promise<void> {
 	if (clientId === undefined)
-		await sql`update standing set version = version + 1, valid_until = null where practice_id = ${t.practiceId}`.execute(
+		await sql`update standing set version = version + 1, valid_until = null, judging_until = null where practice_id = ${t.practiceId}`.execute(
 			t.trx
 		);
 	else await markedOld(t.practiceId, clientId).execute(t.trx);
@@ -35,10 +35,32 @@ export async function unjudged(
 	judgedBy: string
 ): Promise<readonly Unjudged[]> {
 	const { rows } = await sql<{ id: string; version: number | null }>`
-		select c.id, s.version from client c left join standing s on s.practice_id = c.practice_id and s.id = c.id
-		where c.status = 'active' and (s.valid_until is null or s.valid_until <= ${today} or s.as_of > ${today} or s.judged_by is distinct from ${judgedBy})
-		order by s.as_of nulls first, s.rank, c.id`.execute(t.trx);
+		select c.id, s.version from ${oldRows(today, judgedBy)}`.execute(t.trx);
 	return rows.map((r) => ({ clientId: r.id, version: r.version ?? 0 }));
+}
+
+const oldRows = (today: Day, judgedBy: string, also = sql`true`) => sql`client c
+	left join standing s on s.practice_id = c.practice_id and s.id = c.id
+	where c.status = 'active' and (s.valid_until is null or s.valid_until <= ${today} or s.as_of > ${today} or s.judged_by is distinct from ${judgedBy}) and ${also}
+	order by s.as_of nulls first, s.rank, c.id`;
+
+/** So long a row is whose it was taken by; a process that ended meanwhile leaves it to the next. */
+const TAKEN = sql`interval '30 seconds'`;
+const nobodys = (alias: string) => sql`coalesce(${sql.ref(`${alias}.judging_until`)} < now(), true)`;
+
+/** The next of them that nobody else is judging, taken: of several that ask at once each gets others. */
+export async function takeOld(
+	t: PracticeTransaction,
+	today: Day,
+	judgedBy: string,
+	most: number
+): Promise<readonly Unjudged[]> {
+	const { rows } = await sql<{ id: string; version: number }>`
+		with old as (select c.practice_id, c.id from ${oldRows(today, judgedBy, nobodys('s'))} limit ${most})
+		insert into standing (practice_id, id, judging_until) select practice_id, id, now() + ${TAKEN} from old order by id
+		on conflict (practice_id, id) do update set judging_until = excluded.judging_until where ${nobodys('standing')}
+		returning id, version`.execute(t.trx);
+	return rows.map((r) => ({ clientId: r.id, version: r.version }));
 }
 
 /** Keeps an answer for the version it was made from; false when the record has changed since. */
@@ -52,7 +74,7 @@ export async function keepJudged(
 	const { rows } = await sql`
 		insert into standing (practice_id, id, version, as_of, valid_until, judged_by, rank, waiting, today_row)
 		values (${t.practiceId}, ${of.clientId}, ${of.version}, ${today}, ${j.validUntil}, ${judgedBy}, ${j.rank}, ${j.waiting}, ${JSON.stringify(j.row)}::jsonb)
-		on conflict (practice_id, id) do update set as_of = excluded.as_of, valid_until = excluded.valid_until, judged_by = excluded.judged_by, rank = excluded.rank, waiting = excluded.waiting, today_row = excluded.today_row
+		on conflict (practice_id, id) do update set as_of = excluded.as_of, valid_until = excluded.valid_until, judged_by = excluded.judged_by, rank = excluded.rank, waiting = excluded.waiting, today_row = excluded.today_row, judging_until = null
 		where standing.version = excluded.version
 		returning id`.execute(t.trx);
 	return rows.length === 1;

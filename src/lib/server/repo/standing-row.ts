@@ -2,4 +2,4 @@
 import { sql } from 'kysely';
 
 export const markedOld = (practiceId: string, clientId: string) =>
-	sql`insert into standing (practice_id, id) values (${practiceId}, ${clientId}) on conflict (practice_id, id) do update set version = standing.version + 1, valid_until = null`;
+	sql`insert into standing (practice_id, id) values (${practiceId}, ${clientId}) on conflict (practice_id, id) do update set version = standing.version + 1, valid_until = null, judging_until = null`;

@@ -6,7 +6,7 @@ import { written } from '#lib/wording/written-as.ts';
 import type { InPractice } from '../db/in-practice.ts';
 import { loadRecords } from '../record/load.ts';
 import { practiceSettings } from '../repo/practice-repo.ts';
-import { keepJudged, unjudged, type Unjudged } from '../repo/standing-repo.ts';
+import { keepJudged, takeOld, type Unjudged } from '../repo/standing-repo.ts';
 import { judgedRow } from '../view/today-row.ts';
 import { writing, writtenAs } from './writing.ts';
 
@@ -18,21 +18,24 @@ export function judgedBy(): string {
 	return `${ENGINE_VERSION}|${CATALOGUE_VERSION}|${ROW}|${units}|${dateOrder}`;
 }
 
+/** Clients read and kept together. */
+const AT_ONCE = 20;
+
 /**
- * Judges whatever is old in a practice, in the words in which it writes now and not when this was asked for: rows in the words of an earlier setting
- * would stand over those that a reading has judged meanwhile. Answers how many were.
+ * Judges whatever is old in a practice and nobody else is judging, in the words in which it writes now and not when this was asked for: rows in the words of
+ * an earlier setting would stand over those that a reading has judged meanwhile. Answers how many were.
  */
 export async function judgeOld(inPractice: InPractice, today: Day): Promise<number> {
 	const { units, dateOrder } = await inPractice(practiceSettings);
 	return writing(writtenAs(units, dateOrder), async () => {
-		const old = await inPractice((t) => unjudged(t, today, judgedBy()));
-		await judgeAnew(inPractice, old, today);
-		return old.length;
+		for (let judged = 0; ;) {
+			const some = await inPractice((t) => takeOld(t, today, judgedBy(), AT_ONCE));
+			if (some.length === 0) return judged;
+			await judgeAnew(inPractice, some, today);
+			judged += some.length;
+		}
 	});
 }
-
-/** Clients read and kept together. */
-const AT_ONCE = 20;
 
 /**
  * Judges and keeps; `pause` is waited for between batches. What takes time is done between the two transactions, while no row is held: whoever writes of a

@@ -17,7 +17,6 @@ export interface JudgeTask {
 	readonly practiceId: string;
 	readonly memberId: string;
 	readonly today: Day;
-	/** As the practice writes. */
 }
 
 /** The thread's file stands beside the built server. */

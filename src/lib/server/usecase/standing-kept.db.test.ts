@@ -6,7 +6,7 @@ import { describe, expect, it } from 'vitest';
 import { client, demoForEach, value, type TestDatabase } from '../../../../tests/database.ts';
 import { AS_USUAL } from '#lib/wording/written-as.ts';
 import { loadRecords } from '../record/load.ts';
-import { keepJudged, unjudge, unjudged } from '../repo/standing-repo.ts';
+import { keepJudged, unjudge, takeOld, unjudged } from '../repo/standing-repo.ts';
 import { rebuild } from '../thread/rebuild.ts';
 import { judgedRow, readRow, todayRow } from '../view/today-row.ts';
 import type { Context } from './actor.ts';
@@ -216,6 +216,58 @@ describe('judged aside', () => {
 		expect((await old()).map((c) => c.clientId)).toContain(id);
 		await judgeAnew(physio.inPractice, await old(), TODAY);
 		expect(await old()).toEqual([]);
+	});
+	it('by one of several at once, each client once', async () => {
+		await physio.inPractice((t) => unjudge(t));
+		const judged = await Promise.all([1, 2, 3].map(() => judgeOld(physio.inPractice, TODAY)));
+		expect(judged.reduce((a, b) => a + b)).toBe(CLIENTS.length);
+		expect(await old()).toEqual([]);
+		const { rows: left } = await d.owner.query('select 1 from standing where judging_until is not null');
+		expect(left).toEqual([]);
+	});
+	it('not by another while one is at it; what changes meanwhile, or was left lying, is anybody’s', async () => {
+		const { id } = (await client(physio, 'Wren')).head;
+		const take = (most = 20) => physio.inPractice((t) => takeOld(t, TODAY, judgedBy(), most));
+		await physio.inPractice((t) => unjudge(t));
+		expect(await take(2)).toHaveLength(2);
+		expect(await take(2)).toHaveLength(2);
+		expect(await take()).toHaveLength(CLIENTS.length - 4);
+		expect(await take()).toEqual([]);
+		// A reading does not wait for whoever took it.
+		expect(await old()).toHaveLength(CLIENTS.length);
+		await physio.inPractice((t) => unjudge(t, id));
+		expect((await take()).map((x) => x.clientId)).toEqual([id]);
+		await d.owner.query(`update standing set judging_until = now() - interval '1 second'`);
+		expect(await take()).toHaveLength(CLIENTS.length);
+		await physio.inPractice((t) => unjudge(t));
+		expect(await take()).toHaveLength(CLIENTS.length);
+		await physio.inPractice((t) => unjudge(t));
+		await judgeOld(physio.inPractice, TODAY);
+		expect(await take()).toEqual([]);
+	});
+	it('nor by another who asks in the same moment', async () => {
+		const take = () => physio.inPractice((t) => takeOld(t, TODAY, judgedBy(), 20));
+		await physio.inPractice((t) => unjudge(t));
+		let second: ReturnType<typeof take> | undefined;
+		await physio.inPractice(async (t) => {
+			expect(await takeOld(t, TODAY, judgedBy(), 20)).toHaveLength(CLIENTS.length);
+			second = take();
+			// It waits for the rows that are being taken.
+			await expect
+				.poll(
+					async () =>
+						(
+							await d.owner.query(
+								`select 1 from pg_locks where not granted and locktype = 'transactionid' and pid in (select pid from pg_stat_activity where datname = current_database())`
+							)
+						).rowCount,
+					{ timeout: 10_000 }
+				)
+				.toBe(1);
+		});
+		expect(await second).toEqual([]);
+		await physio.inPractice((t) => unjudge(t));
+		await judgeOld(physio.inPractice, TODAY);
 	});
 	it('in the words in which the practice writes now, whoever asked for it when', async () => {
 		await d.owner.query(`update practice set units = 'imperial', date_order = 'month-day'`);
