@@ -103,6 +103,19 @@ test('an operation waits for its protocol, and takes only the limits it gives', 
 	await page.getByRole('button', { name: 'Enter the protocol' }).click();
 	await expect(page.getByText('How many degrees does the protocol allow?').first()).toBeVisible();
 	await phase('window.0.maxDeg').fill('125');
+	// Left half-written, it is as it was left: by Back, and after a reload; its second phase too.
+	await page.getByRole('button', { name: 'Another phase' }).click();
+	const second = page.locator('[name="phase.1.fromWeek"]');
+	await second.fill('20');
+	await page.getByRole('link', { name: /^Ask/ }).first().click();
+	await expect(page).toHaveURL(/\/ask$/);
+	await page.goBack();
+	await expect(second).toHaveValue('20');
+	await page.reload();
+	await expect(second).toHaveValue('20');
+	await expect(phase('window.0.maxDeg')).toHaveValue('125');
+	await expect(phase('weightBearing')).toHaveValue('full');
+	await second.fill('');
 	await page.getByRole('button', { name: 'Enter the protocol' }).click();
 	await expect(page.getByTestId('done')).toContainText('Protocol entered with 1 phase.');
 	await expect(page.getByTestId('operation-now')).toContainText('left knee: week 15, phase 1');

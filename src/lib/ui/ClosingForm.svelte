@@ -8,6 +8,7 @@
 	import DayField from './DayField.svelte';
 	import Field from './Field.svelte';
 	import Fold from './Fold.svelte';
+	import { keepForm } from './keep-form.ts';
 	import { sending } from './sending.ts';
 	import type { Wrong } from './wrong.ts';
 
@@ -39,7 +40,13 @@
 		needed={mine && wrong !== undefined}
 		class="mt-1 cursor-pointer text-sm text-accent"
 	>
-		<form method="POST" action="?/close" class="mt-2 grid gap-2" use:enhance={sending(say)}>
+		<form
+			method="POST"
+			action="?/close"
+			class="mt-2 grid gap-2"
+			use:keepForm={`closing-${flag.id}`}
+			use:enhance={sending(say)}
+		>
 			<input type="hidden" name="id" value={id} />
 			<input type="hidden" name="flagId" value={flag.id} />
 			<fieldset class="flex gap-4">

@@ -3,8 +3,13 @@
  * session that expired mid-form loses nothing. Coming back fills them in again. They go when the form was accepted; hidden ids are always the page's.
  */
 type Values = readonly (readonly [string, string])[];
+interface Draft {
+	readonly typed: Values;
+	/** Boxes that stood without their tick, by name and value: the page may tick them for a start. */
+	readonly off: Values;
+}
 
-const PREFIX = 'bolster-form:';
+const PREFIX = 'bolster-draft:';
 const keyOf = (name: string): string =>
 	`${PREFIX}${location.pathname}${new URLSearchParams(location.search).get('exercise') ?? ''}|${name}`;
 
@@ -21,26 +26,56 @@ function keptFields(form: HTMLFormElement): ReadonlyMap<string, readonly HTMLInp
 	return new Map([...byName].filter(([, same]) => !same.every(isHidden)));
 }
 
-function typedIn(form: HTMLFormElement): Values {
+const isTick = (f: HTMLInputElement): boolean => f.type === 'radio' || f.type === 'checkbox';
+
+function typedIn(form: HTMLFormElement): Draft {
 	const kept = keptFields(form);
-	return [...new FormData(form).entries()].flatMap(([k, v]) =>
-		typeof v === 'string' && kept.has(k) ? [[k, v] as const] : []
-	);
+	return {
+		typed: [...new FormData(form).entries()].flatMap(([k, v]) =>
+			typeof v === 'string' && kept.has(k) ? [[k, v] as const] : []
+		),
+		off: [...kept].flatMap(([name, same]) =>
+			same.filter((f) => f.type === 'checkbox' && !f.checked).map((f) => [name, f.value] as const)
+		)
+	};
 }
 
-/** Svelte action for a form; `name` tells several forms of a page apart. */
-export function keepForm(form: HTMLFormElement, name: string): { destroy: () => void } {
+export interface KeptAs {
+	/** Tells several forms of a page apart. */
+	readonly name: string;
+	/** Another where the form shows more fields: they are filled in too. */
+	readonly shows?: unknown;
+}
+
+/** Svelte action for a form, by its name among the forms of the page. */
+export function keepForm(
+	form: HTMLFormElement,
+	as: string | KeptAs
+): { update: (as: string | KeptAs) => void; destroy: () => void } {
+	let name = typeof as === 'string' ? as : as.name;
 	restore(form, name);
 	const keep = (): void => sessionStorage.setItem(keyOf(name), JSON.stringify(typedIn(form)));
 	for (const event of ['input', 'change', 'submit'] as const)
 		form.addEventListener(event, keep, { capture: event === 'submit' });
 	return {
+		update: (to) => {
+			name = typeof to === 'string' ? to : to.name;
+			if (typeof to !== 'string') restore(form, name);
+		},
 		destroy: () => {
 			for (const event of ['input', 'change', 'submit'] as const)
 				form.removeEventListener(event, keep, { capture: event === 'submit' });
 		}
 	};
 }
+
+function draftOf(name: string): Draft | undefined {
+	const text = sessionStorage.getItem(keyOf(name));
+	return text === null ? undefined : (JSON.parse(text) as Draft);
+}
+
+/** Names of the fields that are kept of a form of this page. */
+export const keptNames = (name: string): readonly string[] => (draftOf(name)?.typed ?? []).map(([k]) => k);
 
 /** To be called when a form of this page was accepted: what was typed on it is kept no longer. */
 export function forgetForm(): void {
@@ -49,16 +84,17 @@ export function forgetForm(): void {
 }
 
 function restore(form: HTMLFormElement, name: string): void {
-	const text = sessionStorage.getItem(keyOf(name));
-	if (text === null) return;
+	const draft = draftOf(name);
+	if (draft === undefined) return;
 	const kept = keptFields(form);
-	for (const [k, v] of JSON.parse(text) as Values) {
+	const put = ([k, v]: Values[number], on: boolean): void => {
 		for (const field of kept.get(k) ?? []) {
-			const ticked = field.type === 'radio' || field.type === 'checkbox';
-			if (ticked && field.value !== v) continue;
-			if (ticked) field.checked = true;
+			if (isTick(field) && field.value !== v) continue;
+			if (isTick(field)) field.checked = on;
 			else field.value = v;
-			field.dispatchEvent(new Event(ticked ? 'change' : 'input', { bubbles: true }));
+			field.dispatchEvent(new Event(isTick(field) ? 'change' : 'input', { bubbles: true }));
 		}
-	}
+	};
+	for (const one of draft.typed) put(one, true);
+	for (const one of draft.off) put(one, false);
 }

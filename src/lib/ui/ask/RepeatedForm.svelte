@@ -8,6 +8,7 @@
 	import Choice from '../Choice.svelte';
 	import DayField from '../DayField.svelte';
 	import Field from '../Field.svelte';
+	import { keepForm } from '../keep-form.ts';
 	import { sending } from '../sending.ts';
 
 	interface Props {
@@ -37,6 +38,7 @@
 		method="POST"
 		action="?/repeated"
 		class="mt-1 flex flex-wrap items-end gap-3"
+		use:keepForm={'repeated'}
 		use:enhance={sending(say)}
 		novalidate
 	>

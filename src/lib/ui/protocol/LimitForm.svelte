@@ -9,6 +9,7 @@
 	import DayField from '../DayField.svelte';
 	import Field from '../Field.svelte';
 	import Fold from '../Fold.svelte';
+	import { keepForm } from '../keep-form.ts';
 	import { sending } from '../sending.ts';
 	import { wrongUnder, type Wrong } from '../wrong.ts';
 
@@ -28,7 +29,13 @@
 	needed={wrongUnder(wrong, 'limit.') !== undefined}
 	class="cursor-pointer text-sm text-accent"
 >
-	<form method="POST" action="?/limit" class="mt-2 grid gap-2" use:enhance={sending(say)}>
+	<form
+		method="POST"
+		action="?/limit"
+		class="mt-2 grid gap-2"
+		use:keepForm={'limit'}
+		use:enhance={sending(say)}
+	>
 		<input type="hidden" name="id" value={id} />
 		<div class="flex flex-wrap items-end gap-2">
 			<Choice of="l" name="axis" label="Movement" value="kneeFlexion" items={AXES} />

@@ -1,11 +1,13 @@
 <script lang="ts">
 	/** A protocol as it is given, in phases; corrected as a whole. */
+	import { onMount } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { sideOf } from '#lib/core/body/region-side.ts';
 	import type { Surgery } from '#lib/contract/view.ts';
 	import Act from '../Act.svelte';
 	import DayField from '../DayField.svelte';
 	import Field from '../Field.svelte';
+	import { keepForm, keptNames } from '../keep-form.ts';
 	import { sending } from '../sending.ts';
 	import type { Wrong } from '../wrong.ts';
 	import PhaseFields from './PhaseFields.svelte';
@@ -23,9 +25,21 @@
 	/** How many phases are being written. */
 	let more = $state(1);
 	const phases = $derived(Math.max(more, s.protocol?.phases.length ?? 1));
+	const draft = $derived(`protocol-${s.id}`);
+	/** As many as were being written when the page was left. */
+	onMount(() => {
+		const kept = keptNames(draft).flatMap((name) => /^phase\.(\d+)\./.exec(name)?.[1] ?? []);
+		more = Math.min(MOST, 1 + Math.max(0, ...kept.map(Number)));
+	});
 </script>
 
-<form method="POST" action="?/protocol" class="mt-2 grid gap-2" use:enhance={sending(say)}>
+<form
+	method="POST"
+	action="?/protocol"
+	class="mt-2 grid gap-2"
+	use:keepForm={{ name: draft, shows: phases }}
+	use:enhance={sending(say)}
+>
 	<input type="hidden" name="id" value={id} /><input type="hidden" name="surgeryId" value={s.id} />
 	<Field
 		of={s.id}

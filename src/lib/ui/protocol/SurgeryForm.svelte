@@ -8,6 +8,7 @@
 	import DayField from '../DayField.svelte';
 	import Field from '../Field.svelte';
 	import Fold from '../Fold.svelte';
+	import { keepForm } from '../keep-form.ts';
 	import { sending } from '../sending.ts';
 
 	interface Props {
@@ -28,6 +29,7 @@
 		method="POST"
 		action="?/surgery"
 		class="mt-2 flex flex-wrap items-end gap-2"
+		use:keepForm={'surgery'}
 		use:enhance={sending(say)}
 	>
 		<input type="hidden" name="id" value={id} />

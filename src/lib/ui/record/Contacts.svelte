@@ -7,6 +7,7 @@
 	import Choice from '../Choice.svelte';
 	import Field from '../Field.svelte';
 	import Fold from '../Fold.svelte';
+	import { keepForm } from '../keep-form.ts';
 	import { sending } from '../sending.ts';
 
 	interface Props {
@@ -30,6 +31,7 @@
 		method="POST"
 		action="?/contact"
 		class="flex flex-wrap items-end gap-3 pb-2"
+		use:keepForm={'contact'}
 		use:enhance={sending(say)}
 		novalidate
 	>

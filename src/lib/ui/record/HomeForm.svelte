@@ -8,6 +8,7 @@
 	import Field from '../Field.svelte';
 	import AtHome from '../AtHome.svelte';
 	import Tick from '../Tick.svelte';
+	import { keepForm } from '../keep-form.ts';
 	import { sending } from '../sending.ts';
 
 	interface Props {
@@ -34,7 +35,14 @@
 		c.day === null ? '' : ` · ${c.given ? 'agreed' : 'not, as said'} ${shortDay(c.day)}`;
 </script>
 
-<form method="POST" action="?/home" class="grid gap-2 pb-2" use:enhance={sending(say)} novalidate>
+<form
+	method="POST"
+	action="?/home"
+	class="grid gap-2 pb-2"
+	use:keepForm={'home'}
+	use:enhance={sending(say)}
+	novalidate
+>
 	<input type="hidden" name="id" value={formId} />
 	<AtHome
 		kit={home.kit}
