@@ -122,6 +122,29 @@ test('a session that expired mid-form: the form survives signing in again', asyn
 	await expect(page.getByTestId('done')).toContainText('Saved 1 reading.');
 });
 
+test('whoever signs out takes along what they typed: the next in the tab begins with the page’s own', async ({
+	page
+}) => {
+	// Sessions of their own: signing out ends them.
+	await signInByForm(page);
+	const id = await openClient(page, 'Wren', 'plan');
+	const note = page.getByLabel('Note', { exact: true });
+	const toWrite = async (): Promise<void> => {
+		await visit(page, `/clients/${id}/record`);
+		await page.getByRole('button', { name: 'Write a note' }).click();
+	};
+	await toWrite();
+	await note.fill('half a thought');
+	await toWrite();
+	await expect(note).toHaveValue('half a thought');
+	await page.getByRole('button', { name: 'Sign out' }).click();
+	await expect(page).toHaveURL(/\/sign-in/);
+	await page.waitForSelector('html[data-ready]');
+	await signInByForm(page, 'trainer');
+	await toWrite();
+	await expect(note).toHaveValue('');
+});
+
 test('the network goes while a form is sent: the page stays, sending again is one record', async ({
 	page,
 	context

@@ -83,6 +83,11 @@ export function forgetForm(): void {
 	for (const key of Object.keys(sessionStorage)) if (key.startsWith(here)) sessionStorage.removeItem(key);
 }
 
+/** Whoever signs out takes along what they typed and did not keep: the next in this tab begins with the page's own. */
+export function forgetTyped(): void {
+	for (const key of Object.keys(sessionStorage)) if (key.startsWith(PREFIX)) sessionStorage.removeItem(key);
+}
+
 function restore(form: HTMLFormElement, name: string): void {
 	const draft = draftOf(name);
 	if (draft === undefined) return;

@@ -6,6 +6,7 @@
 	import { forget, forgetDrafts } from '#lib/ui/away/put-aside.ts';
 	import Act from '#lib/ui/Act.svelte';
 	import Field from '#lib/ui/Field.svelte';
+	import { forgetTyped } from '#lib/ui/keep-form.ts';
 	import Said from '#lib/ui/Said.svelte';
 
 	let { data, form } = $props();
@@ -15,7 +16,9 @@
 	let turnedDown = $state('');
 	// Whoever signed out leaves nothing of a record on the device; whose session only ended finds what they had begun.
 	onMount(() => {
-		if (data.left) void Promise.allSettled([forget(), forgetDrafts()]);
+		if (!data.left) return;
+		forgetTyped();
+		void Promise.allSettled([forget(), forgetDrafts()]);
 	});
 
 	async function ask(body: object): Promise<Record<string, unknown>> {

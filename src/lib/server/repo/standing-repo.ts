@@ -22,9 +22,10 @@ export interface Unjudged {
 /** What is known of one client has changed, or, when none is named, of all: in the transaction that changes it. */
 export async function unjudge(t: PracticeTransaction, clientId?: string): Promise<void> {
 	if (clientId === undefined)
-		await sql`update standing set version = version + 1, valid_until = null, judging_until = null where practice_id = ${t.practiceId}`.execute(
-			t.trx
-		);
+		// One after another by their ids, as whoever judges keeps them: two of them never wait for each other.
+		await sql`update standing set version = version + 1, valid_until = null, judging_until = null
+			from (select id from standing where practice_id = ${t.practiceId} order by id for update) one
+			where practice_id = ${t.practiceId} and standing.id = one.id`.execute(t.trx);
 	else await markedOld(t.practiceId, clientId).execute(t.trx);
 }
 

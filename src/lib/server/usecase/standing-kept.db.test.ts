@@ -194,6 +194,20 @@ describe('kept and rebuilt', () => {
 	});
 });
 
+/** Until somebody waits for a row that another has. */
+const waitedFor = () =>
+	expect
+		.poll(
+			async () =>
+				(
+					await d.owner.query(
+						`select 1 from pg_locks where not granted and locktype = 'transactionid' and pid in (select pid from pg_stat_activity where datname = current_database())`
+					)
+				).rowCount,
+			{ timeout: 10_000 }
+		)
+		.toBe(1);
+
 describe('judged aside', () => {
 	it('whoever changes a record while it is judged waits for nobody, and wins', async () => {
 		const { id } = (await client(physio, 'Wren')).head;
@@ -253,21 +267,39 @@ describe('judged aside', () => {
 			expect(await takeOld(t, TODAY, judgedBy(), 20)).toHaveLength(CLIENTS.length);
 			second = take();
 			// It waits for the rows that are being taken.
-			await expect
-				.poll(
-					async () =>
-						(
-							await d.owner.query(
-								`select 1 from pg_locks where not granted and locktype = 'transactionid' and pid in (select pid from pg_stat_activity where datname = current_database())`
-							)
-						).rowCount,
-					{ timeout: 10_000 }
-				)
-				.toBe(1);
+			await waitedFor();
 		});
 		expect(await second).toEqual([]);
 		await physio.inPractice((t) => unjudge(t));
 		await judgeOld(physio.inPractice, TODAY);
+	});
+	it('in one order, as all are marked old, so that none of them waits for the other', async () => {
+		await physio.inPractice((t) => unjudge(t));
+		const all = await old();
+		const ids = all.map((c) => c.clientId).sort();
+		for (const work of [
+			() => judgeAnew(physio.inPractice, all, TODAY),
+			() => physio.inPractice((t) => unjudge(t))
+		]) {
+			// However they lie in the table.
+			for (const id of [...ids].reverse())
+				await d.owner.query('update standing set version = version where id = $1', [id]);
+			let beside: Promise<void> | undefined;
+			await physio.inPractice(async (t) => {
+				const lock = (of: readonly string[]) =>
+					sql`select 1 from standing where id = any(${of}::uuid[]) order by id for update nowait`.execute(
+						t.trx
+					);
+				await lock(ids.slice(0, 1));
+				beside = work();
+				await waitedFor();
+				// It waits for the first and holds none of the others.
+				await lock(ids.slice(1));
+			});
+			await beside;
+		}
+		await judgeOld(physio.inPractice, TODAY);
+		expect(await old()).toEqual([]);
 	});
 	it('in the words in which the practice writes now, whoever asked for it when', async () => {
 		await d.owner.query(`update practice set units = 'imperial', date_order = 'month-day'`);
