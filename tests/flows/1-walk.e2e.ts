@@ -57,6 +57,11 @@ test('on a phone the clients come first, and whom Today shows is chosen from bel
 	await page.getByRole('button', { name: 'Hold · by need' }).click();
 	await page.keyboard.press('Escape');
 	await expect(below).toBeHidden();
+	// The drawer cannot be had: the choices stand in the page.
+	await visit(page, '/');
+	await page.route('**/*.js', (route) => route.abort());
+	await page.getByRole('button', { name: 'Everyone · by need' }).click();
+	await expect(page.getByLabel('Show', { exact: true })).toBeVisible();
 });
 
 test('a client opens on the plan: what stands with its figure and what it waits for; one key leads back to it', async ({

@@ -77,16 +77,15 @@ function draftOf(name: string): Draft | undefined {
 /** Names of the fields that are kept of a form of this page. */
 export const keptNames = (name: string): readonly string[] => (draftOf(name)?.typed ?? []).map(([k]) => k);
 
+const forget = (from: string): void => {
+	for (const key of Object.keys(sessionStorage)) if (key.startsWith(from)) sessionStorage.removeItem(key);
+};
+
 /** To be called when a form of this page was accepted: what was typed on it is kept no longer. */
-export function forgetForm(): void {
-	const here = `${PREFIX}${location.pathname}`;
-	for (const key of Object.keys(sessionStorage)) if (key.startsWith(here)) sessionStorage.removeItem(key);
-}
+export const forgetForm = (): void => forget(PREFIX + location.pathname);
 
 /** Whoever signs out takes along what they typed and did not keep: the next in this tab begins with the page's own. */
-export function forgetTyped(): void {
-	for (const key of Object.keys(sessionStorage)) if (key.startsWith(PREFIX)) sessionStorage.removeItem(key);
-}
+export const forgetTyped = (): void => forget(PREFIX);
 
 function restore(form: HTMLFormElement, name: string): void {
 	const draft = draftOf(name);

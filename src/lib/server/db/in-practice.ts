@@ -14,7 +14,7 @@ export interface PracticeTransaction {
 	readonly trx: Inside;
 	readonly practiceId: string;
 	readonly memberId: string;
-	/** What was read before and can be asked for by its version; what a client's own page may read is kept apart. */
+	/** What was read before, to be believed by its version; what a client's own page may read is kept apart. */
 	readonly shelf: Shelf;
 }
 
