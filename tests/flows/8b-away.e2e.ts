@@ -120,8 +120,9 @@ test('a session page is written with the network off: an alarm is said at once, 
 });
 
 test('somebody else who signs in here sends nothing of it; its own member does, once', async () => {
-	await device.setOffline(false);
+	// The page goes before the network comes: one that is open sends by itself, in the name of who is still signed in.
 	await page.goto('about:blank');
+	await device.setOffline(false);
 	await device.clearCookies();
 	await signInByForm(page, 'physio');
 	await page.waitForSelector('html[data-ready]');
