@@ -5,7 +5,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { as, client, cloneOf, type TestDatabase } from '../../../../tests/database.ts';
 import { loadRecords } from '../record/load.ts';
 import { showClient } from '../usecase/show-client.ts';
-import { append } from './append.ts';
+import { append, appendAll } from './append.ts';
 import { open, refusePowerfulRole } from './connect.ts';
 import { inPracticeOf } from './in-practice.ts';
 import { APPENDED_TABLES, migrate, PRACTICE_TABLES } from './migrate.ts';
@@ -105,6 +105,21 @@ describe('appended, never overwritten', () => {
 		expect((await d.owner.query('select kind from day_event where id = $1', [row.id])).rows).toEqual([
 			{ kind: 'illness' }
 		]);
+	});
+	it('rows that belong together are written in one question; where one of them stands with other content, none is', async () => {
+		const ctx = await as(d, 'physiotherapist');
+		const wren = await client(ctx, 'Wren');
+		const day = (kind: string, id: string = randomUUID()) =>
+			['day_event', { id, client_id: wren.head.id, local_day: '2026-03-03', kind }] as const;
+		const [first, second, third] = [day('illness'), day('painkiller'), day('illness')];
+		const both = (...rows: readonly (typeof first)[]) => ctx.inPractice((t) => appendAll(t, rows));
+		expect(await both(first, second)).toBe('written');
+		expect(await both(first, second)).toBe('already');
+		// One of them is new: the other stands as it is.
+		expect(await both(first, third)).toBe('written');
+		expect(await both(day('painkiller', first[1].id), day('illness'))).toBe('conflict');
+		expect(await both(day('illness'), day('illness', second[1].id))).toBe('conflict');
+		expect(await both(first, day('painkiller', first[1].id))).toBe('conflict');
 	});
 	it('a row has at most one successor', async () => {
 		const ctx = await as(d, 'physiotherapist');

@@ -3,10 +3,8 @@ import { error, fail, type ActionFailure } from '@sveltejs/kit';
 import type { FieldIssue } from '#lib/contract/basics.ts';
 import type { Outcome, Refused, Why } from '../usecase/actor.ts';
 
-/** A form that cannot be read as what it is for: no command was asked. What was read and refused is a command's own answer, below. */
-const UNREADABLE = 400;
-
 const STATUS: Readonly<Record<Why, number>> = {
+	unreadable: 400,
 	invalid: 422,
 	'not-allowed': 403,
 	'not-found': 404,
@@ -31,7 +29,7 @@ export const typedIn = (form: FormData): Record<string, string> =>
 export function refuseAll(
 	form: FormData,
 	issues: readonly FieldIssue[],
-	status = UNREADABLE
+	status = STATUS.unreadable
 ): ActionFailure<FormRefusal> {
 	const all: Record<string, string> = {};
 	for (const { field, message } of issues) all[field] ??= message;
@@ -45,7 +43,7 @@ export function refuseAll(
 }
 
 export const refusal = (form: FormData, r: Refused): ActionFailure<FormRefusal> =>
-	refuseAll(form, [{ field: r.field ?? '', message: r.message }], STATUS[r.why]);
+	refuseAll(form, r.all ?? [{ field: r.field ?? '', message: r.message }], STATUS[r.why]);
 export const refuseField = (form: FormData, field: string, message: string): ActionFailure<FormRefusal> =>
 	refuseAll(form, [{ field, message }]);
 

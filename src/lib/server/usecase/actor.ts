@@ -1,4 +1,5 @@
 /** Who acts, in which practice, on which day; and what each role may do. Read per request, never from a session or a form. */
+import type { FieldIssue } from '#lib/contract/basics.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import { ok, refuse, type Result } from '#lib/core/base/result.ts';
 import type { InPractice } from '../db/in-practice.ts';
@@ -31,13 +32,15 @@ export interface Context {
 export const inZone = (ctx: Context, tz: string): Context =>
 	tz === ctx.tz ? ctx : { ...ctx, tz, today: ctx.dayIn?.(tz) ?? ctx.today };
 
-export type Why = 'invalid' | 'not-allowed' | 'not-found' | 'conflict';
+export type Why = 'unreadable' | 'invalid' | 'not-allowed' | 'not-found' | 'conflict';
 
 /** A refusal a page can show: which field, what is wrong, what would be right. */
 export interface Refused {
 	readonly why: Why;
 	readonly message: string;
 	readonly field?: string;
+	/** Everything that is wrong with a form, the first of it above. */
+	readonly all?: readonly FieldIssue[];
 }
 
 export type Outcome<T> = Result<T, Refused>;
@@ -48,6 +51,12 @@ export const notFound = refuse<Refused>({
 });
 export const invalid = (field: string, message: string) =>
 	refuse<Refused>({ why: 'invalid', field, message });
+/** A form that cannot be read as what it is for. */
+export const unreadable = (all: readonly FieldIssue[]) =>
+	refuse<Refused>({
+		...{ why: 'unreadable', message: all[0]?.message ?? 'Check the form.', field: all[0]?.field ?? '' },
+		all
+	});
 export const conflict = (message: string) => refuse<Refused>({ why: 'conflict', message });
 
 /** Refused for want of a role, a delegation or a licence. */

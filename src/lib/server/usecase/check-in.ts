@@ -7,14 +7,16 @@ import { ok } from '#lib/core/base/result.ts';
 import { closesRegion } from '#lib/core/decision/pain-zones.ts';
 import { alarmsInMorning, unique, type Raised } from '#lib/core/safety/alarm.ts';
 import type { DayEvent, Morning, Swelling } from '#lib/core/session/record.ts';
+import { parseMorning } from '#lib/contract/morning-form.ts';
+import { regionName } from '#lib/wording/names.ts';
 import { append } from '../db/append.ts';
-import { days, eveningsOn } from '../repo/day-repo.ts';
-import { conflict, invalid, notFound } from './actor.ts';
-import { command } from './command.ts';
+import { eveningsOn } from '../repo/day-repo.ts';
+import { conflict, invalid } from './actor.ts';
 import { eveningRow, RECALLED_DAYS } from './evening-row.ts';
 import { openAlarms } from './open-alarms.ts';
-import { linesOf, usualNow } from '../record/facts-of.ts';
-import { loadRecords, type ClientRecord } from '../record/load.ts';
+import { toldCommand } from './told-command.ts';
+import { linesOf, regionsOf, usualNow } from '../record/facts-of.ts';
+import type { ClientRecord } from '../record/load.ts';
 
 export interface RegionMorning {
 	readonly id: string;
@@ -54,31 +56,28 @@ const UNSEEN =
 	'This day has an entry that was not on the page when you typed: it is not replaced unseen. Reload, what you typed stays; an older day is put right in the record.';
 const CHANGED = 'This morning was already entered with other values; reload to correct it.';
 
-export const checkIn = command<NewCheckin, CheckedIn>({
+export const { told: checkIn, typed: morningTyped } = toldCommand<NewCheckin, CheckedIn>({
 	verb: 'check in',
 	id: (c) => c.id,
-	client: (c) => c.clientId,
 	check: (c, ctx) =>
 		!(dayNumber(c.day) <= dayNumber(ctx.today))
 			? invalid('day', `The morning of ${c.day} has not come yet; today is ${ctx.today}.`)
 			: undefined,
-	run: async (c, { t, ctx, recordedAt }) => {
+	read: (form, r) => parseMorning(form, regionsOf(r), regionName),
+	run: async (c, { t, ctx, recordedAt }, r) => {
 		const age = dayNumber(ctx.today) - dayNumber(c.day);
-		const [r] = await loadRecords(t, c.clientId);
-		if (r === undefined) return notFound;
 		const evening = addDays(c.day, -1);
 		const evenings = await eveningsOn(t, c.clientId, evening);
-		const known = (await days(t, c.clientId)).filter((d) => d.morning?.date === c.day);
-		if (c.saw === false && known.some((k) => c.regions.some((m) => m.region === k.morning?.region)))
-			return conflict(UNSEEN);
+		const known = (region: string): string | undefined => r.checkins.get(`${c.day}|${region}`);
+		if (c.saw === false && c.regions.some((m) => known(m.region) !== undefined)) return conflict(UNSEEN);
 		let corrected = false;
 		for (const m of c.regions) {
 			if (r.head.setting.usual[m.region] === undefined)
 				return invalid('region', `${m.region} is not under treatment for this client.`);
-			const before = known.find((k) => k.morning?.region === m.region);
+			const before = known(m.region);
 			const row = {
 				...rowOf(c, m, age),
-				...(before === undefined ? {} : { replaces_id: before.checkinId, reason: 'corrected' })
+				...(before === undefined ? {} : { replaces_id: before, reason: 'corrected' })
 			};
 			if ((await append(t, 'checkin', row, recordedAt)) === 'conflict') return conflict(CHANGED);
 			corrected ||= before !== undefined;

@@ -1,7 +1,11 @@
 /** Logs the exercises of one session together: one visit, each exercise as if alone, all of them or none. */
 import { ok } from '#lib/core/base/result.ts';
 import type { Raised } from '#lib/core/safety/alarm.ts';
-import { command } from './command.ts';
+import { parseWholeSession } from '#lib/contract/whole-session-form.ts';
+import { notFound } from './actor.ts';
+import { givenOn } from '../record/given-on.ts';
+import { loadRecords } from '../record/load.ts';
+import { toldCommand } from './told-command.ts';
 import { logIn, logTrouble, type LogAnswer, type NewLog } from './log-visit.ts';
 
 export interface WholeSession {
@@ -17,10 +21,9 @@ export interface WholeAnswer {
 	readonly againstAdvice: number;
 }
 
-export const logSession = command<WholeSession, WholeAnswer>({
+export const { told: logSession, typed: sessionTyped } = toldCommand<WholeSession, WholeAnswer>({
 	verb: 'log visit',
 	id: (s) => s.id,
-	client: (s) => s.clientId,
 	check: ({ clientId, logs }, ctx) => {
 		for (const log of logs) {
 			const refused = logTrouble({ ...log, clientId }, ctx);
@@ -28,10 +31,18 @@ export const logSession = command<WholeSession, WholeAnswer>({
 		}
 		return undefined;
 	},
-	run: async ({ clientId, logs }, run) => {
+	read: (form, r) => {
+		const day = String(form.get('day') ?? '');
+		const parsed = parseWholeSession(form, (id) => givenOn(r, id, day));
+		return parsed.ok ? ok({ id: parsed.id, logs: parsed.logs }) : parsed;
+	},
+	run: async ({ clientId, logs }, run, before) => {
 		const answers: LogAnswer[] = [];
-		for (const log of logs) {
-			const one = await logIn(run, { ...log, clientId });
+		for (const [i, log] of logs.entries()) {
+			// What one exercise raised binds those after it.
+			const [r] = i === 0 ? [before] : await loadRecords(run.t, clientId);
+			if (r === undefined) return notFound;
+			const one = await logIn(run, { ...log, clientId }, r);
 			if (!one.ok) return one;
 			answers.push(one.value);
 		}

@@ -5,20 +5,24 @@
  * A session belongs to the prescription that was in force on its day; one of a day before the exercise was given is history.
  */
 import { dayNumber, type Day } from '#lib/core/base/calendar-day.ts';
+import { unparsed } from '#lib/contract/basics.ts';
+import { parseLog } from '#lib/contract/log-form.ts';
 import { ok } from '#lib/core/base/result.ts';
 import { stepAnywhere } from '#lib/core/exercise/family.ts';
 import { closedToday } from '#lib/core/decision/closed-today.ts';
 import { alarmsInSession, type Raised } from '#lib/core/safety/alarm.ts';
 import type { Session } from '#lib/core/session/record.ts';
-import { append } from '../db/append.ts';
+import { appendAll, type Append } from '../db/append.ts';
 import type { Exercise, Prescription } from '../repo/exercise-repo.ts';
 import { columnsOf } from '../repo/log-repo.ts';
 import { conflict, invalid, notFound, type Context, type Outcome } from './actor.ts';
-import { command, type Run } from './command.ts';
+import type { Run } from './command.ts';
 import { openAlarms } from './open-alarms.ts';
-import { loadRecords, type ClientRecord } from '../record/load.ts';
+import type { ClientRecord } from '../record/load.ts';
 import { standingOf } from '../record/fit-of.ts';
 import { boundOn, treatsBack } from '../record/facts-of.ts';
+import { givenOn } from '../record/given-on.ts';
+import { toldCommand } from './told-command.ts';
 
 export interface NewLog {
 	readonly id: string;
@@ -38,21 +42,28 @@ export interface LogAnswer {
 
 const EARLIEST_DAYS = 60;
 
-export const logVisit = command<NewLog, LogAnswer>({
+export const { told: logVisit, typed: logTyped } = toldCommand<NewLog, LogAnswer>({
 	verb: 'log visit',
 	id: (l) => l.id,
-	client: (l) => l.clientId,
 	check: logTrouble,
-	run: (log, run) => logIn(run, log)
+	read: (form, r) => {
+		const given = givenOn(r, String(form.get('prescriptionId') ?? ''), String(form.get('day') ?? ''));
+		return given === undefined ? unparsed([NOT_THEIRS]) : parseLog(form, given);
+	},
+	run: (log, run, r) => logIn(run, log, r)
 });
 
+const NOT_THEIRS = {
+	field: 'prescriptionId',
+	message: 'This prescription is not this client’s; reload the page.'
+};
+
 /** Logs inside a command: one exercise alone, or one of a session. */
-export async function logIn(run: Run, log: NewLog): Promise<Outcome<LogAnswer>> {
+export async function logIn(run: Run, log: NewLog, r: ClientRecord): Promise<Outcome<LogAnswer>> {
 	const { t, ctx, recordedAt } = run;
-	const [r] = await loadRecords(t, log.clientId);
-	const exercise = r?.everGiven.find((e) => e.id === log.exerciseId);
+	const exercise = r.everGiven.find((e) => e.id === log.exerciseId);
 	const given = exercise?.prescriptions.find((p) => p.id === log.prescriptionId);
-	if (r === undefined || exercise === undefined || given === undefined) return notFound;
+	if (exercise === undefined || given === undefined) return notFound;
 	// What a client tells of themselves nobody has seen.
 	const told = ctx.actor.client === undefined ? log.session : { ...log.session, observed: false };
 	const session = asKept(r, exercise, given, told);
@@ -114,33 +125,28 @@ export function logTrouble({ session }: NewLog, ctx: Context): Outcome<never> | 
 	return undefined;
 }
 
-async function write({ t, ctx, recordedAt }: Run, log: NewLog) {
-	const { session } = log;
-	const visit = await append(
+/** The exercise, with the visit it belongs to; of a session the first one makes it. */
+function write({ t, ctx, recordedAt }: Run, log: NewLog): Promise<Append> {
+	const { clientId, visitId, session } = log;
+	const visit = {
+		id: visitId,
+		client_id: clientId,
+		local_day: session.date,
+		tz: ctx.tz,
+		started_at: recordedAt ?? startOf(session.date),
+		observed: session.observed
+	};
+	const row = {
+		...{ id: log.id, visit_id: visitId, client_id: clientId },
+		...{ exercise_id: log.exerciseId, prescription_id: log.prescriptionId },
+		...columnsOf(session)
+	};
+	return appendAll(
 		t,
-		'visit',
-		{
-			id: log.visitId,
-			client_id: log.clientId,
-			local_day: session.date,
-			tz: ctx.tz,
-			started_at: recordedAt ?? startOf(session.date),
-			observed: session.observed
-		},
-		recordedAt
-	);
-	if (visit === 'conflict') return 'conflict' as const;
-	return append(
-		t,
-		'exercise_log',
-		{
-			id: log.id,
-			visit_id: log.visitId,
-			client_id: log.clientId,
-			exercise_id: log.exerciseId,
-			prescription_id: log.prescriptionId,
-			...columnsOf(session)
-		},
+		[
+			['visit', visit],
+			['exercise_log', row]
+		],
 		recordedAt
 	);
 }

@@ -13,6 +13,8 @@ import type { ClientRecord } from '../record/load.ts';
 import { toLog } from '../view/to-log.ts';
 import type { Letter } from '../mail/mail.ts';
 import type { Context } from './actor.ts';
+import { arrive } from './arrive.ts';
+import { saveComplaint } from './ask.ts';
 import { checkIn } from './check-in.ts';
 import { endLink, giveLink, linkShown } from './client-link.ts';
 import { prescribe } from './prescribe.ts';
@@ -296,12 +298,34 @@ describe('what the page kept', () => {
 			'session',
 			sessionOf(r, physio.today, { observed: 'on', 'e.0.cleanThroughout': 'on' })
 		);
-		expect(await takeIn(ctx, r, one)).toMatchObject({ state: 'kept' });
-		expect(await takeIn(ctx, r, one)).toMatchObject({ state: 'kept' });
+		expect(await takeIn(ctx, r.head.id, one)).toMatchObject({ state: 'kept' });
+		expect(await takeIn(ctx, r.head.id, one)).toMatchObject({ state: 'kept' });
 		const after = await reloaded(physio, r.head.id);
 		const logged = after.logs.filter((l) => l.session.date === physio.today);
 		expect(logged).toHaveLength(r.logs.filter((l) => l.session.date === physio.today).length + 1);
 		expect(logged.at(-1)?.session.observed).toBe(false);
+	});
+	it('whose answer was lost is what it was, though the record changed since: the day became lighter, another joint is under treatment', async () => {
+		const { ctx, r } = await own('Wren');
+		const day = addDays(physio.today, -2);
+		const heard = (x: OutboxItem) => takeIn(ctx, r.head.id, x);
+		const done = item(r, 'session', sessionOf(r, day));
+		expect(await heard(done)).toMatchObject({ state: 'kept' });
+		const [region = ''] = regionsOf(r);
+		const cold = { fever: 'cold', fall: 'no', newSwelling: 'no', calf: 'no' } as const;
+		const came = { id: randomUUID(), clientId: r.head.id, day, pains: { [region]: 1 }, ...cold };
+		expect(value(await arrive(physio, came)).answer).toBe('lighter');
+		expect(await heard(done)).toMatchObject({ state: 'kept' });
+
+		const morning = item(r, 'morning', {
+			...{ day, [`${region}.id`]: randomUUID(), [`${region}.pain`]: '2', [`${region}.swelling`]: 'none' }
+		});
+		expect(await heard(morning)).toMatchObject({ state: 'kept' });
+		const hurts = { region: 'ankle-left', spot: 'around', usualMorning: 1, worst: 3, loaded: 'no' } as const;
+		const ids = { id: randomUUID(), settingId: randomUUID(), clientId: r.head.id };
+		value(await saveComplaint(physio, { ...ids, ...hurts }));
+		expect(regionsOf(await reloaded(physio, r.head.id))).toContain('ankle-left');
+		expect(await heard(morning)).toMatchObject({ state: 'kept' });
 	});
 	it('of yesterday, under a prescription that was changed since, is taken', async () => {
 		const { ctx, r } = await own('Bertil');
@@ -312,12 +336,12 @@ describe('what the page kept', () => {
 			'session',
 			sessionOf(r, addDays(physio.today, -1), { 'e.0.prescriptionId': old.id })
 		);
-		expect(await takeIn(ctx, r, sent)).toMatchObject({ state: 'kept' });
+		expect(await takeIn(ctx, r.head.id, sent)).toMatchObject({ state: 'kept' });
 	});
 	it('that cannot be taken is parked with why: another’s, of a day to come, without its fields, changed after it was sent', async () => {
 		const { ctx, r } = await own('Wren');
 		const why = async (x: OutboxItem): Promise<string> => {
-			const sent = await takeIn(ctx, r, x);
+			const sent = await takeIn(ctx, r.head.id, x);
 			return sent.state === 'parked' ? sent.message : 'kept';
 		};
 		const bertil = await client(physio, 'Bertil');
@@ -340,7 +364,7 @@ describe('what the page kept', () => {
 	it('of symptoms on a day to come, or of a place that is not treated, is parked and opens nothing', async () => {
 		const { ctx, r } = await own('Tamsin');
 		const told = (day: string, region: string) =>
-			takeIn(ctx, r, item(r, 'symptoms', { day, region, symptoms: 'chest-pain' }));
+			takeIn(ctx, r.head.id, item(r, 'symptoms', { day, region, symptoms: 'chest-pain' }));
 		expect(await told(addDays(physio.today, 1), regionsOf(r)[0]!)).toMatchObject({ state: 'parked' });
 		expect(await told(physio.today, 'ankle-left')).toMatchObject({ state: 'parked' });
 		expect(
@@ -351,7 +375,7 @@ describe('what the page kept', () => {
 		const { ctx, r } = await own('Wren');
 		const region = regionsOf(r)[0]!;
 		const told = item(r, 'symptoms', { day: physio.today, region, symptoms: 'chest-pain' });
-		expect(await takeIn(ctx, r, told)).toMatchObject({ state: 'kept', said: { now: 'emergency' } });
+		expect(await takeIn(ctx, r.head.id, told)).toMatchObject({ state: 'kept', said: { now: 'emergency' } });
 		const after = await reloaded(physio, r.head.id);
 		expect(after.head.flags.find((f) => f.open && f.code === 'emergency-chest-pain')).toMatchObject({
 			severity: 'red',

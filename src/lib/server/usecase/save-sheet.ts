@@ -2,8 +2,8 @@
  * Saves a measure sheet: ranges, function tests and totals, all of it or nothing; the same sheet twice is one. What looks wrong but
  * could be right (a range far from all others, sides swapped against the last sheet) is asked about once and saved when confirmed.
  */
-import type { Sheet, SheetRange, SheetTest } from '#lib/contract/measure-form.ts';
-import { testSpec } from '#lib/catalogue/function-tests.ts';
+import { parseSheet, type Sheet, type SheetRange, type SheetTest } from '#lib/contract/measure-form.ts';
+import { FUNCTION_TESTS, testSpec } from '#lib/catalogue/function-tests.ts';
 import { questionnaire } from '#lib/catalogue/questionnaires.ts';
 import { methodOf, RANGES } from '#lib/catalogue/ranges.ts';
 import { dayNumber, type Day } from '#lib/core/base/calendar-day.ts';
@@ -16,9 +16,10 @@ import { farFromAll, looksSwapped, measuredRange, type MeasuredRange } from '#li
 import { RANGE_IDS, type RangeId } from '#lib/core/measure/range-kind.ts';
 import { append } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-import { measurements } from '../repo/sheet-repo.ts';
+import type { Measurement } from '../repo/sheet-repo.ts';
 import { conflict, invalid, type Context, type Outcome } from './actor.ts';
-import { command, refuseHere } from './command.ts';
+import { refuseHere } from './command.ts';
+import { toldCommand } from './told-command.ts';
 
 /** A sheet to save; `confirmed` are the kinds of range whose sides were confirmed to be as entered. */
 export type NewSheet = Omit<Sheet, 'confirmed'> & Partial<Pick<Sheet, 'confirmed'>>;
@@ -35,14 +36,21 @@ export const saveSheet = (
 /** A sheet is known by the first of the ids that came with it. */
 const sheetId = (s: NewSheet): string => [...s.ranges, ...s.tests, ...s.totals][0]?.id ?? '';
 
-const saved = command<{ readonly clientId: string; readonly sheet: NewSheet }, number>({
+const { told: saved, typed: sheetTyped } = toldCommand<
+	{ readonly clientId: string; readonly sheet: NewSheet },
+	number
+>({
 	verb: 'measure',
 	id: ({ sheet }) => (sheetId(sheet) === '' ? NOTHING : sheetId(sheet)),
-	client: (s) => s.clientId,
 	check: ({ sheet }, ctx) => sheetTrouble(sheet, ctx),
-	run: async ({ clientId, sheet }, { t, recordedAt }) => {
+	read: (form, r) => {
+		const typed = new Map([...form].map(([name, value]) => [name, String(value)]));
+		const sheet = parseSheet(typed, r.body, RANGES, FUNCTION_TESTS);
+		return sheet.ok ? ok({ sheet: sheet.value }) : sheet;
+	},
+	run: async ({ clientId, sheet }, { t, recordedAt }, r) => {
 		const ranges = sheet.ranges.map((v) => ({ v, r: rangeOf(v) }));
-		const last = await measurements(t, clientId);
+		const last = r.measurements;
 		const confirmed = sheet.confirmed ?? [];
 		const far = farRange(last, ranges, confirmed);
 		if (far !== undefined)
@@ -60,6 +68,8 @@ const saved = command<{ readonly clientId: string; readonly sheet: NewSheet }, n
 		return ok(sheet.ranges.length + sheet.tests.length + sheet.totals.length);
 	}
 });
+
+export { sheetTyped };
 
 /** An empty sheet has no id; it is refused before one is needed. */
 const NOTHING = '00000000-0000-7000-8000-000000000000';
@@ -160,7 +170,7 @@ interface Entered {
 	readonly v: SheetRange;
 	readonly r: MeasuredRange;
 }
-type Kept = Awaited<ReturnType<typeof measurements>>;
+type Kept = readonly Measurement[];
 
 /** A reading that is far from all others of its movement, and was not confirmed. */
 function farRange(

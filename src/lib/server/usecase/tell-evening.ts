@@ -5,31 +5,29 @@
 import { dayNumber } from '#lib/core/base/calendar-day.ts';
 import { ok } from '#lib/core/base/result.ts';
 import { closesRegion } from '#lib/core/decision/pain-zones.ts';
-import type { EveningInput } from '#lib/contract/evening-form.ts';
+import { parseEvening, type EveningInput } from '#lib/contract/evening-form.ts';
+import { regionName } from '#lib/wording/names.ts';
 import { append } from '../db/append.ts';
-import { linesOf, usualNow } from '../record/facts-of.ts';
-import { loadRecords } from '../record/load.ts';
+import { linesOf, regionsOf, usualNow } from '../record/facts-of.ts';
 import { eveningsOn } from '../repo/day-repo.ts';
-import { conflict, invalid, notFound } from './actor.ts';
-import { command } from './command.ts';
+import { conflict, invalid } from './actor.ts';
 import { eveningRow } from './evening-row.ts';
+import { toldCommand } from './told-command.ts';
 
 const CHANGED = 'This evening was already entered with other values; reload to correct it.';
 
-export const tellEvening = command<
+export const { told: tellEvening, typed: eveningTyped } = toldCommand<
 	EveningInput & { readonly clientId: string },
 	{ readonly corrected: boolean; readonly closes: readonly string[] }
 >({
 	verb: 'check in',
 	id: (e) => e.id,
-	client: (e) => e.clientId,
 	check: (e, ctx) =>
 		dayNumber(e.day) <= dayNumber(ctx.today)
 			? undefined
 			: invalid('day', `The evening of ${e.day} has not come yet; today is ${ctx.today}.`),
-	run: async (e, { t, ctx, recordedAt }) => {
-		const [r] = await loadRecords(t, e.clientId);
-		if (r === undefined) return notFound;
+	read: (form, r) => parseEvening(form, regionsOf(r), regionName),
+	run: async (e, { t, ctx, recordedAt }, r) => {
 		const known = await eveningsOn(t, e.clientId, e.day);
 		for (const { id, region, pain } of e.regions) {
 			if (r.head.setting.usual[region] === undefined)

@@ -1,13 +1,11 @@
 import { z } from 'zod';
 import { text, uuid } from '#lib/contract/basics.ts';
-import { parseLog } from '#lib/contract/log-form.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
-import { orError, refusal, refuseAll, refuseField, refuseShape } from '#lib/server/http/respond.ts';
+import { refusal, refuseShape } from '#lib/server/http/respond.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
-import { logVisit } from '#lib/server/usecase/log-visit.ts';
+import { logTyped } from '#lib/server/usecase/log-visit.ts';
 import { voidLog } from '#lib/server/usecase/void-log.ts';
-import { showClient } from '#lib/server/usecase/show-client.ts';
-import { givenOn } from '#lib/server/record/given-on.ts';
+import { typedForm } from '#lib/server/usecase/told-command.ts';
 import { toLog } from '#lib/server/view/to-log.ts';
 import { alarmText } from '#lib/wording/safety.ts';
 import type { Actions, PageServerLoad } from './$types';
@@ -35,14 +33,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 export const actions: Actions = {
 	log: async ({ request, locals, params }) => {
 		const form = await formOf(request);
-		const ctx = contextIn(locals);
-		const { record } = orError(await showClient(ctx, params.id, 'log a session', () => null, 'log visit'));
-		const given = givenOn(record, String(form.get('prescriptionId') ?? ''), String(form.get('day') ?? ''));
-		if (given === undefined)
-			return refuseField(form, 'prescriptionId', 'This prescription is not this client’s; reload the page.');
-		const parsed = parseLog(form, given);
-		if (!parsed.ok) return refuseAll(form, parsed.issues);
-		const done = await logVisit(ctx, { ...parsed.value, clientId: params.id });
+		const done = await logTyped(contextIn(locals), typedForm(params.id, form));
 		if (!done.ok) return refusal(form, done.refusal);
 		const { raised, againstAdvice } = done.value;
 		return {

@@ -1,16 +1,15 @@
-import { parseSheet, bodyForm, wayForm } from '#lib/contract/measure-form.ts';
+import { bodyForm, wayForm } from '#lib/contract/measure-form.ts';
 import { FUNCTION_TESTS } from '#lib/catalogue/function-tests.ts';
-import { RANGES } from '#lib/catalogue/ranges.ts';
 import { ageOn } from '#lib/core/base/calendar-day.ts';
 import { SIDES } from '#lib/core/body/axis.ts';
 import { RANGE_IDS } from '#lib/core/measure/range-kind.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
-import { orError, refusal, refuseAll, refuseShape } from '#lib/server/http/respond.ts';
+import { refusal, refuseShape } from '#lib/server/http/respond.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
 import { changeSetting } from '#lib/server/usecase/change-setting.ts';
 import { testsShown } from '#lib/server/usecase/intake-shown.ts';
-import { saveSheet } from '#lib/server/usecase/save-sheet.ts';
-import { showClient } from '#lib/server/usecase/show-client.ts';
+import { sheetTyped } from '#lib/server/usecase/save-sheet.ts';
+import { typedForm } from '#lib/server/usecase/told-command.ts';
 import { regionsOf } from '#lib/server/record/facts-of.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -21,7 +20,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 		const lastOf = (axis: (typeof RANGE_IDS)[number], side: (typeof SIDES)[number]) =>
 			r.measurements.filter((m) => m.axis === axis && m.side === side).pop();
 		return {
-			ids: formIds(ctx, 2 * RANGE_IDS.length + 2 * FUNCTION_TESTS.length + 3),
+			ids: formIds(ctx, 2 * RANGE_IDS.length + 2 * FUNCTION_TESTS.length + 4),
 			licensed: ctx.actor.licensed,
 			last: Object.fromEntries(
 				RANGE_IDS.map((axis) => [
@@ -46,16 +45,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 export const actions: Actions = {
 	sheet: async ({ request, locals, params }) => {
 		const form = await formOf(request);
-		const ctx = contextIn(locals);
-		const { record } = orError(await showClient(ctx, params.id, 'measure', () => null, 'measure'));
-		const sheet = parseSheet(
-			new Map([...form].map(([k, v]) => [k, String(v)])),
-			record.body,
-			RANGES,
-			FUNCTION_TESTS
-		);
-		if (!sheet.ok) return refuseAll(form, sheet.issues);
-		const saved = await saveSheet(ctx, params.id, sheet.value);
+		const saved = await sheetTyped(contextIn(locals), typedForm(params.id, form));
 		return saved.ok
 			? { done: `Saved ${saved.value} ${saved.value === 1 ? 'reading' : 'readings'}.` }
 			: refusal(form, saved.refusal);

@@ -90,7 +90,7 @@
 	});
 	const analyse = streamAnalysis();
 
-	/** Ids in the order of the sheet: two a range, two a test, then the total, the body, the way of working. */
+	/** Ids in the order of the sheet: two a range, two a test, then the total, the body, the way of working, the sheet itself. */
 	const TESTS_FROM = 2 * RANGE_IDS.length;
 	const REST_FROM = TESTS_FROM + 2 * FUNCTION_TESTS.length;
 	const idAt = (i: number): string => data.ids[REST_FROM + i] as string;
@@ -118,6 +118,7 @@
 		use:keepForm={'sheet'}
 		novalidate
 	>
+		<input type="hidden" name="id" value={idAt(3)} />
 		<div class="mb-1 flex flex-wrap items-end gap-x-5 gap-y-1">
 			<h2>Ranges</h2>
 			<DayField

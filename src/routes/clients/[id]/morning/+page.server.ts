@@ -1,11 +1,9 @@
-import { parseMorning } from '#lib/contract/morning-form.ts';
 import { addDays } from '#lib/core/base/calendar-day.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
-import { orError, refusal, refuseAll } from '#lib/server/http/respond.ts';
+import { refusal } from '#lib/server/http/respond.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
-import { checkIn } from '#lib/server/usecase/check-in.ts';
-import { showClient } from '#lib/server/usecase/show-client.ts';
-import { regionName } from '#lib/wording/names.ts';
+import { morningTyped } from '#lib/server/usecase/check-in.ts';
+import { typedForm } from '#lib/server/usecase/told-command.ts';
 import { alarmText, closesText, isGrave } from '#lib/wording/safety.ts';
 import { regionsOf } from '#lib/server/record/facts-of.ts';
 import type { Actions, PageServerLoad } from './$types';
@@ -33,11 +31,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 export const actions: Actions = {
 	default: async ({ request, locals, params }) => {
 		const form = await formOf(request);
-		const ctx = contextIn(locals);
-		const { record } = orError(await showClient(ctx, params.id, 'enter a morning', () => null, 'check in'));
-		const parsed = parseMorning(form, regionsOf(record), regionName);
-		if (!parsed.ok) return refuseAll(form, parsed.issues);
-		const done = await checkIn(ctx, { clientId: params.id, ...parsed.value });
+		const done = await morningTyped(contextIn(locals), typedForm(params.id, form));
 		if (!done.ok) return refusal(form, done.refusal);
 		const { corrected, raised, closes, fever } = done.value;
 		const advice = [

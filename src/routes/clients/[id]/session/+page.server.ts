@@ -1,16 +1,14 @@
 import { mirrored } from '#lib/core/body/region-side.ts';
 import { inOrder } from '#lib/core/exercise/plan-order.ts';
 import { spotForm } from '#lib/contract/spot-form.ts';
-import { parseWholeSession } from '#lib/contract/whole-session-form.ts';
 import { clientPage, contextIn, formIds } from '#lib/server/http/client-page.ts';
 import { formOf } from '#lib/server/http/form-of.ts';
-import { orError, refusal, refuseAll, refuseShape } from '#lib/server/http/respond.ts';
+import { refusal, refuseShape } from '#lib/server/http/respond.ts';
 import { cardOn, ownLaddersOf, treatsBack } from '#lib/server/record/facts-of.ts';
 import { fitContextOf } from '#lib/server/record/fit-of.ts';
-import { givenOn } from '#lib/server/record/given-on.ts';
-import { logSession } from '#lib/server/usecase/log-session.ts';
+import { sessionTyped } from '#lib/server/usecase/log-session.ts';
 import { onTheSpot } from '#lib/server/usecase/on-the-spot.ts';
-import { showClient } from '#lib/server/usecase/show-client.ts';
+import { typedForm } from '#lib/server/usecase/told-command.ts';
 import { toLog } from '#lib/server/view/to-log.ts';
 import { easyText, hurtsText } from '#lib/wording/on-the-spot.ts';
 import { alarmText } from '#lib/wording/safety.ts';
@@ -46,12 +44,7 @@ export const load: PageServerLoad = ({ locals, params }) =>
 export const actions: Actions = {
 	log: async ({ request, locals, params }) => {
 		const form = await formOf(request);
-		const ctx = contextIn(locals);
-		const { record } = orError(await showClient(ctx, params.id, 'log a session', () => null, 'log visit'));
-		const day = String(form.get('day') ?? '');
-		const parsed = parseWholeSession(form, (id) => givenOn(record, id, day));
-		if (!parsed.ok) return refuseAll(form, parsed.issues);
-		const done = await logSession(ctx, { id: parsed.id, clientId: params.id, logs: parsed.logs });
+		const done = await sessionTyped(contextIn(locals), typedForm(params.id, form));
 		if (!done.ok) return refusal(form, done.refusal);
 		const { logged, raised, againstAdvice } = done.value;
 		const against =

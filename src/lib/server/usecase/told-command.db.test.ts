@@ -1,0 +1,129 @@
+/** A command that a form tells, which only the record can read: read where it is done, refused for all that is wrong, the same form however late it comes again. Common practice. */
+import { randomUUID } from 'node:crypto';
+import { describe, expect, it } from 'vitest';
+import { client, demoForEach, reloaded, value } from '../../../../tests/database.ts';
+import { headOf } from '../../../../tests/log-of.ts';
+import type { ClientRecord } from '../record/load.ts';
+import type { Context } from './actor.ts';
+import { arrive } from './arrive.ts';
+import { changeSetting } from './change-setting.ts';
+import { logTyped } from './log-visit.ts';
+import { sheetTyped } from './save-sheet.ts';
+import type { TypedForm } from './told-command.ts';
+
+let physio: Context;
+demoForEach((made) => ({ physio } = made));
+
+const typed = (
+	r: ClientRecord,
+	fields: Readonly<Record<string, string>>,
+	id: string = randomUUID()
+): TypedForm => ({
+	...{ id, clientId: r.head.id },
+	fields: Object.entries({ id, ...fields })
+});
+/** A session of the first exercise as its form sends it. */
+const sessionTyped = (
+	r: ClientRecord,
+	more: Readonly<Record<string, string>> = {}
+): Record<string, string> => ({
+	...{ visitId: randomUUID(), exerciseId: r.exercises[0]!.id, prescriptionId: headOf(r).id },
+	...{ day: physio.today, region: r.exercises[0]!.region, effort: '5', before: '1', peak: '2', after: '1' },
+	...more
+});
+const loggedToday = async (r: ClientRecord) =>
+	(await reloaded(physio, r.head.id)).logs.filter((l) => l.session.date === physio.today);
+
+describe('a form that the record reads', () => {
+	it('is the same form when it comes again, though the day became lighter meanwhile', async () => {
+		const r = await client(physio, 'Wren');
+		const sent = typed(r, sessionTyped(r));
+		const first = value(await logTyped(physio, sent));
+		const pains = { [r.exercises[0]!.region]: 1 };
+		const cold = { fever: 'cold', fall: 'no', newSwelling: 'no', calf: 'no' } as const;
+		const came = value(await arrive(physio, { id: randomUUID(), clientId: r.head.id, pains, ...cold }));
+		expect(came.answer).toBe('lighter');
+		expect(value(await logTyped(physio, sent))).toEqual(first);
+		expect(await loggedToday(r)).toHaveLength(1);
+		// What was asked for when it came first, not what the day asks for now.
+		expect((await loggedToday(r))[0]?.session.prescribed?.sets).toBe(headOf(r).dose.sets);
+		const other = { ...sent, fields: sent.fields.map(([k, v]) => [k, k === 'effort' ? '9' : v] as const) };
+		expect(await logTyped(physio, other)).toMatchObject({ refusal: { why: 'conflict' } });
+	});
+	it('of a lighter day is read against the lighter dose', async () => {
+		const r = await client(physio, 'Wren');
+		const pains = { [r.exercises[0]!.region]: 1 };
+		const cold = { fever: 'cold', fall: 'no', newSwelling: 'no', calf: 'no' } as const;
+		value(await arrive(physio, { id: randomUUID(), clientId: r.head.id, pains, ...cold }));
+		value(await logTyped(physio, typed(r, sessionTyped(r))));
+		const [kept] = await loggedToday(r);
+		const { sets, reps } = headOf(r).dose;
+		expect(kept?.session.sets.length).toBeLessThanOrEqual(sets);
+		expect((kept?.session.sets ?? []).reduce((n, s) => n + s.reps, 0)).toBeLessThan(sets * reps);
+	});
+	it('is refused for all that is wrong with it, keeps nothing, and is taken when it is put right', async () => {
+		const r = await client(physio, 'Wren');
+		const id = randomUUID();
+		const wrong = typed(r, sessionTyped(r, { peak: '11', after: '-1', effort: 'hard' }), id);
+		const refused = await logTyped(physio, wrong);
+		expect(refused).toMatchObject({ ok: false, refusal: { why: 'unreadable' } });
+		const { all = [], field, message } = refused.ok ? {} : refused.refusal;
+		expect(new Set(all.map((i) => i.field))).toEqual(new Set(['peak', 'after', 'effort']));
+		expect({ field, message }).toEqual(all[0]);
+		expect(await loggedToday(r)).toHaveLength(0);
+		value(await logTyped(physio, typed(r, sessionTyped(r), id)));
+		expect(await loggedToday(r)).toHaveLength(1);
+	});
+	it('is refused as what it says would be: of a day to come, of another’s prescription, without its id, by whom it is not for', async () => {
+		const [r, other] = [await client(physio, 'Wren'), await client(physio, 'Bertil')];
+		const refused = async (form: TypedForm, ctx = physio) => {
+			const done = await logTyped(ctx, form);
+			return done.ok ? 'kept' : done.refusal;
+		};
+		const late = typed(r, sessionTyped(r, { day: '2099-01-01' }));
+		expect(await refused(late)).toMatchObject({ why: 'invalid', field: 'day' });
+		const theirs = typed(r, sessionTyped(r, { prescriptionId: headOf(other).id }));
+		expect(await refused(theirs)).toMatchObject({ why: 'unreadable', field: 'prescriptionId' });
+		expect(await refused(typed(r, sessionTyped(r), ''))).toMatchObject({ why: 'invalid' });
+		const nobody = { ...typed(r, sessionTyped(r)), clientId: randomUUID() };
+		expect(await refused(nobody)).toMatchObject({ why: 'not-found' });
+		const owner = { ...physio, actor: { ...physio.actor, licensed: false, trainer: false, owner: true } };
+		expect(await refused(typed(r, sessionTyped(r)), owner)).toMatchObject({ why: 'not-allowed' });
+		expect(await loggedToday(r)).toHaveLength(0);
+	});
+	it('of a sheet is the same sheet when the body was measured anew meanwhile', async () => {
+		const r = await client(physio, 'Wren');
+		const sheet = typed(r, {
+			...{
+				day: physio.today,
+				'weightBearingDorsiflexion.left.id': randomUUID(),
+				'weightBearingDorsiflexion.left.end': '9'
+			}
+		});
+		expect(value(await sheetTyped(physio, sheet))).toBe(1);
+		value(await changeSetting(physio, r.head.id, randomUUID(), { shankCm: 47 }));
+		expect(value(await sheetTyped(physio, sheet))).toBe(1);
+		const read = (await reloaded(physio, r.head.id)).measurements.filter((m) => m.day === physio.today);
+		expect(read).toHaveLength(1);
+	});
+	it('asks the database five times, of a record that is kept', async () => {
+		const r = await client(physio, 'Wren');
+		let questions = 0;
+		const counting: Context = {
+			...physio,
+			inPractice: (work) =>
+				physio.inPractice((t) =>
+					work({
+						...t,
+						trx: t.trx.withPlugin({
+							transformQuery: (a) => a.node,
+							transformResult: async (a) => (questions++, a.result)
+						}) as typeof t.trx
+					})
+				)
+		};
+		value(await logTyped(counting, typed(r, sessionTyped(r))));
+		// The client's lock, the receipt, the record's number, the session, the receipt.
+		expect(questions).toBe(5);
+	});
+});
