@@ -27,6 +27,7 @@ import * as blocks from './migrations/0020-blocks.ts';
 import * as recordVersion from './migrations/0021-record-version.ts';
 import * as recordParts from './migrations/0022-record-parts.ts';
 import * as judgedOnce from './migrations/0023-judged-once.ts';
+import * as commandBegins from './migrations/0024-command-begins.ts';
 
 const MIGRATIONS = [
 	foundation,
@@ -51,7 +52,8 @@ const MIGRATIONS = [
 	blocks,
 	recordVersion,
 	recordParts,
-	judgedOnce
+	judgedOnce,
+	commandBegins
 ] as const;
 
 /** For tests: what belongs to a practice, and what of it is appended. */
@@ -60,7 +62,7 @@ export const APPENDED_TABLES = MIGRATIONS.flatMap((m) => m.TABLES)
 	.filter((t) => t.appended === true)
 	.map((t) => t.name);
 /** The newest one: a database without it is older than the program. */
-export const LAST_MIGRATION = judgedOnce.name;
+export const LAST_MIGRATION = commandBegins.name;
 /** Every migration this program knows, oldest first. */
 export const KNOWN_MIGRATIONS: readonly string[] = MIGRATIONS.map((m) => m.name);
 const LOCK = 7_204_311;

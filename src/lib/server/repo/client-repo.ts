@@ -352,19 +352,6 @@ function flagOf({
 	};
 }
 
-/** Locks a client for the rest of the transaction, and the zone they live in; undefined when there is no such client here. */
-export const lockClient = (
-	t: PracticeTransaction,
-	clientId: string
-): Promise<{ readonly tz: string } | undefined> =>
-	t.trx
-		.selectFrom('client')
-		.select('tz')
-		.where('practice_id', '=', t.practiceId)
-		.where('id', '=', clientId)
-		.forUpdate()
-		.executeTakeFirst();
-
 /** A client lives in another zone from now on. */
 export async function moveClient(t: PracticeTransaction, clientId: string, tz: string): Promise<void> {
 	await t.trx

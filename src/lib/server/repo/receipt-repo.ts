@@ -1,6 +1,7 @@
-/** Receipts of commands: one row for each that was kept, with what it answered. */
+/** Commands as the database knows them: how one begins, and one row for each that was kept, with what it answered. */
 import { sql } from 'kysely';
 import type { PracticeTransaction } from '../db/in-practice.ts';
+import { versionOf, type NumberedRow, type RecordVersion } from './record-version-repo.ts';
 import { markedOld } from './standing-row.ts';
 
 export interface Receipt {
@@ -10,17 +11,49 @@ export interface Receipt {
 	readonly outcome: unknown;
 }
 
-/** What a command with this id was answered; undefined where none was kept. */
-export async function receiptOf(t: PracticeTransaction, id: string): Promise<Receipt | undefined> {
+/** A command as it begins: what one of its id was answered; undefined where none was kept. */
+export interface Begun {
+	readonly before: Receipt | undefined;
+}
+
+/** Of a client, where they live and which state their record is in. */
+export interface BegunOfClient extends Begun {
+	readonly tz: string;
+	readonly version: RecordVersion | undefined;
+}
+
+interface BegunRow extends NumberedRow {
+	tz: string;
+	before: Receipt | null;
+}
+
+/** Begins a command about a client, who is locked from now on; undefined where there is no such client. */
+export async function beginOfClient(
+	t: PracticeTransaction,
+	clientId: string,
+	id: string
+): Promise<BegunOfClient | undefined> {
+	const { rows } = await sql<{
+		begun: BegunRow | null;
+	}>`select command_begins(${t.practiceId}, ${clientId}, ${id}) as begun`.execute(t.trx);
+	const begun = rows[0]?.begun;
+	if (begun == null) return undefined;
+	return { before: begun.before ?? undefined, tz: begun.tz, version: versionOf([begun]) };
+}
+
+/** Begins a command about the practice: those of one id are taken one after another. */
+export async function beginOfPractice(t: PracticeTransaction, id: string): Promise<Begun> {
+	await sql`select pg_advisory_xact_lock(hashtextextended(${id}, 7))`.execute(t.trx);
 	const row = await t.trx
 		.selectFrom('receipt')
 		.select(['content_hash', 'written_by', 'client_id', 'outcome'])
 		.where('practice_id', '=', t.practiceId)
 		.where('id', '=', id)
 		.executeTakeFirst();
-	return row === undefined
-		? undefined
-		: { hash: row.content_hash, by: row.written_by, clientId: row.client_id, outcome: row.outcome };
+	if (row === undefined) return { before: undefined };
+	return {
+		before: { hash: row.content_hash, by: row.written_by, clientId: row.client_id, outcome: row.outcome }
+	};
 }
 
 export interface NewReceipt {
@@ -47,9 +80,4 @@ export async function writeReceipt(t: PracticeTransaction, r: NewReceipt, record
 	});
 	if (r.clientId === undefined) await receipt.execute();
 	else await sql`with old as (${markedOld(t.practiceId, r.clientId)}) ${receipt}`.execute(t.trx);
-}
-
-/** Commands that lock no client are taken one after another by their id. */
-export async function lockId(t: PracticeTransaction, id: string): Promise<void> {
-	await sql`select pg_advisory_xact_lock(hashtextextended(${id}, 7))`.execute(t.trx);
 }

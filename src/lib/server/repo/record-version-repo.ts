@@ -16,7 +16,8 @@ export interface RecordVersion {
 	readonly shared: Numbered['parts'];
 }
 
-interface Row {
+/** The numbers as the database says them; `own` is null where the client is not to be seen. */
+export interface NumberedRow {
 	own: Numbered | null;
 	shared: Numbered | null;
 }
@@ -26,7 +27,7 @@ const numbered = (t: PracticeTransaction, id: string) =>
 const versions = (t: PracticeTransaction, clientId: string) =>
 	sql`${numbered(t, clientId)} as own, ${numbered(t, t.practiceId)} as shared`;
 
-const versionOf = ([row]: readonly Row[]): RecordVersion | undefined =>
+export const versionOf = ([row]: readonly NumberedRow[]): RecordVersion | undefined =>
 	row?.own == null
 		? undefined
 		: {
@@ -40,7 +41,7 @@ export async function recordVersion(
 	t: PracticeTransaction,
 	clientId: string
 ): Promise<RecordVersion | undefined> {
-	const { rows } = await sql<Row>`select ${versions(t, clientId)}`.execute(t.trx);
+	const { rows } = await sql<NumberedRow>`select ${versions(t, clientId)}`.execute(t.trx);
 	return versionOf(rows);
 }
 
@@ -49,7 +50,7 @@ export async function lookedAt(
 	t: PracticeTransaction,
 	look: { readonly id: string; readonly client_id: string; readonly what: string }
 ): Promise<RecordVersion | undefined> {
-	const { rows } = await sql<Row>`with looked as (
+	const { rows } = await sql<NumberedRow>`with looked as (
 		insert into access_log (practice_id, id, client_id, what, written_by, content_hash)
 		select practice_id, ${look.id}, id, ${look.what}, ${t.memberId}, ${contentHash(look)} from client
 		where practice_id = ${t.practiceId} and id = ${look.client_id} and status = 'active')

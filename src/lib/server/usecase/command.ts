@@ -10,8 +10,8 @@ import { ok } from '#lib/core/base/result.ts';
 import { uuidv7 } from '#lib/core/base/uuid.ts';
 import { contentHash } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-import { lockClient } from '../repo/client-repo.ts';
-import { lockId, receiptOf, writeReceipt } from '../repo/receipt-repo.ts';
+import { beginOfClient, beginOfPractice, writeReceipt, type Begun } from '../repo/receipt-repo.ts';
+import type { RecordVersion } from '../repo/record-version-repo.ts';
 import { unjudge } from '../repo/standing-repo.ts';
 import {
 	allow,
@@ -32,6 +32,8 @@ export interface Run {
 	readonly t: PracticeTransaction;
 	readonly ctx: Context;
 	readonly recordedAt: Date | undefined;
+	/** Of the record of the client whom it is about, as it was when it began: of what is written in it no more. */
+	readonly version?: RecordVersion | undefined;
 }
 
 export interface Command<I, T> {
@@ -94,13 +96,13 @@ interface Sent {
 }
 
 async function inside<I, T>(c: Command<I, T>, input: I, asked: Run, sent: Sent): Promise<Outcome<T>> {
-	const run = await lockedFor(asked, sent);
-	if (run === undefined) return notFound;
+	const begun = await begin(asked, sent);
+	if (begun === undefined) return notFound;
+	const { before, run } = begun;
 	const { t } = run;
 	const wrong = c.check?.(input, run.ctx);
 	if (wrong !== undefined) throw new RolledBack(wrong);
 	const hash = contentHash({ input, verb: sent.verb });
-	const before = await receiptOf(t, sent.id);
 	if (before !== undefined) {
 		const same =
 			before.hash === hash && before.by === t.memberId && before.clientId === (sent.clientId ?? null);
@@ -114,13 +116,15 @@ async function inside<I, T>(c: Command<I, T>, input: I, asked: Run, sent: Sent):
 }
 
 /** Locks the client and stands where they live, or locks the id; undefined where there is no such client. */
-async function lockedFor(run: Run, { id, clientId }: Sent): Promise<Run | undefined> {
-	if (clientId === undefined) {
-		await lockId(run.t, id);
-		return run;
-	}
-	const client = await lockClient(run.t, clientId);
-	return client === undefined ? undefined : { ...run, ctx: inZone(run.ctx, client.tz) };
+async function begin(
+	run: Run,
+	{ id, clientId }: Sent
+): Promise<{ readonly run: Run; readonly before: Begun['before'] } | undefined> {
+	if (clientId === undefined) return { run, before: (await beginOfPractice(run.t, id)).before };
+	const begun = await beginOfClient(run.t, clientId, id);
+	if (begun === undefined) return undefined;
+	const { before, tz, version } = begun;
+	return { run: { ...run, ctx: inZone(run.ctx, tz), version }, before };
 }
 
 async function keptOrRolledBack<T>(work: () => Promise<Outcome<T>>): Promise<Outcome<T>> {

@@ -3,7 +3,7 @@
  * is read where it is done, after what was sent before was answered: sent again when the record has changed, it is still the same form.
  */
 import type { FieldIssue } from '#lib/contract/basics.ts';
-import { loadRecords, type ClientRecord } from '../record/load.ts';
+import { recordAt, type ClientRecord } from '../record/load.ts';
 import { notFound, unreadable, type Context, type Outcome, type Verb } from './actor.ts';
 import { command, type Handler, type Run } from './command.ts';
 
@@ -52,7 +52,7 @@ export function toldCommand<I extends OfClient, T>(
 		clientId: string,
 		work: (r: ClientRecord) => Promise<Outcome<T>>
 	): Promise<Outcome<T>> => {
-		const [r] = await loadRecords(run.t, clientId);
+		const [r] = await recordAt(run.t, clientId, run.version);
 		return r === undefined ? notFound : work(r);
 	};
 	return {
