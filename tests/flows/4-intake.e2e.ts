@@ -115,6 +115,19 @@ test('an operation waits for its protocol, and takes only the limits it gives', 
 	await expect(second).toHaveValue('20');
 	await expect(phase('window.0.maxDeg')).toHaveValue('125');
 	await expect(phase('weightBearing')).toHaveValue('full');
+	// What is half-written in a fold stands open; what nothing is typed in stays folded.
+	const alone = page.getByRole('button', { name: 'A limit without an operation' });
+	const most = page.locator('form[action="?/limit"] [name="maxDeg"]');
+	await expect(most).toBeHidden();
+	await alone.click();
+	await most.fill('88');
+	await page.reload();
+	await expect(most).toBeVisible();
+	await expect(most).toHaveValue('88');
+	await most.fill('');
+	await page.reload();
+	await expect(second).toHaveValue('20');
+	await expect(most).toBeHidden();
 	await second.fill('');
 	await page.getByRole('button', { name: 'Enter the protocol' }).click();
 	await expect(page.getByTestId('done')).toContainText('Protocol entered with 1 phase.');

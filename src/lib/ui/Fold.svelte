@@ -1,7 +1,8 @@
 <script lang="ts">
-	/** Something to open, in the library's accordion: stays as the reader left it, and opens by itself when what is inside needs to be seen. */
+	/** Something to open, in the library's accordion: stays as the reader left it, and opens by itself when what is inside needs to be seen: a refusal, or what was typed and not sent. */
 	import AccordionItem from 'flowbite-svelte/AccordionItem.svelte';
 	import type { Snippet } from 'svelte';
+	import { FILLED } from './keep-form.ts';
 
 	interface Props {
 		readonly title: string;
@@ -21,6 +22,14 @@
 	$effect.pre(() => {
 		if (needed) open = true;
 	});
+
+	/** Fields are filled in before this stands, by a form inside it, or after, by one around it. */
+	function openFilled(inside: HTMLElement): () => void {
+		const show = (): void => void (open = true);
+		if (inside.querySelector('[data-filled]') !== null) show();
+		inside.addEventListener(FILLED, show);
+		return () => inside.removeEventListener(FILLED, show);
+	}
 </script>
 
 <AccordionItem
@@ -37,5 +46,5 @@
 	{#snippet header()}<span>{title}</span>{/snippet}
 	{#snippet arrowup()}<span aria-hidden="true">▴</span>{/snippet}
 	{#snippet arrowdown()}<span aria-hidden="true">▾</span>{/snippet}
-	{@render children()}
+	<div class="contents" {@attach openFilled}>{@render children()}</div>
 </AccordionItem>

@@ -9,6 +9,9 @@ interface Draft {
 	readonly off: Values;
 }
 
+/** Told by a field that was filled in again, to whatever it is folded into. */
+export const FILLED = 'filled';
+
 const PREFIX = 'bolster-draft:';
 const keyOf = (name: string): string =>
 	`${PREFIX}${location.pathname}${new URLSearchParams(location.search).get('exercise') ?? ''}|${name}`;
@@ -94,8 +97,13 @@ function restore(form: HTMLFormElement, name: string): void {
 	const put = ([k, v]: Values[number], on: boolean): void => {
 		for (const field of kept.get(k) ?? []) {
 			if (isTick(field) && field.value !== v) continue;
+			const anew = isTick(field) ? field.checked !== on : field.value !== v;
 			if (isTick(field)) field.checked = on;
 			else field.value = v;
+			if (anew) {
+				field.dataset.filled = '';
+				field.dispatchEvent(new Event(FILLED, { bubbles: true }));
+			}
 			field.dispatchEvent(new Event(isTick(field) ? 'change' : 'input', { bubbles: true }));
 		}
 	};
