@@ -64,8 +64,12 @@ type Form = ReadonlyMap<string, string>;
 const no = (field: string, message: string) => refuse<Refusal>({ reason: 'sheet', field, message });
 
 /** The degrees of one typed value; undefined for an empty field. */
-export function degreesTyped(kind: RangeKind, text_: string, body: Body): Result<number | undefined, string> {
-	const label = kind.name;
+export function degreesTyped(
+	kind: RangeKind,
+	text_: string,
+	body: Body,
+	label: string = kind.name
+): Result<number | undefined, string> {
 	const entered = text_.trim();
 	if (entered === '') return ok(undefined);
 	if (kind.signed === true && /^\d/.test(entered) && Number(entered.replace(',', '.')) !== 0)
@@ -135,8 +139,9 @@ function rangeTyped(
 ): Result<TypedRange, Refusal> {
 	const range: TypedRange = {};
 	for (const field of RANGE_FIELDS) {
-		const d = degreesTyped(kind, form.get(at(field)) ?? '', body);
-		if (!d.ok) return no(at(field), `${kind.midline === true ? '' : `${side} `}${field}: ${d.refusal}`);
+		const label = `${kind.name}, ${kind.midline === true ? '' : `${side} `}${field}`;
+		const d = degreesTyped(kind, form.get(at(field)) ?? '', body, label);
+		if (!d.ok) return no(at(field), d.refusal);
 		if (d.value !== undefined) range[field] = d.value;
 	}
 	const pain = typedWhole(`${kind.name} ${side} pain`, 0, 10).safeParse(form.get(at('pain')) ?? '');

@@ -77,6 +77,21 @@ describe('a form that the record reads', () => {
 		value(await logTyped(physio, typed(r, sessionTyped(r), id)));
 		expect(await loggedToday(r)).toHaveLength(1);
 	});
+	it('of a sheet names the movement, the side and which of its values is wrong', async () => {
+		const r = await client(physio, 'Wren');
+		const ends = {
+			'kneeFlexion.left.end': '999',
+			'hipAbduction.right.onset': 'abc',
+			'forwardBow.left.end': '-1'
+		};
+		const refused = await sheetTyped(physio, typed(r, { day: physio.today, ...ends }));
+		const said = refused.ok ? [] : (refused.refusal.all ?? []).map((i) => `${i.field}: ${i.message}`);
+		expect(said).toHaveLength(3);
+		expect(said).toContain('kneeFlexion.left.end: Knee bend, left end: 999 is outside 0 to 180 degrees.');
+		expect(said.join()).toContain('Hip out, right onset: “abc” is not a number');
+		// There is one of it, not one a side.
+		expect(said.join()).not.toMatch(/bow, left/i);
+	});
 	it('is refused as what it says would be: of a day to come, of another’s prescription, without its id, by whom it is not for', async () => {
 		const [r, other] = [await client(physio, 'Wren'), await client(physio, 'Bertil')];
 		const refused = async (form: TypedForm, ctx = physio) => {
