@@ -15,7 +15,8 @@ import type { ClientHead } from '../repo/client-repo.ts';
 import type { Room } from '../repo/equipment-repo.ts';
 import type { Exercise } from '../repo/exercise-repo.ts';
 import type { Logged } from '../repo/log-repo.ts';
-import { recordVersion, type RecordVersion } from '../repo/record-version-repo.ts';
+import { recordVersion } from '../repo/record-version-repo.ts';
+import type { RecordVersion } from '../repo/record-version-row.ts';
 import type { Measurement, TestResult } from '../repo/sheet-repo.ts';
 import { partsAt, readParts, type Parts, type ReadAt } from './parts.ts';
 

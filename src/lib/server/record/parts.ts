@@ -10,7 +10,8 @@ import { type DayRecord, days } from '../repo/day-repo.ts';
 import { type Room, room } from '../repo/equipment-repo.ts';
 import { type Exercise, exercises } from '../repo/exercise-repo.ts';
 import { type Logged, logs } from '../repo/log-repo.ts';
-import { recordVersion, type RecordVersion } from '../repo/record-version-repo.ts';
+import { recordVersion } from '../repo/record-version-repo.ts';
+import type { RecordVersion } from '../repo/record-version-row.ts';
 import { type Sheet, sheet } from '../repo/sheet-repo.ts';
 
 export interface Parts {

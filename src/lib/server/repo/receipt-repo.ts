@@ -1,7 +1,7 @@
 /** Commands as the database knows them: how one begins, and one row for each that was kept, with what it answered. */
 import { sql } from 'kysely';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-import { versionOf, type NumberedRow, type RecordVersion } from './record-version-repo.ts';
+import { versionOf, type NumberedRow, type RecordVersion } from './record-version-row.ts';
 import { markedOld } from './standing-row.ts';
 
 export interface Receipt {

@@ -2,39 +2,12 @@
 import { sql } from 'kysely';
 import { contentHash } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
-
-/** Another number after each change; `parts` has, for each table that was ever written, the number of its last change. */
-interface Numbered {
-	readonly version: number;
-	readonly parts: Readonly<Record<string, number>>;
-}
-
-export interface RecordVersion {
-	readonly version: string;
-	/** Of what is the client's own, and of what is the practice's. */
-	readonly own: Numbered['parts'];
-	readonly shared: Numbered['parts'];
-}
-
-/** The numbers as the database says them; `own` is null where the client is not to be seen. */
-export interface NumberedRow {
-	own: Numbered | null;
-	shared: Numbered | null;
-}
+import { versionOf, type NumberedRow, type RecordVersion } from './record-version-row.ts';
 
 const numbered = (t: PracticeTransaction, id: string) =>
 	sql`(select jsonb_build_object('version', version, 'parts', parts) from record_version where practice_id = ${t.practiceId} and id = ${id})`;
 const versions = (t: PracticeTransaction, clientId: string) =>
 	sql`${numbered(t, clientId)} as own, ${numbered(t, t.practiceId)} as shared`;
-
-export const versionOf = ([row]: readonly NumberedRow[]): RecordVersion | undefined =>
-	row?.own == null
-		? undefined
-		: {
-				version: `${row.own.version} ${row.shared?.version}`,
-				own: row.own.parts,
-				shared: row.shared?.parts ?? {}
-			};
 
 /** Another after whatever is written, of them or of the practice; undefined where the client is not to be seen. */
 export async function recordVersion(

@@ -11,7 +11,7 @@ import { uuidv7 } from '#lib/core/base/uuid.ts';
 import { contentHash } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { beginOfClient, beginOfPractice, writeReceipt, type Begun } from '../repo/receipt-repo.ts';
-import type { RecordVersion } from '../repo/record-version-repo.ts';
+import type { RecordVersion } from '../repo/record-version-row.ts';
 import { unjudge } from '../repo/standing-repo.ts';
 import {
 	allow,
