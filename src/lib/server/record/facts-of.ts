@@ -16,6 +16,7 @@ import type { Prescription } from '../repo/exercise-repo.ts';
 import type { Measurement } from '../repo/sheet-repo.ts';
 import { atHand } from './context-of.ts';
 import { effectiveChain } from './effective-chain.ts';
+import { oncePerDay } from './found-once.ts';
 import type { ClientRecord } from './load.ts';
 
 /** A back is under treatment. */
@@ -88,14 +89,20 @@ export const ownLaddersOf = (r: ClientRecord): readonly ExerciseFamily[] =>
 	Object.values(r.families).filter((f) => FAMILIES[f.id] === undefined);
 
 /** Usual pain of a region as of a day: its mornings, or the intake where there are too few. */
-export const usualNow = (r: ClientRecord, region: string, today: Day): number =>
-	morningSeries(
-		r.mornings,
-		region,
-		r.head.setting.usual[region]?.intake,
-		r.policy.morningRule,
-		today
-	).usualOn(dayNumber(today)).value;
+export const usualNow = (r: ClientRecord, region: string, today: Day): number => usualOn(r, today, region);
+
+/** Asked for each session of a day, and by every page. */
+const usualOn = oncePerDay(
+	(r, today, region: string): number =>
+		morningSeries(
+			r.mornings,
+			region,
+			r.head.setting.usual[region]?.intake,
+			r.policy.morningRule,
+			today
+		).usualOn(dayNumber(today)).value,
+	(region) => region
+);
 
 /** The policy's lines for pain at rest. */
 export const linesOf = (r: ClientRecord): { readonly acceptable: number; readonly stop: number } => ({

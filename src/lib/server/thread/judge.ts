@@ -11,8 +11,8 @@ const { pool, db } = open((workerData as { readonly url: string }).url, 1);
 // Who waits for an answer goes before who looks at Today next. With no id Linux means this thread, others the whole process.
 if (process.platform === 'linux') setPriority(constants.priority.PRIORITY_BELOW_NORMAL);
 
-const judge = ({ practiceId, memberId, today }: JudgeTask): Promise<number> =>
-	judgeOld(inPracticeOf(db, practiceId, memberId), today);
+const judge = ({ practiceId, memberId, today, few }: JudgeTask): Promise<number> =>
+	judgeOld(inPracticeOf(db, practiceId, memberId), today, few);
 
 parentPort?.on('message', (task: JudgeTask | 'end') => {
 	if (task === 'end') {

@@ -24,8 +24,10 @@ const AT_ONCE = 20;
 /**
  * Judges whatever is old in a practice and nobody else is judging, in the words in which it writes now and not when this was asked for: rows in the words of
  * an earlier setting would stand over those that a reading has judged meanwhile. Answers how many were.
+ *
+ * @param few ends with those that were old when it began, as far as they fill no batch: whoever changes another meanwhile asks anew
  */
-export async function judgeOld(inPractice: InPractice, today: Day): Promise<number> {
+export async function judgeOld(inPractice: InPractice, today: Day, few = false): Promise<number> {
 	const { units, dateOrder } = await inPractice(practiceSettings);
 	return writing(writtenAs(units, dateOrder), async () => {
 		for (let judged = 0; ;) {
@@ -33,6 +35,7 @@ export async function judgeOld(inPractice: InPractice, today: Day): Promise<numb
 			if (some.length === 0) return judged;
 			await judgeAnew(inPractice, some, today);
 			judged += some.length;
+			if (few && some.length < AT_ONCE) return judged;
 		}
 	});
 }

@@ -3,7 +3,8 @@
  * itself; where there is none (development, tests) the caller judges while it waits.
  *
  * The thread is started when there is much to judge, or when readings of Today find old rows again and again (a morning's check-ins coming in). While it stands,
- * every command puts its client to it at once, so that the next reading finds the row judged. After two minutes with nothing to do it ends.
+ * every command puts its client to it, so that the next reading finds the row judged: a second after the first, for a session, a morning and an answered slip of one
+ * client come together and are judged once. After two minutes with nothing to do it ends.
  */
 import { existsSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -11,12 +12,15 @@ import { Worker } from 'node:worker_threads';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { Actor } from './actor.ts';
 import { Queue } from './judge-queue.ts';
+import { Soon } from './soon.ts';
 
 /** What the thread is told. */
 export interface JudgeTask {
 	readonly practiceId: string;
 	readonly memberId: string;
 	readonly today: Day;
+	/** Those that changed just now; what changes while they are judged is asked for anew. */
+	readonly few?: true;
 }
 
 /** The thread's file stands beside the built server. */
@@ -70,9 +74,16 @@ export const judgeAside = (actor: Actor, today: Day): Promise<void> | undefined 
 /** Does the thread stand, and has it judged before? */
 export const isJudgingAside = (): boolean => thread !== undefined && queue.proven;
 
-/** A client's record changed: judged at once where the thread stands, else when somebody looks. */
+const soon = new Soon(1000);
+/** A client's record changed: judged in a moment where the thread stands, else when somebody looks. */
 export function judgeSoon(actor: Actor, today: Day): void {
-	if (isJudgingAside()) void judgeAside(actor, today);
+	if (!isJudgingAside()) return;
+	// Not with those of a reading, who wants all.
+	const key = `${actor.practiceId} few`;
+	soon.ask(key, () => {
+		// Ended meanwhile, it answers nobody.
+		if (isJudgingAside()) void queue.ask(key, { ...taskOf(actor, today), few: true });
+	});
 }
 
 const AGAIN_MS = 10_000;

@@ -259,6 +259,29 @@ describe('judged aside', () => {
 		await judgeOld(physio.inPractice, TODAY);
 		expect(await take()).toEqual([]);
 	});
+	it('of those that changed just now: who changes meanwhile is asked for anew, and judged with all that are old', async () => {
+		const [wren, amos] = [(await client(physio, 'Wren')).head.id, (await client(physio, 'Amos')).head.id];
+		const changing = (): Context['inPractice'] => {
+			let changed = false;
+			return async (work) => {
+				const done = await physio.inPractice(work);
+				const kept = await physio.inPractice((t) => unjudged(t, TODAY, judgedBy()));
+				if (!changed && kept.length === 0) {
+					changed = true;
+					await physio.inPractice((t) => unjudge(t, amos));
+				}
+				return done;
+			};
+		};
+		const judgedOf = async (few: boolean) => {
+			await judgeOld(physio.inPractice, TODAY);
+			await physio.inPractice((t) => unjudge(t, wren));
+			const judged = await judgeOld(changing(), TODAY, few);
+			return [judged, (await old()).map((c) => c.clientId)];
+		};
+		expect(await judgedOf(true)).toEqual([1, [amos]]);
+		expect(await judgedOf(false)).toEqual([2, []]);
+	});
 	it('nor by another who asks in the same moment', async () => {
 		const take = () => physio.inPractice((t) => takeOld(t, TODAY, judgedBy(), 20));
 		await physio.inPractice((t) => unjudge(t));
