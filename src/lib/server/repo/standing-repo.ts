@@ -64,21 +64,28 @@ export async function takeOld(
 	return rows.map((r) => ({ clientId: r.id, version: r.version }));
 }
 
-/** Keeps an answer for the version it was made from; false when the record has changed since. */
+/** An answer, and which version of which client it is for. */
+export interface Answer extends Unjudged, Judged {}
+
+/**
+ * Keeps answers for the versions they were made from, in one question: whoever saves meanwhile waits for no more than that. Answers whose record has changed since are dropped.
+ * @returns the clients whose answer was kept
+ */
 export async function keepJudged(
 	t: PracticeTransaction,
-	of: Unjudged,
+	answers: readonly Answer[],
 	today: Day,
-	judgedBy: string,
-	j: Judged
-): Promise<boolean> {
-	const { rows } = await sql`
+	judgedBy: string
+): Promise<readonly string[]> {
+	const { rows } = await sql<{ id: string }>`
 		insert into standing (practice_id, id, version, as_of, valid_until, judged_by, rank, waiting, today_row)
-		values (${t.practiceId}, ${of.clientId}, ${of.version}, ${today}, ${j.validUntil}, ${judgedBy}, ${j.rank}, ${j.waiting}, ${JSON.stringify(j.row)}::jsonb)
+		select ${t.practiceId}::uuid, a."clientId", a.version, ${today}::date, a."validUntil", ${judgedBy}::text, a.rank, a.waiting, a.row
+		from jsonb_to_recordset(${JSON.stringify(answers)}::jsonb) as a ("clientId" uuid, version int, "validUntil" date, rank double precision, waiting boolean, row jsonb)
+		order by a."clientId"
 		on conflict (practice_id, id) do update set as_of = excluded.as_of, valid_until = excluded.valid_until, judged_by = excluded.judged_by, rank = excluded.rank, waiting = excluded.waiting, today_row = excluded.today_row, judging_until = null
 		where standing.version = excluded.version
 		returning id`.execute(t.trx);
-	return rows.length === 1;
+	return rows.map((r) => r.id);
 }
 
 export interface KeptRow {

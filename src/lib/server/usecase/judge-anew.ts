@@ -53,16 +53,11 @@ export async function judgeAnew(
 	for (let i = 0; i < clients.length; i += AT_ONCE) {
 		const some = new Map(clients.slice(i, i + AT_ONCE).map((c) => [c.clientId, c]));
 		const records = await inPractice((t) => loadRecords(t, [...some.keys()]));
-		// Rows are taken and kept in the order of their ids, so that two who judge never wait for each other.
-		const judged = records
-			.map((r) => [r.head.id, judgedRow(r, today)] as const)
-			.sort(([a], [b]) => (a < b ? -1 : 1));
-		await inPractice(async (t) => {
-			for (const [id, row] of judged) {
-				const of = some.get(id);
-				if (of !== undefined) await keepJudged(t, of, today, judgedBy(), row);
-			}
+		const judged = records.flatMap((r) => {
+			const of = some.get(r.head.id);
+			return of === undefined ? [] : [{ ...of, ...judgedRow(r, today) }];
 		});
+		await inPractice((t) => keepJudged(t, judged, today, judgedBy()));
 		await pause();
 	}
 }

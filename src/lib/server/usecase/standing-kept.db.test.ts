@@ -182,12 +182,19 @@ describe('kept and rebuilt', () => {
 		await rows();
 		const { head } = await client(physio, 'Wren');
 		await physio.inPractice((t) => unjudge(t, head.id));
-		const [before] = await old();
+		const amos = await client(physio, 'Amos');
+		await physio.inPractice((t) => unjudge(t, amos.head.id));
+		const before = await old();
 		await physio.inPractice((t) => unjudge(t, head.id));
-		const r = await client(physio, 'Wren');
-		expect(
-			await physio.inPractice((t) => keepJudged(t, before!, TODAY, judgedBy(), judgedRow(r, TODAY)))
-		).toBe(false);
+		const records = [await client(physio, 'Wren'), amos];
+		const answers = before.map((of) => {
+			const r = records.find((x) => x.head.id === of.clientId)!;
+			return { ...of, ...judgedRow(r, TODAY) };
+		});
+		expect(answers).toHaveLength(2);
+		// Of those that are kept together the others stand.
+		const kept = await physio.inPractice((t) => keepJudged(t, answers, TODAY, judgedBy()));
+		expect(kept).toEqual([amos.head.id]);
 		expect((await old()).map((u) => u.clientId)).toEqual([head.id]);
 		await judgeAnew(physio.inPractice, await old(), TODAY);
 		expect(await old()).toEqual([]);
