@@ -1,6 +1,6 @@
 /** A database of one's own, cloned from a template, and contexts of the demo's people in it. */
 import pg from 'pg';
-import { afterEach, beforeEach, inject } from 'vitest';
+import { afterEach, beforeEach, expect, inject } from 'vitest';
 import { open, type Database } from '#lib/server/db/connect.ts';
 import { inPracticeOf } from '#lib/server/db/in-practice.ts';
 import type { Context, Outcome } from '#lib/server/usecase/actor.ts';
@@ -110,3 +110,33 @@ export function demoForEach(
 	});
 	afterEach(() => d.close());
 }
+
+/** The same context, which counts what it asks the database. */
+export function counted(ctx: Context): { readonly ctx: Context; readonly questions: () => number } {
+	let asked = 0;
+	const inPractice: Context['inPractice'] = (work) =>
+		ctx.inPractice((t) =>
+			work({
+				...t,
+				trx: t.trx.withPlugin({
+					transformQuery: (a) => a.node,
+					transformResult: async (a) => (asked++, a.result)
+				}) as typeof t.trx
+			})
+		);
+	return { ctx: { ...ctx, inPractice }, questions: () => asked };
+}
+
+/** Until so many wait for what somebody else has locked. */
+export const waiting = (d: TestDatabase, many: number): Promise<void> =>
+	expect
+		.poll(
+			async () =>
+				(
+					await d.owner.query(
+						`select distinct pid from pg_locks where not granted and pid in (select pid from pg_stat_activity where datname = current_database())`
+					)
+				).rowCount,
+			{ timeout: 20_000 }
+		)
+		.toBe(many);

@@ -1,7 +1,7 @@
 /** Refusals as answers: the right status, the field, and everything that was typed. */
 import { describe, expect, it } from 'vitest';
 import { ok, refuse } from '../../core/base/result.ts';
-import { allow, conflict, invalid, notFound, type Actor } from '../usecase/actor.ts';
+import { allow, conflict, invalid, notFound, unreadable, type Actor } from '../usecase/actor.ts';
 import { refusedText } from '../../ui/wrong.ts';
 import { orError, refusal, refuseAll, refuseField } from './respond.ts';
 
@@ -13,6 +13,19 @@ const form = (): FormData => {
 };
 
 describe('a refused form', () => {
+	it('that could not be read comes out of its command with all that is wrong, each at its field', () => {
+		const wrong = [
+			{ field: 'effort', message: 'Effort: choose 0 to 10.' },
+			{ field: 'peak', message: 'Worst pain: choose 0 to 10.' }
+		];
+		const r = unreadable(wrong);
+		if (r.ok) throw new Error('ok');
+		expect(refusal(form(), r.refusal)).toMatchObject({
+			status: 400,
+			data: { ...wrong[0], all: { effort: wrong[0]!.message, peak: wrong[1]!.message } }
+		});
+		expect(unreadable([])).toMatchObject({ refusal: { field: '', message: 'Check the form.' } });
+	});
 	it('keeps what was typed and names the field', () => {
 		const r = invalid('day', 'The day is in the future.');
 		if (r.ok) throw new Error('ok');

@@ -34,7 +34,10 @@ function threadFile(): string | undefined {
 const IDLE_MS = 120_000;
 let thread: Worker | undefined;
 let idle: NodeJS.Timeout | undefined;
-const queue = new Queue<JudgeTask>((task) => thread?.postMessage(task));
+const queue = new Queue<JudgeTask>((task) => {
+	thread?.postMessage(task);
+	return thread !== undefined;
+});
 
 function started(): boolean {
 	if (thread !== undefined) return true;
@@ -67,9 +70,14 @@ const taskOf = ({ practiceId, memberId }: Actor, today: Day): JudgeTask => ({
 	...{ practiceId, memberId, today }
 });
 
+/** What is asked together: a reading that wants all rows does not wait with the few that changed just now. */
+export const keyOf = ({ practiceId, few }: JudgeTask): string =>
+	few === true ? `${practiceId} few` : practiceId;
+const ask = (task: JudgeTask): Promise<void> => queue.ask(keyOf(task), task);
+
 /** Judges a practice's old rows aside; what is answered ends when they are. Undefined where there is no thread to do it. */
 export const judgeAside = (actor: Actor, today: Day): Promise<void> | undefined =>
-	started() ? queue.ask(actor.practiceId, taskOf(actor, today)) : undefined;
+	started() ? ask(taskOf(actor, today)) : undefined;
 
 /** Does the thread stand, and has it judged before? */
 export const isJudgingAside = (): boolean => thread !== undefined && queue.proven;
@@ -78,12 +86,8 @@ const soon = new Soon(1000);
 /** A client's record changed: judged in a moment where the thread stands, else when somebody looks. */
 export function judgeSoon(actor: Actor, today: Day): void {
 	if (!isJudgingAside()) return;
-	// Not with those of a reading, who wants all.
-	const key = `${actor.practiceId} few`;
-	soon.ask(key, () => {
-		// Ended meanwhile, it answers nobody.
-		if (isJudgingAside()) void queue.ask(key, { ...taskOf(actor, today), few: true });
-	});
+	const task = { ...taskOf(actor, today), few: true } as const;
+	soon.ask(keyOf(task), () => void ask(task));
 }
 
 const AGAIN_MS = 10_000;

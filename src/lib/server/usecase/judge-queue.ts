@@ -8,7 +8,8 @@ export class Queue<T> {
 	/** A task was done. */
 	proven = false;
 
-	constructor(readonly post: (task: T) => void) {}
+	/** @param post hands a task to who does it; false where nobody does */
+	constructor(readonly post: (task: T) => boolean) {}
 
 	/** Ends when a task that begins after this asking is done, or the doer breaks. */
 	ask(key: string, task: T): Promise<void> {
@@ -44,6 +45,6 @@ export class Queue<T> {
 		const [key, { task, end }] = first;
 		this.#waiting.delete(key);
 		this.#now = { key, end };
-		this.post(task);
+		if (!this.post(task)) this.broken();
 	}
 }

@@ -1,12 +1,12 @@
 /** Logs the exercises of one session together: one visit, each exercise as if alone, all of them or none. */
+import { parseWholeSession } from '#lib/contract/whole-session-form.ts';
 import { ok } from '#lib/core/base/result.ts';
 import type { Raised } from '#lib/core/safety/alarm.ts';
-import { parseWholeSession } from '#lib/contract/whole-session-form.ts';
-import { notFound } from './actor.ts';
 import { givenOn } from '../record/given-on.ts';
 import { loadRecords } from '../record/load.ts';
-import { toldCommand } from './told-command.ts';
+import { notFound } from './actor.ts';
 import { logIn, logTrouble, type LogAnswer, type NewLog } from './log-visit.ts';
+import { toldCommand } from './told-command.ts';
 
 export interface WholeSession {
 	readonly id: string;

@@ -31,15 +31,12 @@ export const saveSheet = (
 	clientId: string,
 	sheet: NewSheet,
 	recordedAt?: Date
-): Promise<Outcome<number>> => saved(ctx, { clientId, sheet }, recordedAt);
+): Promise<Outcome<number>> => sheetCommand.told(ctx, { clientId, sheet }, recordedAt);
 
 /** A sheet is known by the first of the ids that came with it. */
 const sheetId = (s: NewSheet): string => [...s.ranges, ...s.tests, ...s.totals][0]?.id ?? '';
 
-const { told: saved, typed: sheetTyped } = toldCommand<
-	{ readonly clientId: string; readonly sheet: NewSheet },
-	number
->({
+const sheetCommand = toldCommand<{ readonly clientId: string; readonly sheet: NewSheet }, number>({
 	verb: 'measure',
 	id: ({ sheet }) => (sheetId(sheet) === '' ? NOTHING : sheetId(sheet)),
 	check: ({ sheet }, ctx) => sheetTrouble(sheet, ctx),
@@ -69,7 +66,8 @@ const { told: saved, typed: sheetTyped } = toldCommand<
 	}
 });
 
-export { sheetTyped };
+/** The same, as its form is typed. */
+export const sheetTyped = sheetCommand.typed;
 
 /** An empty sheet has no id; it is refused before one is needed. */
 const NOTHING = '00000000-0000-7000-8000-000000000000';

@@ -3,7 +3,14 @@ import { CLIENTS } from '../../../../demo/people.ts';
 import { randomUUID } from 'node:crypto';
 import { sql } from 'kysely';
 import { describe, expect, it } from 'vitest';
-import { client, demoForEach, value, type TestDatabase } from '../../../../tests/database.ts';
+import {
+	client,
+	counted,
+	demoForEach,
+	value,
+	waiting,
+	type TestDatabase
+} from '../../../../tests/database.ts';
 import { AS_USUAL } from '#lib/wording/written-as.ts';
 import { loadRecords } from '../record/load.ts';
 import { keepJudged, unjudge, takeOld, unjudged } from '../repo/standing-repo.ts';
@@ -201,20 +208,6 @@ describe('kept and rebuilt', () => {
 	});
 });
 
-/** Until somebody waits for a row that another has. */
-const waitedFor = () =>
-	expect
-		.poll(
-			async () =>
-				(
-					await d.owner.query(
-						`select 1 from pg_locks where not granted and locktype = 'transactionid' and pid in (select pid from pg_stat_activity where datname = current_database())`
-					)
-				).rowCount,
-			{ timeout: 10_000 }
-		)
-		.toBe(1);
-
 describe('judged aside', () => {
 	it('whoever changes a record while it is judged waits for nobody, and wins', async () => {
 		const { id } = (await client(physio, 'Wren')).head;
@@ -297,7 +290,7 @@ describe('judged aside', () => {
 			expect(await takeOld(t, TODAY, judgedBy(), 20)).toHaveLength(CLIENTS.length);
 			second = take();
 			// It waits for the rows that are being taken.
-			await waitedFor();
+			await waiting(d, 1);
 		});
 		expect(await second).toEqual([]);
 		await physio.inPractice((t) => unjudge(t));
@@ -322,7 +315,7 @@ describe('judged aside', () => {
 					);
 				await lock(ids.slice(0, 1));
 				beside = work();
-				await waitedFor();
+				await waiting(d, 1);
 				// It waits for the first and holds none of the others.
 				await lock(ids.slice(1));
 			});
@@ -349,22 +342,9 @@ describe('judged aside', () => {
 describe('reading', () => {
 	it('costs the same few queries however many clients there are, once they are judged', async () => {
 		await rows();
-		let queries = 0;
-		const counting: Context = {
-			...physio,
-			inPractice: (work) =>
-				physio.inPractice((t) =>
-					work({
-						...t,
-						trx: t.trx.withPlugin({
-							transformQuery: (a) => (queries++, a.node),
-							transformResult: async (a) => a.result
-						}) as typeof t.trx
-					})
-				)
-		};
-		value(await showToday(counting));
-		expect(queries).toBeLessThanOrEqual(4);
+		const asks = counted(physio);
+		value(await showToday(asks.ctx));
+		expect(asks.questions()).toBeLessThanOrEqual(4);
 	});
 	it('finds by a part of the name, as typed; pages go on where the last ended', async () => {
 		const found = value(await showToday(physio, { search: 'wREN' }));

@@ -13,7 +13,7 @@ import type { Raised } from '#lib/core/safety/alarm.ts';
 import { SYMPTOMS } from '#lib/core/session/record.ts';
 import { alarmText } from '#lib/wording/safety.ts';
 import { arrive } from './arrive.ts';
-import { inZone, notFound, type Context, type Outcome } from './actor.ts';
+import { notFound, type Context, type Outcome } from './actor.ts';
 import { morningTyped } from './check-in.ts';
 import { sessionTyped } from './log-session.ts';
 import { showClient } from './show-client.ts';
@@ -114,8 +114,7 @@ export async function takeInAll(
 	if (client === undefined) return notFound;
 	const shown = await showClient(ctx, client, 'what was kept', () => null, 'check in');
 	if (!shown.ok) return shown;
-	const there = inZone(ctx, shown.value.record.head.tz);
 	const sent: Sent[] = [];
-	for (const item of items) sent.push(await takeIn(there, client, item));
+	for (const item of items) sent.push(await takeIn(ctx, client, item));
 	return ok(sent);
 }

@@ -1,7 +1,15 @@
 /** A command that a form tells, which only the record can read: read where it is done, refused for all that is wrong, the same form however late it comes again. Common practice. */
 import { randomUUID } from 'node:crypto';
 import { describe, expect, it } from 'vitest';
-import { client, demoForEach, reloaded, value, type TestDatabase } from '../../../../tests/database.ts';
+import {
+	client,
+	counted,
+	demoForEach,
+	reloaded,
+	value,
+	waiting,
+	type TestDatabase
+} from '../../../../tests/database.ts';
 import { headOf } from '../../../../tests/log-of.ts';
 import { regionsOf } from '../record/facts-of.ts';
 import type { ClientRecord } from '../record/load.ts';
@@ -11,7 +19,7 @@ import { changeSetting } from './change-setting.ts';
 import { morningTyped } from './check-in.ts';
 import { logTyped } from './log-visit.ts';
 import { sheetTyped } from './save-sheet.ts';
-import type { TypedForm } from './told-command.ts';
+import { typedForm, type TypedForm } from './told-command.ts';
 
 let d: TestDatabase;
 let physio: Context;
@@ -124,25 +132,39 @@ describe('a form that the record reads', () => {
 		const read = (await reloaded(physio, r.head.id)).measurements.filter((m) => m.day === physio.today);
 		expect(read).toHaveLength(1);
 	});
+	it('is what was typed, in its order; a file in it is no part of it', () => {
+		const form = new FormData();
+		for (const [k, v] of [
+			['b', '1'],
+			['id', 'x'],
+			['b', '2']
+		] as const)
+			form.append(k, v);
+		form.append('a', new File(['bytes'], 'photo.png'));
+		expect(typedForm('c', form)).toEqual({
+			...{ id: 'x', clientId: 'c' },
+			fields: [
+				['b', '1'],
+				['id', 'x'],
+				['b', '2']
+			]
+		});
+		expect(typedForm('c', new FormData()).id).toBe('');
+	});
+	it('enters nobody as one who looked: what they wrote names them', async () => {
+		const r = await client(physio, 'Wren');
+		const looked = async () =>
+			(await d.owner.query('select 1 from access_log where client_id = $1', [r.head.id])).rowCount;
+		const before = await looked();
+		value(await logTyped(physio, typed(r, sessionTyped(r))));
+		expect(await looked()).toBe(before);
+	});
 	it('asks the database three times, of a record that is kept', async () => {
 		const r = await client(physio, 'Wren');
-		let questions = 0;
-		const counting: Context = {
-			...physio,
-			inPractice: (work) =>
-				physio.inPractice((t) =>
-					work({
-						...t,
-						trx: t.trx.withPlugin({
-							transformQuery: (a) => a.node,
-							transformResult: async (a) => (questions++, a.result)
-						}) as typeof t.trx
-					})
-				)
-		};
-		value(await logTyped(counting, typed(r, sessionTyped(r))));
+		const asks = counted(physio);
+		value(await logTyped(asks.ctx, typed(r, sessionTyped(r))));
 		// How it begins, the session, the receipt.
-		expect(questions).toBe(3);
+		expect(asks.questions()).toBe(3);
 	});
 	it('that waited for another sees what that one kept: the same form answers the same, another reads the record as it is by then', async () => {
 		const r = await client(physio, 'Wren');
@@ -180,17 +202,7 @@ async function whileLocked<T>(r: ClientRecord, many: number, begin: () => Promis
 		await holds.query('begin');
 		await holds.query('select 1 from client where id = $1 for update', [r.head.id]);
 		const asked = begin();
-		await expect
-			.poll(
-				async () =>
-					(
-						await d.owner.query<{ n: number }>(
-							`select count(*)::int as n from pg_locks where not granted and pid in (select pid from pg_stat_activity where datname = current_database())`
-						)
-					).rows[0]?.n,
-				{ timeout: 20_000 }
-			)
-			.toBe(many);
+		await waiting(d, many);
 		await holds.query('commit');
 		return await Promise.all(asked);
 	} finally {
