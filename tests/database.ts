@@ -111,20 +111,29 @@ export function demoForEach(
 	afterEach(() => d.close());
 }
 
-/** The same context, which counts what it asks the database. */
-export function counted(ctx: Context): { readonly ctx: Context; readonly questions: () => number } {
+/** The same context, which counts what it asks the database, and how many rows it is answered. */
+export function counted(ctx: Context): {
+	readonly ctx: Context;
+	readonly questions: () => number;
+	readonly rows: () => number;
+} {
 	let asked = 0;
+	let rows = 0;
 	const inPractice: Context['inPractice'] = (work) =>
 		ctx.inPractice((t) =>
 			work({
 				...t,
 				trx: t.trx.withPlugin({
 					transformQuery: (a) => a.node,
-					transformResult: async (a) => (asked++, a.result)
+					transformResult: async ({ result }) => {
+						asked++;
+						rows += result.rows.length;
+						return result;
+					}
 				}) as typeof t.trx
 			})
 		);
-	return { ctx: { ...ctx, inPractice }, questions: () => asked };
+	return { ctx: { ...ctx, inPractice }, questions: () => asked, rows: () => rows };
 }
 
 /** Until so many wait for what somebody else has locked. */

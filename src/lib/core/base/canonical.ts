@@ -2,6 +2,8 @@
  * Canonical text of a plain value: keys sorted, absent keys dropped. Two equal values give the same text, whatever order they
  * were written in; hashes and replays rest on it.
  */
+import { onceFor } from './once-for.ts';
+
 export function canonical(value: unknown): string {
 	if (value === null || typeof value !== 'object') return JSON.stringify(value) ?? 'null';
 	if (Array.isArray(value)) return `[${value.map(canonical).join(',')}]`;
@@ -13,3 +15,6 @@ export function canonical(value: unknown): string {
 	}
 	return `{${text}}`;
 }
+
+/** The same text, made once: of what nobody changes any more. */
+export const canonicalOnce = onceFor<object, string>(canonical);

@@ -3,7 +3,7 @@
  * and who the suspect is. The record's order does not matter.
  */
 import { dayNumber } from '../base/calendar-day.ts';
-import { canonical } from '../base/canonical.ts';
+import { canonicalOnce } from '../base/canonical.ts';
 import type { Morning, Region, Session } from '../session/record.ts';
 import { painAdded } from '../session/work.ts';
 import { RESTARTS, type Change, type DecideInput } from './input.ts';
@@ -33,8 +33,8 @@ export interface Facts {
 
 const byDate = <T extends { readonly date: string }>(items: readonly T[]): T[] =>
 	items
-		.map((item) => ({ item, n: dayNumber(item.date), key: '' }))
-		.sort((a, b) => a.n - b.n || ((a.key ||= canonical(a.item)) < (b.key ||= canonical(b.item)) ? -1 : 1))
+		.map((item) => ({ item, n: dayNumber(item.date) }))
+		.sort((a, b) => a.n - b.n || (canonicalOnce(a.item) < canonicalOnce(b.item) ? -1 : 1))
 		.map((x) => x.item);
 
 /** What a feared movement asks of confidence where the policy asks nothing. @source practice-setting the least of the policies that do */

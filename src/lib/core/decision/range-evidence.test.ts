@@ -10,8 +10,8 @@ import { fitRulesOf } from './policy.ts';
 import {
 	axisOfRegion,
 	demandOn,
-	rangeEvidence,
-	seenDoing,
+	evidenceBy,
+	seenBy,
 	type LogFacts,
 	type LoggedWork
 } from './range-evidence.ts';
@@ -35,12 +35,15 @@ const work = (patch: Partial<LoggedWork> = {}, s = session('2026-03-18')): Logge
 	...patch
 });
 
+const evidenceOf = (w: LoggedWork, by: LogFacts) => evidenceBy(by)(w);
+const seen = (w: LoggedWork, by: LogFacts) => seenBy(by)(w);
+
 describe('evidence of range', () => {
 	it('is the demand of the set-up on the sore region’s axis and side', () => {
-		expect(rangeEvidence([work()], facts())).toMatchObject([
+		expect(evidenceOf(work(), facts())).toMatchObject([
 			{ axis: 'kneeFlexion', side: 'right', settled: true, observed: true, painful: false, band: 3 }
 		]);
-		expect(rangeEvidence([work({ region: 'back' })], facts()).map((e) => [e.axis, e.side])).toEqual([
+		expect(evidenceOf(work({ region: 'back' }), facts()).map((e) => [e.axis, e.side])).toEqual([
 			['thighTrunkFlexion', 'left'],
 			['thighTrunkFlexion', 'right']
 		]);
@@ -55,32 +58,32 @@ describe('evidence of range', () => {
 	});
 	it('credits a rise no more than its most sparing way: nobody saw how far forward the shins stood', () => {
 		const taught = demandOn(KNEE, step, { seatCm: 46 }, facts().ctx) as number;
-		expect(rangeEvidence([work()], facts())[0]?.demand).toBeLessThan(taught - 8);
+		expect(evidenceOf(work(), facts())[0]?.demand).toBeLessThan(taught - 8);
 	});
 	it('a morning at the intake’s 2 is not settled once usual has fallen to 1', () => {
 		const better = [...mornings('2026-03-08', 11, 1), morning('2026-03-19', 2)];
-		expect(rangeEvidence([work()], facts({ mornings: better }))[0]?.settled).toBe(false);
-		expect(seenDoing([work()], facts({ mornings: better }))).toEqual([]);
+		expect(evidenceOf(work(), facts({ mornings: better }))[0]?.settled).toBe(false);
+		expect(seen(work(), facts({ mornings: better }))).toEqual([]);
 	});
 	it('swelling not asked, or no morning at all, is not settled', () => {
 		const { swelling: _, ...m } = morning('2026-03-19', 2);
 		for (const next of [[m], []])
 			expect(
-				rangeEvidence([work()], facts({ mornings: [...mornings('2026-03-08', 11, 2), ...next] }))[0]?.settled
+				evidenceOf(work(), facts({ mornings: [...mornings('2026-03-08', 11, 2), ...next] }))[0]?.settled
 			).toBe(false);
 	});
 	it('hurts only past the acceptable line and late in the movement', () => {
 		const at = (peak: number, painAt: 'late' | 'early') =>
-			rangeEvidence([work({}, session('2026-03-18', { painAt }, { peak }))], facts())[0]?.painful;
+			evidenceOf(work({}, session('2026-03-18', { painAt }, { peak })), facts())[0]?.painful;
 		expect([at(5, 'late'), at(6, 'late'), at(6, 'early')]).toEqual([false, true, false]);
 	});
 	it('seen doing it needs eyes, a safe peak and a settled morning; pain-free asks for usual or less', () => {
-		expect(seenDoing([work()], facts())).toEqual([
+		expect(seen(work(), facts())).toEqual([
 			{ step: 'standard-seat', date: '2026-03-18', setup: { seatCm: 46 } }
 		]);
-		expect(seenDoing([work({}, session('2026-03-18', { observed: false }))], facts())).toEqual([]);
-		expect(seenDoing([work({}, session('2026-03-18', {}, { peak: 3 }))], facts())).toEqual([]);
-		expect(seenDoing([work({}, session('2026-03-18', { pains: [] }))], facts())).toEqual([]);
-		expect(seenDoing([work()], facts({ policy: POLICIES['pain-free'] }))).toEqual([]);
+		expect(seen(work({}, session('2026-03-18', { observed: false })), facts())).toEqual([]);
+		expect(seen(work({}, session('2026-03-18', {}, { peak: 3 })), facts())).toEqual([]);
+		expect(seen(work({}, session('2026-03-18', { pains: [] })), facts())).toEqual([]);
+		expect(seen(work(), facts({ policy: POLICIES['pain-free'] }))).toEqual([]);
 	});
 });

@@ -106,10 +106,11 @@ function alikeOnce({ ctx }: LogFacts): (w: LoggedWork) => Alike {
 	};
 }
 
-export function rangeEvidence(work: readonly LoggedWork[], facts: LogFacts): readonly RangeEvidence[] {
+/** What one session says of range, by facts that many share. */
+export function evidenceBy(facts: LogFacts): (w: LoggedWork) => readonly RangeEvidence[] {
 	const after = settledAfter(facts);
 	const alike = alikeOnce(facts);
-	return work.flatMap((w): RangeEvidence[] => {
+	return (w) => {
 		const axis = axisOfRegion(w.region);
 		// Nobody saw the shank: a set-up shows no more than the most sparing way of it.
 		const { least, like } = alike(w);
@@ -127,18 +128,18 @@ export function rangeEvidence(work: readonly LoggedWork[], facts: LogFacts): rea
 			like
 		};
 		return sidesOf(w.region).map((side) => ({ ...evidence, side }));
-	});
+	};
 }
 
 /** Seen doing it, safe by the policy and settled: overrides the model, never a protocol limit. */
-export function seenDoing(work: readonly LoggedWork[], facts: LogFacts): readonly Observed[] {
+export function seenBy(facts: LogFacts): (w: LoggedWork) => readonly Observed[] {
 	const after = settledAfter(facts);
-	return work.flatMap((w): Observed[] => {
+	return (w) => {
 		const { settled, usual } = after(w);
 		const peak = painIn(w.session, w.region)?.peak;
 		const safe = facts.policy.safeWithinUsual ? Math.min(facts.policy.safeMax, usual) : facts.policy.safeMax;
 		if (!w.session.observed || !settled || peak === undefined || peak > safe) return [];
 		const done = lengthIn(w.setup);
 		return [{ step: w.step.id, date: w.session.date, setup: done === null ? {} : { [done.of]: done.value } }];
-	});
+	};
 }

@@ -20,11 +20,27 @@ export function worstOf({ peak, after, evening }: PainEntry): number | undefined
 	return said.length === 0 ? undefined : Math.max(...said);
 }
 
+/** The day of the session of which something was told. */
+const ofDay = (t: Told): Day => (t.moment === 'evening' ? t.date : addDays(t.date, -1));
+
+/** What was told, put to the sessions of its days: looked through once for them all. A session of which nothing was told is itself. */
+export function puttingTold(told: readonly Told[]): (s: Session) => Session {
+	const byDay = new Map<Day, Told[]>();
+	for (const t of told) {
+		const known = byDay.get(ofDay(t));
+		if (known === undefined) byDay.set(ofDay(t), [t]);
+		else known.push(t);
+	}
+	return (s) => {
+		const ofIt = byDay.get(s.date);
+		return ofIt === undefined ? s : joined(s, ofIt);
+	};
+}
+
 /** The session with what was told of its evening and its next morning; itself where nothing was. */
-export function withTold(s: Session, told: readonly Told[]): Session {
-	const next = addDays(s.date, 1);
-	const ofIt = told.filter((t) => t.date === (t.moment === 'evening' ? s.date : next));
-	if (ofIt.length === 0) return s;
+export const withTold = (s: Session, told: readonly Told[]): Session => puttingTold(told)(s);
+
+function joined(s: Session, ofIt: readonly Told[]): Session {
 	const evenings = new Map(
 		ofIt.flatMap((t) => (t.moment === 'evening' && t.pain !== undefined ? [[t.region, t.pain] as const] : []))
 	);

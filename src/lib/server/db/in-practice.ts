@@ -3,7 +3,7 @@
  */
 import { sql, type Kysely } from 'kysely';
 import pg from 'pg';
-import { shelfOf, type Shelf } from './shelf.ts';
+import { shelfOf, shelfWithin, type Shelf } from './shelf.ts';
 import type { Tables } from './tables.ts';
 
 /** What is asked inside a transaction; none begins in it. */
@@ -33,7 +33,7 @@ export function inPracticeOf(
 	memberId: string,
 	{ client = '', session = '' }: ByWhom = {}
 ): InPractice {
-	const shelf = shelfOf(db, `${practiceId} ${client}`);
+	const kept = shelfOf(db, `${practiceId} ${client}`);
 	const begin = sql.raw(
 		begun({
 			'bolster.practice': practiceId,
@@ -44,10 +44,12 @@ export function inPracticeOf(
 	);
 	return (work) =>
 		db.connection().execute(async (trx) => {
+			const shelf = shelfWithin(kept);
 			try {
 				await begin.execute(trx);
 				const done = await work({ trx, practiceId, memberId, shelf });
 				await COMMIT.execute(trx);
+				shelf.keep();
 				return done;
 			} catch (e) {
 				// A connection that broke is rolled back by its end; what broke it is what is told.

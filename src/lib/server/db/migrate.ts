@@ -28,6 +28,7 @@ import * as recordVersion from './migrations/0021-record-version.ts';
 import * as recordParts from './migrations/0022-record-parts.ts';
 import * as judgedOnce from './migrations/0023-judged-once.ts';
 import * as commandBegins from './migrations/0024-command-begins.ts';
+import * as logsInOrder from './migrations/0025-logs-in-order.ts';
 
 const MIGRATIONS = [
 	foundation,
@@ -53,7 +54,8 @@ const MIGRATIONS = [
 	recordVersion,
 	recordParts,
 	judgedOnce,
-	commandBegins
+	commandBegins,
+	logsInOrder
 ] as const;
 
 /** For tests: what belongs to a practice, and what of it is appended. */

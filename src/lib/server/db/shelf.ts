@@ -35,3 +35,15 @@ export function shelfOf(db: object, reader: string): Shelf {
 		}
 	};
 }
+
+/** A shelf for one transaction: what is put there is found in it at once, and kept when it is over; of one that is rolled back nothing is. */
+export function shelfWithin(shelf: Shelf): Shelf & { readonly keep: () => void } {
+	const own = new Map<string, unknown>();
+	return {
+		find: (key) => own.get(key) ?? shelf.find(key),
+		put: (key, value) => void own.set(key, value),
+		keep: () => {
+			for (const [key, value] of own) shelf.put(key, value);
+		}
+	};
+}

@@ -242,6 +242,7 @@ export interface Tables {
 	client_status: Appended & { client_id: string; status: string; local_day: Days; outcome: Json };
 	visit: Appended & { client_id: string; local_day: Days; tz: string; started_at: Date; observed: boolean };
 	exercise_log: Appended & {
+		change: Generated<number>;
 		visit_id: string;
 		client_id: string;
 		exercise_id: string;

@@ -9,10 +9,10 @@ import { fitRulesOf } from '#lib/core/decision/policy.ts';
 import { preferenceOf, withheldByWay } from '#lib/core/client/repeated.ts';
 import { EQUIPMENT, type Equipment } from '#lib/core/exercise/family.ts';
 import type { FitContext } from '#lib/core/movement/context.ts';
-import type { ClientRecord } from './load.ts';
+import type { Ground } from './found-once.ts';
 
 /** The open flags as far as steps are concerned: each with its side, where its region or the one hip that is treated tells it. */
-export function cautionsOf(r: ClientRecord): readonly Caution[] {
+export function cautionsOf(r: Ground): readonly Caution[] {
 	const hips = new Set(
 		Object.keys(r.head.setting.usual)
 			.filter((x) => x.startsWith('hip'))
@@ -29,7 +29,7 @@ export function cautionsOf(r: ClientRecord): readonly Caution[] {
 }
 
 /** What protocols hold today. */
-export const protocolsOf = (r: ClientRecord, today: Day): Bindings =>
+export const protocolsOf = (r: Ground, today: Day): Bindings =>
 	bindingsOn(
 		r.head.surgery.map((s) => ({ region: s.region, date: s.date, phases: s.protocol?.phases ?? [] })),
 		r.head.limits,
@@ -37,7 +37,7 @@ export const protocolsOf = (r: ClientRecord, today: Day): Bindings =>
 	);
 
 export function contextOf(
-	r: ClientRecord,
+	r: Ground,
 	envelope: Envelope,
 	today: Day,
 	technique: FitContext['technique'] | null
@@ -79,7 +79,7 @@ const HOME: Readonly<Record<string, Equipment>> = {
 };
 
 /** What is at hand: in the practice, at home, or in either. */
-export function atHand(r: ClientRecord, place: Place): readonly Equipment[] {
+export function atHand(r: Ground, place: Place): readonly Equipment[] {
 	const home = ['wall', ...r.head.setting.homeKit.map((k) => HOME[k] ?? k)].filter((k): k is Equipment =>
 		(EQUIPMENT as readonly string[]).includes(k)
 	);

@@ -4,6 +4,7 @@ import { expect, it } from 'vitest';
 import { clientOf, specs, TODAY } from '../../../../tests/clients.ts';
 import { mornings } from '../../../../tests/records.ts';
 import { addDays } from '#lib/core/base/calendar-day.ts';
+import type { MorningRule } from '#lib/core/decision/policy.ts';
 import { usualNow } from './facts-of.ts';
 
 it('the usual pain of one region and day is not that of another', () => {
@@ -26,4 +27,30 @@ it('the usual pain of one region and day is not that of another', () => {
 	];
 	expect(asked()).toEqual([2, 0, 1]);
 	expect(asked()).toEqual([2, 0, 1]);
+});
+
+it('the usual pain is another by another intake or rule, of the same mornings', () => {
+	const [spec] = fc.sample(specs, { numRuns: 1, seed: 7 });
+	const few = mornings(addDays(TODAY, -2), 2, 5).map((m) => ({ ...m, region: 'knee-right', provocation: 1 }));
+	const r = { ...clientOf(spec!), mornings: few };
+	const by = (intake: number) => ({
+		...r,
+		head: { ...r.head, setting: { ...r.head.setting, usual: { 'knee-right': { intake } } } }
+	});
+	expect([by(2), by(3), by(2)].map((x) => usualNow(x, 'knee-right', TODAY))).toEqual([2, 3, 2]);
+	const week = mornings(addDays(TODAY, -8), 8, 2).map((m) => ({
+		...m,
+		region: 'knee-right',
+		provocation: 0
+	}));
+	const ruled = (morningRule: MorningRule) => ({
+		...by(1),
+		mornings: week,
+		policy: { ...r.policy, morningRule }
+	});
+	expect(
+		[ruled('up-to-five'), ruled('provocation'), ruled('up-to-five')].map((x) =>
+			usualNow(x, 'knee-right', TODAY)
+		)
+	).toEqual([2, 0, 2]);
 });

@@ -1,6 +1,7 @@
 /** Small facts of a record that several pages and commands ask for. */
 import { CATALOGUE_VERSION, FAMILIES } from '#lib/catalogue/families.ts';
 import { type Day, dayNumber, daysBetween } from '#lib/core/base/calendar-day.ts';
+import { onceFor } from '#lib/core/base/once-for.ts';
 import { MAIN_AXES, SIDES } from '#lib/core/body/axis.ts';
 import { type RestingSigns, signsOf } from '#lib/core/client/acute.ts';
 import type { Policy } from '#lib/core/decision/policy.ts';
@@ -10,13 +11,13 @@ import { ENGINE_VERSION } from '#lib/core/decision/trace.ts';
 import { morningSeries } from '#lib/core/decision/usual.ts';
 import { fearedLadders } from '#lib/core/client/story.ts';
 import type { ExerciseFamily } from '#lib/core/exercise/family.ts';
+import type { Morning } from '#lib/core/session/record.ts';
 import { flagReaches } from '#lib/core/safety/alarm.ts';
 import type { Arrived, ArrivalSaid, Flag } from '../repo/client-repo.ts';
 import type { Prescription } from '../repo/exercise-repo.ts';
 import type { Measurement } from '../repo/sheet-repo.ts';
 import { atHand } from './context-of.ts';
 import { effectiveChain } from './effective-chain.ts';
-import { oncePerDay } from './found-once.ts';
 import type { ClientRecord } from './load.ts';
 
 /** A back is under treatment. */
@@ -88,21 +89,19 @@ export const advancesToday = (r: ClientRecord, today: Day): number =>
 export const ownLaddersOf = (r: ClientRecord): readonly ExerciseFamily[] =>
 	Object.values(r.families).filter((f) => FAMILIES[f.id] === undefined);
 
-/** Usual pain of a region as of a day: its mornings, or the intake where there are too few. */
-export const usualNow = (r: ClientRecord, region: string, today: Day): number => usualOn(r, today, region);
+const usualsOf = onceFor((_: readonly Morning[]) => new Map<string, number>());
 
-/** Asked for each session of a day, and by every page. */
-const usualOn = oncePerDay(
-	(r, today, region: string): number =>
-		morningSeries(
-			r.mornings,
-			region,
-			r.head.setting.usual[region]?.intake,
-			r.policy.morningRule,
-			today
-		).usualOn(dayNumber(today)).value,
-	(region) => region
-);
+/** Usual pain of a region as of a day: its mornings, or the intake where there are too few. Asked for each session of a day and by every page, and worked out once until there is another morning. */
+export function usualNow(r: ClientRecord, region: string, today: Day): number {
+	const intake = r.head.setting.usual[region]?.intake;
+	const rule = r.policy.morningRule;
+	const known = usualsOf(r.mornings);
+	const at = `${region}|${today}|${rule}|${intake ?? ''}`;
+	const usual =
+		known.get(at) ?? morningSeries(r.mornings, region, intake, rule, today).usualOn(dayNumber(today)).value;
+	known.set(at, usual);
+	return usual;
+}
 
 /** The policy's lines for pain at rest. */
 export const linesOf = (r: ClientRecord): { readonly acceptable: number; readonly stop: number } => ({

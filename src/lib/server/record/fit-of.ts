@@ -1,7 +1,6 @@
 /** The fit context of a client, and whether what stands still holds in it. */
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { Side } from '#lib/core/body/axis.ts';
-import { seenDoing } from '#lib/core/decision/range-evidence.ts';
 import { type ExerciseFamily, type Step, stepOf } from '#lib/core/exercise/family.ts';
 import type { FitContext, SolvedSetup } from '#lib/core/movement/context.ts';
 import { fitStep } from '#lib/core/fit/fit.ts';
@@ -16,13 +15,13 @@ import {
 import type { Exercise } from '../repo/exercise-repo.ts';
 import { contextOf } from './context-of.ts';
 import { effectiveChain } from './effective-chain.ts';
-import { envelopeOf, factsOf, workOf } from './evidence-of.ts';
+import { envelopeOf, seenOf } from './evidence-of.ts';
 import { oncePerDay } from './found-once.ts';
 import type { ClientRecord } from './load.ts';
 
 const contextWithout = oncePerDay((r, today): FitContext => ({
 	...contextOf(r, envelopeOf(r, today), today, r.head.setting.technique),
-	observed: seenDoing(workOf(r), factsOf(r, today))
+	observed: seenOf(r, today)
 }));
 const contextOfSide = oncePerDay(
 	(r, today, side: Side): FitContext => ({ ...contextWithout(r, today), side }),

@@ -1,22 +1,15 @@
 /** What is looked up in a record again and again, found once: sessions by exercise, and whose prescription a session was done under. */
 import type { Day } from '#lib/core/base/calendar-day.ts';
-import type { Morning } from '#lib/core/session/record.ts';
+import { onceFor } from '#lib/core/base/once-for.ts';
+import type { Morning, Session } from '#lib/core/session/record.ts';
+import { puttingTold } from '#lib/core/session/told.ts';
 import { written } from '#lib/wording/written-as.ts';
 import type { Exercise, Prescription } from '../repo/exercise-repo.ts';
 import type { Logged } from '../repo/log-repo.ts';
 import type { ClientRecord } from './load.ts';
 
-/** Works something out once for a record; a record never changes. */
-export function oncePerRecord<T>(work: (r: ClientRecord) => T): (r: ClientRecord) => T {
-	const known = new WeakMap<ClientRecord, { readonly value: T }>();
-	return (r) => {
-		const found = known.get(r);
-		if (found !== undefined) return found.value;
-		const value = work(r);
-		known.set(r, { value });
-		return value;
-	};
-}
+/** A record never changes. */
+export const oncePerRecord = <T>(work: (r: ClientRecord) => T): ((r: ClientRecord) => T) => onceFor(work);
 
 /** The same for what a day has a part in, and the way in which words are written; `key` tells several answers of one day apart. */
 export function oncePerDay<T, A extends readonly unknown[] = []>(
@@ -31,6 +24,31 @@ export function oncePerDay<T, A extends readonly unknown[] = []>(
 		if (found !== undefined) return found.value;
 		const value = work(r, today, ...rest);
 		known(r).set(at, { value });
+		return value;
+	};
+}
+
+/** A record without what was given and done: who they are, where they train, how their mornings were. */
+export type Ground = Pick<ClientRecord, 'head' | 'body' | 'policy' | 'room' | 'mornings'>;
+
+/** The same where what was given and done has no part in it: found again after each session that is logged. */
+export function oncePerGround<T>(work: (r: Ground, today: Day) => T): (r: Ground, today: Day) => T {
+	type Known = Map<string, { readonly value: T }>;
+	const known = onceFor((_head: Ground['head']) =>
+		onceFor((_body: Ground['body']) =>
+			onceFor((_policy: Ground['policy']) =>
+				onceFor((_room: Ground['room']) => onceFor((_mornings: Ground['mornings']): Known => new Map()))
+			)
+		)
+	);
+	return (r, today) => {
+		const { units, dateOrder } = written();
+		const of = known(r.head)(r.body)(r.policy)(r.room)(r.mornings);
+		const at = `${today}|${units}|${dateOrder}`;
+		const found = of.get(at);
+		if (found !== undefined) return found.value;
+		const value = work(r, today);
+		of.set(at, { value });
 		return value;
 	};
 }
@@ -50,9 +68,15 @@ const NONE: readonly Logged[] = [];
 export const logsOf = (r: ClientRecord, exerciseId: string): readonly Logged[] =>
 	byExercise(r).get(exerciseId) ?? NONE;
 
-const byRegion = oncePerRecord((r) => {
+const asTold = onceFor(puttingTold);
+
+/** A session with what was told of it afterwards; itself where nothing was. */
+export const toldOf = (r: ClientRecord, { session }: Pick<Logged, 'session'>): Session =>
+	asTold(r.told)(session);
+
+const byRegion = onceFor((mornings: readonly Morning[]) => {
 	const out = new Map<string, Morning[]>();
-	for (const m of r.mornings) {
+	for (const m of mornings) {
 		const own = out.get(m.region);
 		if (own === undefined) out.set(m.region, [m]);
 		else own.push(m);
@@ -61,9 +85,9 @@ const byRegion = oncePerRecord((r) => {
 });
 const NO_MORNING: readonly Morning[] = [];
 
-/** Mornings of a region, in the order of the record; the same list for every exercise of it. */
+/** Mornings of a region, in the order of the record; the same list for every exercise of it, and until there is another morning. */
 export const morningsOf = (r: ClientRecord, region: string): readonly Morning[] =>
-	byRegion(r).get(region) ?? NO_MORNING;
+	byRegion(r.mornings).get(region) ?? NO_MORNING;
 
 const byPrescription = oncePerRecord(
 	(r) =>

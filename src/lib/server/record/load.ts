@@ -2,6 +2,7 @@
 import { usable } from '#lib/catalogue/check-own.ts';
 import { FAMILIES } from '#lib/catalogue/families.ts';
 import { tableOf } from '#lib/core/base/table.ts';
+import { onceFor } from '#lib/core/base/once-for.ts';
 import { POLICIES, type PolicyId } from '#lib/catalogue/policies.ts';
 import { type Body, bodyOf } from '#lib/core/body/body.ts';
 import { type Policy, policyHere } from '#lib/core/decision/policy.ts';
@@ -14,6 +15,7 @@ import type { PracticeTransaction } from '../db/in-practice.ts';
 import type { ClientHead } from '../repo/client-repo.ts';
 import type { Room } from '../repo/equipment-repo.ts';
 import type { Exercise } from '../repo/exercise-repo.ts';
+import type { DayRecord } from '../repo/day-repo.ts';
 import type { Logged } from '../repo/log-repo.ts';
 import { recordVersion } from '../repo/record-version-repo.ts';
 import type { RecordVersion } from '../repo/record-version-row.ts';
@@ -60,11 +62,11 @@ export async function recordAt(
 	clientId: string,
 	version: RecordVersion | undefined
 ): Promise<readonly ClientRecord[]> {
-	if (version === undefined) return recordsOf(await readParts(t, clientId));
+	if (version === undefined) return recordsOf(await readParts(t, clientId), true);
 	const kept = t.shelf.find(clientId) as Kept | undefined;
 	if (kept?.version.version === version.version) return [kept.record];
 	const parts = await partsAt(t, clientId, version, kept);
-	const [record] = recordsOf(parts);
+	const [record] = recordsOf(parts, true);
 	if (parts === undefined || record === undefined) return [];
 	t.shelf.put(clientId, { parts, version, record: untouched(record) } satisfies Kept);
 	return [record];
@@ -85,48 +87,61 @@ function frozen<T>(value: T): T {
 	return value;
 }
 
-/** Records put together from what was read. */
-function recordsOf(parts: Parts | undefined): readonly ClientRecord[] {
-	if (parts === undefined) return [];
-	const { heads, measured, room: here } = parts;
-	const prescribed = byClient(parts.prescribed);
-	const logged = byClient(parts.logged);
-	const dayRecords = byClient(parts.days);
+/** What belongs to days, each kind by itself; of one client the same until another day is written. */
+const sorted = onceFor((ownDays: readonly DayRecord[]) => ({
+	mornings: ownDays.flatMap((d) => (d.morning === null ? [] : [d.morning])),
+	told: ownDays.flatMap((d) => (d.told === null ? [] : [d.told])),
+	checkins: new Map(
+		ownDays.flatMap((d) =>
+			d.morning === null || d.checkinId === null
+				? []
+				: [[`${d.morning.date}|${d.morning.region}`, d.checkinId] as const]
+		)
+	),
+	events: ownDays.flatMap((d) => (d.event === null ? [] : [d.event]))
+}));
+
+/** What a client's settings and the practice's make of them: the same until one of the two is written. */
+const whoIn = onceFor((here: Room) => {
 	const own = usable(here.own);
 	const families =
 		own.length === 0
 			? FAMILIES
 			: tableOf([...Object.entries(FAMILIES), ...own.map((f) => [f.id, f] as const)]);
 	const policyOf = inPracticeOnce(here.practice);
-	const ranges = byClient(measured.ranges);
-	const tests = byClient(measured.tests);
+	return onceFor((head: ClientHead) => ({
+		body: bodyFor(head),
+		policy: policyOf(head.setting.policyId),
+		families: laddersWithout(
+			families,
+			head.leftOut.map((x) => x.step)
+		)
+	}));
+});
+
+/** Records put together from what was read; `ofOne` where all of it is one client's. */
+function recordsOf(parts: Parts | undefined, ofOne = false): readonly ClientRecord[] {
+	if (parts === undefined) return [];
+	const { heads, measured, room: here } = parts;
+	const by = ofOne ? all : byClient;
+	const prescribed = by(parts.prescribed);
+	const logged = by(parts.logged);
+	const dayRecords = by(parts.days);
+	const who = whoIn(here);
+	const ranges = by(measured.ranges);
+	const tests = by(measured.tests);
 	return heads.map((head): ClientRecord => {
-		const ownDays = dayRecords(head.id);
 		const given = prescribed(head.id).filter((e) => e.prescriptions.length > 0);
 		return {
 			head,
-			body: bodyFor(head),
-			policy: policyOf(head.setting.policyId),
+			...who(head),
 			measurements: ranges(head.id),
 			exercises: given.filter((e) => e.prescriptions.at(-1)?.state !== 'ended'),
 			everGiven: given,
 			logs: logged(head.id),
 			tests: tests(head.id),
-			mornings: ownDays.flatMap((d) => (d.morning === null ? [] : [d.morning])),
-			told: ownDays.flatMap((d) => (d.told === null ? [] : [d.told])),
-			checkins: new Map(
-				ownDays.flatMap((d) =>
-					d.morning === null || d.checkinId === null
-						? []
-						: [[`${d.morning.date}|${d.morning.region}`, d.checkinId] as const]
-				)
-			),
-			events: ownDays.flatMap((d) => (d.event === null ? [] : [d.event])),
-			room: here,
-			families: laddersWithout(
-				families,
-				head.leftOut.map((x) => x.step)
-			)
+			...sorted(dayRecords(head.id)),
+			room: here
 		};
 	});
 }
@@ -140,6 +155,11 @@ function inPracticeOnce(practice: Room['practice']): (id: PolicyId) => Policy {
 		return policy;
 	};
 }
+
+const all =
+	<T>(rows: readonly T[]) =>
+	(): readonly T[] =>
+		rows;
 
 /** Rows by the client they are of, in the order they came. */
 function byClient<T extends { readonly clientId: string }>(rows: readonly T[]): (id: string) => readonly T[] {

@@ -9,7 +9,7 @@ import { type ClientHead, clientHeads } from '../repo/client-repo.ts';
 import { type DayRecord, days } from '../repo/day-repo.ts';
 import { type Room, room } from '../repo/equipment-repo.ts';
 import { type Exercise, exercises } from '../repo/exercise-repo.ts';
-import { type Logged, logs } from '../repo/log-repo.ts';
+import { logs, logsSince, type Placed } from '../repo/log-repo.ts';
 import { recordVersion } from '../repo/record-version-repo.ts';
 import type { RecordVersion } from '../repo/record-version-row.ts';
 import { type Sheet, sheet } from '../repo/sheet-repo.ts';
@@ -18,7 +18,7 @@ export interface Parts {
 	readonly heads: readonly ClientHead[];
 	readonly measured: Sheet;
 	readonly prescribed: readonly Exercise[];
-	readonly logged: readonly Logged[];
+	readonly logged: readonly Placed[];
 	readonly days: readonly DayRecord[];
 	readonly room: Room;
 }
@@ -32,6 +32,15 @@ const READ: { readonly [P in keyof Parts]: Read<Parts[P]> } = {
 	logged: logs,
 	days,
 	room
+};
+
+type ReadOn<P> = (t: PracticeTransaction, clientId: string, before: ReadAt) => Promise<P> | undefined;
+/** Of what grows with every visit, what was written since is read, and put to what was known. */
+const READ_ON: { readonly [P in keyof Parts]?: ReadOn<Parts[P]> } = {
+	logged: (t, clientId, { parts, version }) => {
+		const change = version.own.exercise_log;
+		return change === undefined ? undefined : logsSince(t, clientId, parts.logged, change);
+	}
 };
 
 /** The tables that each part is read from. A test holds the questions themselves to it. */
@@ -82,7 +91,7 @@ export async function partsAt(
 	const read: Record<keyof Parts, unknown> = { ...before.parts };
 	for (const part of NAMES)
 		if (!sameNumbers(TABLES_OF[part], version, before.version))
-			read[part] = await READ[part](t, clientId, false);
+			read[part] = await (READ_ON[part]?.(t, clientId, before) ?? READ[part](t, clientId, false));
 	const parts = read as unknown as Parts;
 	if (parts.heads.length === 0) return undefined;
 	if (process.env.VITEST !== undefined) await heldAgainstWhole(t, clientId, version, parts);

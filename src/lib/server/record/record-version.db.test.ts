@@ -2,19 +2,22 @@
 import { randomUUID } from 'node:crypto';
 import { Kysely, PostgresDialect, sql } from 'kysely';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { as, client, cloneOf, type TestDatabase } from '../../../../tests/database.ts';
+import { as, client, cloneOf, value, type TestDatabase } from '../../../../tests/database.ts';
+import { logOf } from '../../../../tests/log-of.ts';
 import { addDays } from '#lib/core/base/calendar-day.ts';
 import { append } from '../db/append.ts';
 import { inPracticeOf } from '../db/in-practice.ts';
 import { PRACTICE_TABLES } from '../db/migrate.ts';
-import { MOST_KEPT, shelfOf } from '../db/shelf.ts';
+import { MOST_KEPT, shelfOf, shelfWithin } from '../db/shelf.ts';
 import type { Tables } from '../db/tables.ts';
 import { recordVersion } from '../repo/record-version-repo.ts';
 import type { Context } from '../usecase/actor.ts';
+import { logVisit } from '../usecase/log-visit.ts';
 import { writing } from '../usecase/writing.ts';
 import { headView } from '../view/head-view.ts';
 import { slipsByNeed } from '../view/slips-by-need.ts';
 import { envelopeOf, evidenceOf } from './evidence-of.ts';
+import { regionsOf } from './facts-of.ts';
 import { fitContextOf } from './fit-of.ts';
 import { loadRecords, type ClientRecord } from './load.ts';
 import { readParts, TABLES_OF } from './parts.ts';
@@ -55,6 +58,23 @@ describe('a kept record', () => {
 		expect(after.logs[0]).toBe(before.logs[0]);
 		expect(after.mornings[0]).not.toBe(before.mornings[0]);
 		expect(before.logs.length * before.mornings.length * before.measurements.length).toBeGreaterThan(0);
+	});
+	it('says of each session what it said once another is logged; after another morning each is looked at anew', async () => {
+		const evidence = async () => evidenceOf((await read()) as ClientRecord, physio.today);
+		const before = await evidence();
+		value(await logVisit(physio, logOf((await read()) as ClientRecord, physio.today)));
+		const after = await evidence();
+		expect(before.length).toBeGreaterThan(3);
+		expect(after.length).toBeGreaterThan(before.length);
+		before.forEach((e, i) => expect(after[i]).toBe(e));
+		const morning = {
+			...{ id: randomUUID(), client_id: wren.head.id, local_day: addDays(physio.today, -400) },
+			...{ region: regionsOf(wren)[0]!, moment: 'morning', pain: 1, swelling: 'none' }
+		};
+		await physio.inPractice((t) => append(t, 'checkin', morning as never));
+		const anew = await evidence();
+		expect(anew).toEqual(after);
+		anew.forEach((e, i) => expect(e).not.toBe(after[i]));
 	});
 	it('is not what was written and taken back', async () => {
 		const before = await read();
@@ -259,5 +279,14 @@ describe('a shelf', () => {
 		expect(shelfOf(db, 'b').find('k2')).toBeUndefined();
 		expect(shelfOf({}, 'a').find('k2')).toBeUndefined();
 		expect(shelfOf(db, 'a').find('k2')).toBe(2);
+	});
+	it('of a transaction has at once what was put there, and gives it on when that is over', () => {
+		const shelf = shelfOf({}, 'a');
+		shelf.put('k', 1);
+		const within = shelfWithin(shelf);
+		within.put('k', 2);
+		expect([within.find('k'), within.find('other'), shelf.find('k')]).toEqual([2, undefined, 1]);
+		within.keep();
+		expect(shelf.find('k')).toBe(2);
 	});
 });

@@ -2,7 +2,7 @@
 import { createHash } from 'node:crypto';
 import { RANGES } from '#lib/catalogue/ranges.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
-import { canonical } from '#lib/core/base/canonical.ts';
+import { canonical, canonicalOnce } from '#lib/core/base/canonical.ts';
 import { arrivedDay } from '#lib/core/decision/arrival.ts';
 import { withFlips } from '#lib/core/decision/decide.ts';
 import type { Change, DecideInput } from '#lib/core/decision/input.ts';
@@ -21,7 +21,7 @@ import {
 } from '#lib/core/fit/gentler.ts';
 import type { FitContext, SolvedSetup } from '#lib/core/movement/context.ts';
 import { flagReaches } from '#lib/core/safety/alarm.ts';
-import { withTold } from '#lib/core/session/told.ts';
+import type { Session } from '#lib/core/session/record.ts';
 import { painAdded } from '#lib/core/session/work.ts';
 import type { Exercise } from '../repo/exercise-repo.ts';
 import type { Logged } from '../repo/log-repo.ts';
@@ -30,7 +30,7 @@ import { type Effective, effectiveChain } from './effective-chain.ts';
 import { fears, operationUnrecorded, reaches } from './facts-of.ts';
 import { fitContextOf, standingOf, wouldStand } from './fit-of.ts';
 import { nextStepsOf } from './gates-of.ts';
-import { logsOf, morningsOf, oncePerDay, oncePerRecord } from './found-once.ts';
+import { logsOf, morningsOf, oncePerDay, oncePerRecord, toldOf } from './found-once.ts';
 import type { ClientRecord } from './load.ts';
 
 /** Day on which the last emergency flag was closed. */
@@ -136,10 +136,9 @@ export function decideInputOf(
 		client: clientOf(r),
 		exercise: exerciseOf(r, exercise, chain, today),
 		changes: [...chain.changes, ...restartsOf(r, exercise.region)],
-		sessions: logsOf(r, exercise.id).map((l) => ({
-			...withTold(l.session, r.told),
-			sinceChange: chain.currentIds.has(l.prescriptionId) && inForce(exercise, l)
-		})),
+		sessions: logsOf(r, exercise.id).map((l) =>
+			asRead(toldOf(r, l), chain.currentIds.has(l.prescriptionId) && inForce(exercise, l))
+		),
 		mornings: morningsOf(r, exercise.region),
 		events: r.events,
 		others: othersOf(r, exercise),
@@ -149,6 +148,17 @@ export function decideInputOf(
 		today
 	};
 	return { input, chain };
+}
+
+type Read = DecideInput['sessions'][number];
+const READ = { since: new WeakMap<Session, Read>(), before: new WeakMap<Session, Read>() };
+
+/** A session as a decision reads it: the same from one record to the next, so that what is worked out of it is found again. */
+function asRead(session: Session, sinceChange: boolean): Read {
+	const known = READ[sinceChange ? 'since' : 'before'];
+	const read = known.get(session) ?? { ...session, sinceChange };
+	known.set(session, read);
+	return read;
 }
 
 /** A session of a day before its prescription was given is history. */
@@ -309,15 +319,14 @@ function othersOf(r: ClientRecord, exercise: Exercise): DecideInput['others'] {
 		});
 }
 
-/** What the slips of one record share: written once, for all its exercises. */
+/** What the slips of one record share: written once, for all its exercises; and of sessions each by itself, for all the records it is in. */
 const SHARED: ReadonlySet<string> = new Set(['policy', 'client', 'mornings', 'events']);
-const texts = new WeakMap<object, string>();
-function textOf(key: string, part: unknown): string {
-	if (!SHARED.has(key) || part === null || typeof part !== 'object') return canonical(part);
-	const text = texts.get(part) ?? canonical(part);
-	texts.set(part, text);
-	return text;
-}
+const textOf = (key: string, part: unknown): string =>
+	key === 'sessions'
+		? `[${(part as DecideInput['sessions']).map(canonicalOnce).join(',')}]`
+		: SHARED.has(key) && part !== null && typeof part === 'object'
+			? canonicalOnce(part)
+			: canonical(part);
 
 /** Hash of what a slip rests on: the record without the day it is read on, and the rule that fired. The text is the canonical one, made of its parts. */
 function slipHash(input: DecideInput, rule: string): string {

@@ -133,6 +133,7 @@ const KEPT_BY_APPEND = new Set([
 	'id',
 	'written_by',
 	'recorded_at',
+	'change',
 	'content_hash',
 	'replaces_id',
 	'voided',

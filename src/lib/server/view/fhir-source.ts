@@ -1,10 +1,10 @@
 /** The record of a client as the FHIR bundle reads it. */
-import { withTold } from '#lib/core/session/told.ts';
 import type { Day } from '#lib/core/base/calendar-day.ts';
 import type { FhirSource } from '#lib/exchange/fhir/source.ts';
 import type { SignedDecision } from '../repo/decision-repo.ts';
 import type { Intake } from '../repo/intake-repo.ts';
 import type { Total } from '../repo/sheet-repo.ts';
+import { toldOf } from '../record/found-once.ts';
 import type { ClientRecord } from '../record/load.ts';
 
 export interface BesideRecord {
@@ -44,11 +44,11 @@ const exercisesOf = (r: ClientRecord): FhirSource['exercises'] =>
 
 function sessionsOf(r: ClientRecord): FhirSource['sessions'] {
 	const titles = new Map(r.everGiven.flatMap((e) => e.prescriptions.map((p) => [p.id, p.snapshot.title])));
-	return r.logs.map(({ id, prescriptionId, session }) => ({
-		id,
-		prescriptionId,
-		title: titles.get(prescriptionId) ?? 'exercise',
-		session: withTold(session, r.told)
+	return r.logs.map((l) => ({
+		id: l.id,
+		prescriptionId: l.prescriptionId,
+		title: titles.get(l.prescriptionId) ?? 'exercise',
+		session: toldOf(r, l)
 	}));
 }
 

@@ -11,12 +11,11 @@ import { doseText } from '#lib/wording/dose.ts';
 import { changeOf } from '#lib/core/measure/change.ts';
 import { judgeTest, type TestPerson, type TestSpec } from '#lib/core/measure/function-test.ts';
 import { totalChange } from '#lib/core/measure/questionnaire.ts';
-import { withTold } from '#lib/core/session/told.ts';
 import { painByDay, type PainDay } from '#lib/core/session/work.ts';
 import { changeText, firstReading, readingText } from '#lib/wording/measure.ts';
 import { setupText } from '#lib/wording/setup.ts';
 import { regionsOf } from '../record/facts-of.ts';
-import { logsOf } from '../record/found-once.ts';
+import { logsOf, toldOf } from '../record/found-once.ts';
 import type { ClientRecord } from '../record/load.ts';
 import type { SignedDecision } from '../repo/decision-repo.ts';
 import type { TestResult, Total } from '../repo/sheet-repo.ts';
@@ -32,7 +31,7 @@ export function painByRegion(r: ClientRecord): readonly RegionPain[] {
 	const regions = [...new Set([...regionsOf(r), ...r.everGiven.map((e) => e.region)])];
 	return regions.flatMap((region): RegionPain[] => {
 		const own = r.everGiven.filter((e) => e.region === region);
-		const sessions = own.flatMap((e) => logsOf(r, e.id).map((l) => withTold(l.session, r.told)));
+		const sessions = own.flatMap((e) => logsOf(r, e.id).map((l) => toldOf(r, l)));
 		const usual = r.head.setting.usual[region]?.intake ?? 0;
 		return own.length === 0 ? [] : [{ region, usual, days: painByDay(sessions, region, r.mornings) }];
 	});
