@@ -61,6 +61,41 @@ async function multiply(url: string, times: number): Promise<void> {
 	await c.end();
 }
 
+/** Half a year behind them: each session again five weeks earlier, and so on. Whoever was with a practice that long has some two hundred. */
+async function lengthen(url: string, clients: readonly string[], times: number): Promise<number> {
+	const c = new pg.Client({ connectionString: url });
+	await c.connect();
+	await c.query('set session_replication_role = replica');
+	for (const table of ['visit', 'exercise_log']) {
+		const { rows } = await c.query<{ name: string }>(
+			`select column_name as name from information_schema.columns where table_schema = 'public' and table_name = $1 order by ordinal_position`,
+			[table]
+		);
+		const value = ({ name }: { name: string }): string =>
+			name === 'id' || name === 'visit_id'
+				? `other(t.${name}, 1000 + n)`
+				: name === 'local_day'
+					? `t.local_day - 35 * n`
+					: name === 'started_at'
+						? `t.started_at - interval '35 days' * n`
+						: name === 'change'
+							? `nextval('record_change')`
+							: `t.${name}`;
+		await c.query(
+			`insert into ${table} (${rows.map((r) => r.name).join(', ')}) select ${rows.map(value).join(', ')} from ${table} t, generate_series(1, $1) n where t.client_id = any($2)`,
+			[times, clients]
+		);
+	}
+	await c.query('set session_replication_role = origin');
+	await c.query('analyze');
+	const { rows } = await c.query<{ many: number }>(
+		'select count(*)::int / $2::int as many from exercise_log where client_id = any($1)',
+		[clients, clients.length]
+	);
+	await c.end();
+	return rows[0]?.many ?? 0;
+}
+
 /** Milliseconds of a processor that a process and those it started have used; the system counts in hundredths of a second. */
 function cpuMsOf(pid: number | undefined): number {
 	const ofIt = (file: string): string => {
@@ -94,10 +129,19 @@ await loadDemo({
 	today: TODAY
 });
 const began = performance.now();
-await multiply(
-	cluster.superUrl.replace(/\/[^/?]*(\?|$)/, `/${name}$1`),
-	Math.ceil(CLIENTS / DEMO.length) - 1
-);
+const asSuper = cluster.superUrl.replace(/\/[^/?]*(\?|$)/, `/${name}$1`);
+await multiply(asSuper, Math.ceil(CLIENTS / DEMO.length) - 1);
+const owner = new pg.Client({ connectionString: cluster.ownerUrl(name) });
+await owner.connect();
+const clients = (
+	await owner.query<{ id: string }>(
+		'select client_id as id from exercise group by client_id order by md5(client_id::text) limit 400'
+	)
+).rows.map((r) => r.id);
+await owner.end();
+/** As practitioners do: from page to page of forty clients; forty others have half a year behind them. */
+const [worked, long] = [clients.slice(0, 40), clients.slice(40, 80)];
+const sessions = await lengthen(asSuper, long, 6);
 line('copying clients', `${((performance.now() - began) / 1000).toFixed(1)} s`);
 
 /** PROFILE names a folder for the server's own profile. */
@@ -184,15 +228,6 @@ try {
 		'≤ 100 ms'
 	);
 
-	const owner = new pg.Client({ connectionString: cluster.ownerUrl(name) });
-	await owner.connect();
-	const clients = (
-		await owner.query<{ id: string }>(
-			'select client_id as id from exercise group by client_id order by md5(client_id::text) limit 400'
-		)
-	).rows.map((r) => r.id);
-	await owner.end();
-
 	interface Together {
 		readonly rate: number;
 		readonly times: number[];
@@ -237,8 +272,6 @@ try {
 			await together(5, (i) => get(`/clients/${clients[i % clients.length]}/${page}`)),
 			'8 connections'
 		);
-	/** As practitioners do: from page to page of forty clients. */
-	const worked = clients.slice(0, 40);
 	for (const page of PAGES)
 		said(
 			`client pages: ${page}, clients that are worked with`,
@@ -272,8 +305,9 @@ try {
 		});
 		const usable = forms.filter((f) => f.fields.id !== '' && f.fields.prescriptionId !== '');
 		let sent = 0;
-		const logOne = async (among: number, i: number): Promise<{ ms: number; status: number }> => {
-			const f = usable[i % Math.min(among, usable.length)] as (typeof usable)[number];
+		const [ofWorked, ofLong] = [worked, long].map((ids) => usable.filter((f) => ids.includes(f.id)));
+		const logOne = async (among: typeof usable, i: number): Promise<{ ms: number; status: number }> => {
+			const f = among[i % among.length] as (typeof usable)[number];
 			// Each sending is a session of its own.
 			const one = (sent++).toString(16).padStart(6, '0');
 			const fresh = (id: string): string => id.slice(0, -6) + one;
@@ -294,13 +328,18 @@ try {
 		};
 		said(
 			'logging a session, each client for the first time',
-			await together(3, (i) => logOne(Infinity, i)),
+			await together(3, (i) => logOne(usable, i)),
 			'8 connections'
 		);
 		said(
 			'logging a session, clients that are worked with',
-			await together(5, (i) => logOne(worked.length, i)),
+			await together(5, (i) => logOne(ofWorked ?? [], i)),
 			'≥ 150 /s'
+		);
+		said(
+			`logging a session, clients with ${sessions} behind them`,
+			await together(5, (i) => logOne(ofLong ?? [], i)),
+			'as the others'
 		);
 		line('Today right after, first reading', `${(await get('/')).ms.toFixed(0)} ms`);
 	}
