@@ -13,7 +13,7 @@ import { conflict, invalid, notFound } from './actor.ts';
 import { command } from './command.ts';
 import { openAlarms } from './open-alarms.ts';
 import { cardOn, linesOf, reaches, regionsOf, usualNow } from '../record/facts-of.ts';
-import { loadRecords, type ClientRecord } from '../record/load.ts';
+import type { ClientRecord } from '../record/load.ts';
 
 export interface NewArrival {
 	readonly id: string;
@@ -60,8 +60,8 @@ export const arrive = command<NewArrival, Arrival>({
 	id: (a) => a.id,
 	client: (a) => a.clientId,
 	keeps: (answer) => answer.answer !== 'ask' || answer.raised.some((x) => x.now !== 'note'),
-	run: async (a, { t, ctx, recordedAt }) => {
-		const [r] = await loadRecords(t, a.clientId);
+	run: async (a, { t, ctx, recordedAt, record }) => {
+		const r = await record();
 		if (r === undefined) return notFound;
 		const day = a.day ?? ctx.today;
 		const input = inputOf(r, a, day);
@@ -103,9 +103,9 @@ export const openDay = command<Opening, true>({
 		o.reason.trim().length < 5
 			? invalid('reason', 'Give the reason for opening the day in a few words.')
 			: undefined,
-	run: async (o, { t, ctx }) => {
+	run: async (o, { t, ctx, record }) => {
 		const day = o.day ?? ctx.today;
-		const [r] = await loadRecords(t, o.clientId);
+		const r = await record();
 		const card = r === undefined ? undefined : cardOn(r, day);
 		if (card === undefined)
 			return invalid('reason', 'Fill in the arrival card first; then the day can be opened.');

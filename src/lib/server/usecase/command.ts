@@ -10,7 +10,9 @@ import { ok } from '#lib/core/base/result.ts';
 import { uuidv7 } from '#lib/core/base/uuid.ts';
 import { contentHash } from '../db/append.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
+import { loadRecords, recordAt, type ClientRecord } from '../record/load.ts';
 import { beginOfClient, beginOfPractice, writeReceipt, type Begun } from '../repo/receipt-repo.ts';
+import { recordVersion } from '../repo/record-version-repo.ts';
 import type { RecordVersion } from '../repo/record-version-row.ts';
 import { unjudge } from '../repo/standing-repo.ts';
 import {
@@ -32,8 +34,8 @@ export interface Run {
 	readonly t: PracticeTransaction;
 	readonly ctx: Context;
 	readonly recordedAt: Date | undefined;
-	/** Of the record of the client whom it is about, as it was when it began: of what is written in it no more. */
-	readonly version?: RecordVersion | undefined;
+	/** The record of the client whom it is about, as it stands; undefined where it is about nobody. Asked for first before anything is written. */
+	readonly record: () => Promise<ClientRecord | undefined>;
 }
 
 export interface Command<I, T> {
@@ -79,7 +81,7 @@ export function command<I, T>(c: Command<I, T>): Handler<I, T> {
 				inside(
 					c,
 					input,
-					{ t, ctx, recordedAt },
+					{ t, ctx, recordedAt, record: async () => undefined },
 					{ id, verb, ...(clientId === undefined ? {} : { clientId }) }
 				)
 			)
@@ -124,7 +126,23 @@ async function begin(
 	const begun = await beginOfClient(run.t, clientId, id);
 	if (begun === undefined) return undefined;
 	const { before, tz, version } = begun;
-	return { run: { ...run, ctx: inZone(run.ctx, tz), version }, before };
+	return {
+		run: { ...run, ctx: inZone(run.ctx, tz), record: recordOf(run.t, clientId, version) },
+		before
+	};
+}
+
+/** The number that a command began with holds until something is written in it: it is believed once, and then the database is asked. */
+function recordOf(t: PracticeTransaction, clientId: string, begun: RecordVersion | undefined): Run['record'] {
+	let number = begun;
+	return async () => {
+		const known = number;
+		number = undefined;
+		if (known === undefined) return (await loadRecords(t, clientId))[0];
+		if (process.env.VITEST !== undefined && (await recordVersion(t, clientId))?.version !== known.version)
+			throw new Error('something was written before the record was read');
+		return (await recordAt(t, clientId, known))[0];
+	};
 }
 
 async function keptOrRolledBack<T>(work: () => Promise<Outcome<T>>): Promise<Outcome<T>> {

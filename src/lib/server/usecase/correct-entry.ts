@@ -13,7 +13,7 @@ import { acceptTotal } from '#lib/core/measure/questionnaire.ts';
 import { farFromAll, measuredRange } from '#lib/core/measure/range.ts';
 import type { RangeId } from '#lib/core/measure/range-kind.ts';
 import type { Session } from '#lib/core/session/record.ts';
-import { loadRecords, type ClientRecord } from '../record/load.ts';
+import type { ClientRecord } from '../record/load.ts';
 import { entry, putRight } from '../repo/entry-repo.ts';
 import { conflict, invalid, notFound, refuseFor, type Outcome } from './actor.ts';
 import { replaceSetting } from './change-setting.ts';
@@ -43,7 +43,7 @@ export const correctEntry = command<Correction, true>({
 	run: async (x, run) => {
 		const { t, ctx } = run;
 		const found = await entry(t, x.clientId, x.kind, x.entryId);
-		const [r] = await loadRecords(t, x.clientId);
+		const r = await run.record();
 		if (found === undefined || r === undefined) return notFound;
 		const closed = closedTo(ctx.actor, x.kind, found.byId, found.content);
 		if (closed !== undefined) return refuseFor(closed, 'reason');

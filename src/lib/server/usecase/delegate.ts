@@ -1,7 +1,6 @@
 /** What a licensed user gives a trainer to do for a client: which ladders, until when, and when to call. One at a time for each trainer; ended at once. */
 import { addDays, type Day } from '#lib/core/base/calendar-day.ts';
 import { ok } from '#lib/core/base/result.ts';
-import { loadRecords } from '../record/load.ts';
 import { delegationsOf, trainersOn, writeDelegation, type Delegated } from '../repo/delegation-repo.ts';
 import type { PracticeTransaction } from '../db/in-practice.ts';
 import { conflict, invalid, notFound } from './actor.ts';
@@ -33,8 +32,8 @@ export const delegate = command<NewDelegation, true>({
 				: expires > addDays(today, LONGEST_DAYS)
 					? invalid('expires', 'At most a year; then it is looked at again.')
 					: undefined,
-	run: async (d, { t, ctx, recordedAt }) => {
-		const [r] = await loadRecords(t, d.clientId);
+	run: async (d, { t, ctx, recordedAt, record }) => {
+		const r = await record();
 		if (r === undefined) return notFound;
 		const unknown = d.families.find((f) => r.families[f] === undefined);
 		if (unknown !== undefined) return invalid('families', `There is no ladder ${unknown} here.`);

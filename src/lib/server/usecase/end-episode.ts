@@ -6,7 +6,6 @@ import { ok } from '#lib/core/base/result.ts';
 import { flagName } from '#lib/wording/screening.ts';
 import { append } from '../db/append.ts';
 import { effectiveChain } from '../record/effective-chain.ts';
-import { loadRecords } from '../record/load.ts';
 import { setStatus, standingOfClient } from '../repo/client-list-repo.ts';
 import { intakeOf } from '../repo/intake-repo.ts';
 import { conflict, invalid, notFound } from './actor.ts';
@@ -26,7 +25,7 @@ export const endEpisode = command<Ending, { readonly ended: number }>({
 	client: (e) => e.clientId,
 	run: async ({ id, clientId, reason }, run) => {
 		const { t, ctx, recordedAt } = run;
-		const [r] = await loadRecords(t, clientId);
+		const r = await run.record();
 		if (r === undefined) return notFound;
 		const flag = r.head.flags.find((f) => f.open && f.severity !== 'caution');
 		if (flag !== undefined)

@@ -5,7 +5,6 @@
 import { ok } from '#lib/core/base/result.ts';
 import { stepAnywhere } from '#lib/core/exercise/family.ts';
 import { append } from '../db/append.ts';
-import { loadRecords } from '../record/load.ts';
 import { conflict, invalid, notFound } from './actor.ts';
 import { command } from './command.ts';
 
@@ -20,8 +19,8 @@ export const leaveOut = command<LeftOut, true>({
 	verb: 'leave a step out',
 	id: (x) => x.id,
 	client: (x) => x.clientId,
-	run: async ({ id, clientId, step, because }, { t, ctx, recordedAt }) => {
-		const [r] = await loadRecords(t, clientId);
+	run: async ({ id, clientId, step, because }, { t, ctx, recordedAt, record }) => {
+		const r = await record();
 		if (r === undefined) return notFound;
 		const known = stepAnywhere(r.families, step);
 		if (known === undefined)
@@ -43,8 +42,8 @@ export const takeStepBack = command<
 	verb: 'leave a step out',
 	id: (x) => x.id,
 	client: (x) => x.clientId,
-	run: async ({ id, clientId, leftOutId }, { t, ctx, recordedAt }) => {
-		const [r] = await loadRecords(t, clientId);
+	run: async ({ id, clientId, leftOutId }, { t, ctx, recordedAt, record }) => {
+		const r = await record();
 		const stands = r?.head.leftOut.find((x) => x.id === leftOutId);
 		if (stands === undefined) return conflict('This step is back on its ladder already.');
 		const { step, because } = stands;

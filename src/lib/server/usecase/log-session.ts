@@ -3,7 +3,6 @@ import { parseWholeSession } from '#lib/contract/whole-session-form.ts';
 import { ok } from '#lib/core/base/result.ts';
 import type { Raised } from '#lib/core/safety/alarm.ts';
 import { givenOn } from '../record/given-on.ts';
-import { loadRecords } from '../record/load.ts';
 import { notFound } from './actor.ts';
 import { logIn, logTrouble, type LogAnswer, type NewLog } from './log-visit.ts';
 import { toldCommand } from './told-command.ts';
@@ -40,7 +39,7 @@ export const { told: logSession, typed: sessionTyped } = toldCommand<WholeSessio
 		const answers: LogAnswer[] = [];
 		for (const [i, log] of logs.entries()) {
 			// What one exercise raised binds those after it.
-			const [r] = i === 0 ? [before] : await loadRecords(run.t, clientId);
+			const r = i === 0 ? before : await run.record();
 			if (r === undefined) return notFound;
 			const one = await logIn(run, { ...log, clientId }, r);
 			if (!one.ok) return one;

@@ -2,7 +2,6 @@
 import { GROUPS, type PlanOrder } from '#lib/core/exercise/plan-order.ts';
 import { ok } from '#lib/core/base/result.ts';
 import { append } from '../db/append.ts';
-import { loadRecords } from '../record/load.ts';
 import { conflict, notFound } from './actor.ts';
 import { command } from './command.ts';
 
@@ -20,8 +19,8 @@ export const orderPlan = command<Arranged, true>({
 	verb: 'prescribe',
 	id: (a) => a.id,
 	client: (a) => a.clientId,
-	run: async ({ id, clientId, basedOn, groups }, { t, recordedAt }) => {
-		const [r] = await loadRecords(t, clientId);
+	run: async ({ id, clientId, basedOn, groups }, { t, recordedAt, record }) => {
+		const r = await record();
 		if (r === undefined) return notFound;
 		const named = GROUPS.flatMap((g) => groups[g]);
 		const inPlan = new Set(r.exercises.map((e) => e.id));

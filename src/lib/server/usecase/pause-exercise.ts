@@ -8,7 +8,7 @@ import { breakText } from '#lib/wording/safety.ts';
 import { effectiveChain } from '../record/effective-chain.ts';
 import { breaksIn } from '../record/fit-of.ts';
 import { heldBy } from '../record/held-by.ts';
-import { loadRecords, type ClientRecord } from '../record/load.ts';
+import type { ClientRecord } from '../record/load.ts';
 import type { Exercise, Prescription } from '../repo/exercise-repo.ts';
 import { conflict, invalid, notFound, refuseFor, type Context, type Outcome } from './actor.ts';
 import { command } from './command.ts';
@@ -25,8 +25,8 @@ export const pauseExercise = command<PauseOf, Prescription['state']>({
 	id: (p) => p.id,
 	client: (p) => p.clientId,
 	run: async (p, run) => {
-		const { t, ctx } = run;
-		const [r] = await loadRecords(t, p.clientId);
+		const { ctx } = run;
+		const r = await run.record();
 		const exercise = r?.everGiven.find((e) => e.id === p.exerciseId);
 		if (r === undefined || exercise === undefined) return notFound;
 		const { head } = effectiveChain(exercise.prescriptions);

@@ -4,7 +4,6 @@ import { stepAnywhere } from '#lib/core/exercise/family.ts';
 import { loadsItself, startLoad } from '#lib/core/dose/racks.ts';
 import { stepTitle } from '#lib/wording/steps.ts';
 import { racksOf } from '../record/facts-of.ts';
-import { loadRecords } from '../record/load.ts';
 import { notFound, type Refused } from './actor.ts';
 import { command } from './command.ts';
 import { prescribeIn, type Given, type NewPrescription } from './prescribe.ts';
@@ -23,7 +22,7 @@ export const prescribeSeveral = command<Several, readonly Given[]>({
 	id: (s) => s.id,
 	client: (s) => s.clientId,
 	run: async ({ clientId, items }, run) => {
-		const [r] = await loadRecords(run.t, clientId);
+		const r = await run.record();
 		if (r === undefined) return notFound;
 		const given: Given[] = [];
 		for (const item of items) {

@@ -38,7 +38,7 @@ import { heldBy } from '../record/held-by.ts';
 import { advancesToday, fears, stepsOn, treatsBack } from '../record/facts-of.ts';
 import { fitContextOf, standingFactsOf } from '../record/fit-of.ts';
 import { unmetGates } from '../record/gates-of.ts';
-import { loadRecords, type ClientRecord } from '../record/load.ts';
+import type { ClientRecord } from '../record/load.ts';
 import { slipOf } from '../record/slip-of.ts';
 import { setupGiven } from './setup-given.ts';
 
@@ -97,8 +97,8 @@ export const prescribe = command<NewPrescription, Given>({
 
 /** Prescribes inside a command: alone, or one of several. */
 export async function prescribeIn(run: Run, p: NewPrescription): Promise<Outcome<Given>> {
-	const { t, ctx } = run;
-	const [r] = await loadRecords(t, p.clientId);
+	const { ctx } = run;
+	const r = await run.record();
 	if (r === undefined) return notFound;
 	const named = namedIn(r, p);
 	if (!named.ok) return named;

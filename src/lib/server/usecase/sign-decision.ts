@@ -28,7 +28,7 @@ import { unitOf, writePrescription } from './prescribe.ts';
 import { heldBy } from '../record/held-by.ts';
 import { advancesToday, versions } from '../record/facts-of.ts';
 import { breaksIn, fitContextOf } from '../record/fit-of.ts';
-import { loadRecords, type ClientRecord } from '../record/load.ts';
+import type { ClientRecord } from '../record/load.ts';
 import { flipped, hashOf, slipOf, type Slip } from '../record/slip-of.ts';
 
 export interface Answer {
@@ -70,8 +70,8 @@ export const signDecision = command<Answer, Signed>({
 });
 
 /** Signs inside a command: one slip alone, or one of several. */
-export async function signIn({ t, ctx, recordedAt }: Run, a: Answer): Promise<Outcome<Signed>> {
-	const [r] = await loadRecords(t, a.clientId);
+export async function signIn({ t, ctx, recordedAt, record }: Run, a: Answer): Promise<Outcome<Signed>> {
+	const r = await record();
 	const exercise = r?.exercises.find((e) => e.id === a.exerciseId);
 	if (r === undefined || exercise === undefined) return notFound;
 	const slip = flipped(slipOf(r, exercise, ctx.today, advancesToday(r, ctx.today)));

@@ -6,7 +6,7 @@ import { ok, refuse } from '#lib/core/base/result.ts';
 import { canonical } from '#lib/core/base/canonical.ts';
 import { agreedTogether } from '#lib/core/decision/together.ts';
 import { advancesToday } from '../record/facts-of.ts';
-import { loadRecords, type ClientRecord } from '../record/load.ts';
+import type { ClientRecord } from '../record/load.ts';
 import { hashOf, slipOf, type Slip } from '../record/slip-of.ts';
 import { invalid, notFound, type Context, type Outcome } from './actor.ts';
 import { command } from './command.ts';
@@ -42,7 +42,7 @@ export const signSeveral = command<SlipsAgreed, SlipsSigned>({
 	client: (s) => s.clientId,
 	run: async ({ clientId, slips }, run) => {
 		const { t, ctx } = run;
-		const [r] = await loadRecords(t, clientId);
+		const r = await run.record();
 		const shown = slips.map((s) => ({ ...s, clientId, answer: 'accepted' as const }));
 		const before = new Map<string, Slip>();
 		for (const a of shown) {
@@ -57,7 +57,7 @@ export const signSeveral = command<SlipsAgreed, SlipsSigned>({
 		const signed: string[] = [];
 		const left: string[] = [];
 		for (const a of shown) {
-			const [now] = await loadRecords(t, clientId);
+			const now = await run.record();
 			const slip = slipIn(now, a.exerciseId, ctx);
 			const seen = before.get(a.exerciseId);
 			if (slip === undefined || seen === undefined) return notFound;

@@ -6,7 +6,6 @@ import { ok } from '#lib/core/base/result.ts';
 import type { WeekSigned } from '#lib/contract/week-form.ts';
 import { idOf, type InTurn } from '#lib/core/plan/signed-week.ts';
 import { append } from '../db/append.ts';
-import { loadRecords } from '../record/load.ts';
 import { coolDownsOf, standingAs, warmUpsOf } from '../record/week-of.ts';
 import { conflict, invalid, notFound } from './actor.ts';
 import { command } from './command.ts';
@@ -34,8 +33,8 @@ export const signWeek = command<NewWeek, true>({
 		});
 		return twice ? invalid('week', 'An exercise stands in one day twice; take one of them out.') : undefined;
 	},
-	run: async ({ id, clientId, basedOn, week }, { t, ctx, recordedAt }) => {
-		const [r] = await loadRecords(t, clientId);
+	run: async ({ id, clientId, basedOn, week }, { t, ctx, recordedAt, record }) => {
+		const r = await record();
 		if (r === undefined) return notFound;
 		if ((r.head.week?.id ?? null) !== basedOn) return conflict(CHANGED);
 		const standing = standingAs(r, ctx.today);

@@ -5,7 +5,6 @@
 import { courseAmong, isBegun } from '#lib/catalogue/courses.ts';
 import { ok } from '#lib/core/base/result.ts';
 import { append } from '../db/append.ts';
-import { loadRecords } from '../record/load.ts';
 import { conflict, invalid, notFound } from './actor.ts';
 import { command } from './command.ts';
 
@@ -24,8 +23,8 @@ export const startCourse = command<Begun, { readonly title: string }>({
 	verb: 'choose a course',
 	id: (x) => x.id,
 	client: (x) => x.clientId,
-	run: async ({ id, clientId, course, region, basedOn }, { t, ctx, recordedAt }) => {
-		const [r] = await loadRecords(t, clientId);
+	run: async ({ id, clientId, course, region, basedOn }, { t, ctx, recordedAt, record }) => {
+		const r = await record();
 		if (r === undefined) return notFound;
 		const known = courseAmong(r.room.courses, course);
 		if (known === undefined || !isBegun(known))
@@ -50,8 +49,8 @@ export const leaveCourse = command<
 	verb: 'choose a course',
 	id: (x) => x.id,
 	client: (x) => x.clientId,
-	run: async ({ id, clientId, basedOn }, { t, ctx, recordedAt }) => {
-		const [r] = await loadRecords(t, clientId);
+	run: async ({ id, clientId, basedOn }, { t, ctx, recordedAt, record }) => {
+		const r = await record();
 		const on = r?.head.course;
 		if (on === undefined || on === null || on.id !== basedOn) return conflict(CHANGED);
 		const row = {

@@ -9,7 +9,7 @@ import { signsOf } from '#lib/core/client/acute.ts';
 import type { Extras } from '#lib/core/measure/function-test.ts';
 import { regionName } from '#lib/wording/names.ts';
 import { effectiveChain } from '../record/effective-chain.ts';
-import { loadRecords, type ClientRecord } from '../record/load.ts';
+import type { ClientRecord } from '../record/load.ts';
 import { entries, entry, takeOut } from '../repo/entry-repo.ts';
 import { conflict, notFound, refuseFor, type Actor, type Outcome } from './actor.ts';
 import { replaceSetting } from './change-setting.ts';
@@ -49,7 +49,7 @@ export const takeOutEntry = command<TakeOut & { readonly clientId: string }, tru
 	run: async (x, run) => {
 		const { t, ctx } = run;
 		const found = await entry(t, x.clientId, x.kind, x.entryId);
-		const [r] = await loadRecords(t, x.clientId);
+		const r = await run.record();
 		if (found === undefined || r === undefined) return notFound;
 		const closed = closedTo(ctx.actor, x.kind, found.byId, found.content);
 		if (closed !== undefined) return refuseFor(closed, 'reason');

@@ -4,7 +4,6 @@ import type { Story } from '#lib/core/client/story.ts';
 import { preferenceOf, type Repeated } from '#lib/core/client/repeated.ts';
 import { append } from '../db/append.ts';
 import { treatsBack } from '../record/facts-of.ts';
-import { loadRecords } from '../record/load.ts';
 import { conflict, invalid, notFound, refuseFor } from './actor.ts';
 import { command } from './command.ts';
 
@@ -25,8 +24,8 @@ export const tellStory = command<ToldStory, true>({
 	check: ({ story }, { today }) =>
 		notYet('since', story.since ?? '', today) ??
 		story.said.map((s, i) => notYet(`saidOn${i}`, s.on ?? '', today)).find((x) => x !== undefined),
-	run: async ({ id, clientId, region, story }, { t, ctx, recordedAt }) => {
-		const [r] = await loadRecords(t, clientId);
+	run: async ({ id, clientId, region, story }, { t, ctx, recordedAt, record }) => {
+		const r = await record();
 		if (r === undefined) return notFound;
 		if (r.head.setting.usual[region] === undefined)
 			return invalid('region', 'Ask what hurts there first; its story belongs to it.');
@@ -54,8 +53,8 @@ export const keepRepeated = command<
 	id: (x) => x.id,
 	client: (x) => x.clientId,
 	check: ({ day }, { today }) => notYet('day', day, today),
-	run: async ({ id, clientId, day, way, leg, repetitions }, { t, ctx, recordedAt }) => {
-		const [r] = await loadRecords(t, clientId);
+	run: async ({ id, clientId, day, way, leg, repetitions }, { t, ctx, recordedAt, record }) => {
+		const r = await record();
 		if (r === undefined) return notFound;
 		if (!treatsBack(r)) return invalid('way', 'Ask what hurts in the back first.');
 		const shut = preferenceOf(r.head.repeated, ctx.today).avoids.includes(way);

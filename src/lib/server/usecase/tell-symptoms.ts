@@ -3,7 +3,6 @@ import { ok } from '#lib/core/base/result.ts';
 import { alarmsInSession, type Raised } from '#lib/core/safety/alarm.ts';
 import type { Session, Symptom, YesNoUnknown } from '#lib/core/session/record.ts';
 import { treatsBack } from '../record/facts-of.ts';
-import { loadRecords } from '../record/load.ts';
 import { invalid, notFound } from './actor.ts';
 import { command } from './command.ts';
 import { openAlarms } from './open-alarms.ts';
@@ -21,8 +20,8 @@ export const tellSymptoms = command<Told, readonly Raised[]>({
 	verb: 'check in',
 	id: (x) => x.id,
 	client: (x) => x.clientId,
-	run: async ({ clientId, day, region, symptoms, caudaEquina }, { t, ctx, recordedAt }) => {
-		const [r] = await loadRecords(t, clientId);
+	run: async ({ clientId, day, region, symptoms, caudaEquina }, { t, ctx, recordedAt, record }) => {
+		const r = await record();
 		if (r === undefined) return notFound;
 		if (day > ctx.today) return invalid('day', `The day ${day} has not come yet; today is ${ctx.today}.`);
 		if (r.head.setting.usual[region] === undefined)

@@ -3,7 +3,7 @@
  * is read where it is done, after what was sent before was answered: sent again when the record has changed, it is still the same form.
  */
 import type { FieldIssue } from '#lib/contract/basics.ts';
-import { recordAt, type ClientRecord } from '../record/load.ts';
+import type { ClientRecord } from '../record/load.ts';
 import { notFound, unreadable, type Context, type Outcome, type Verb } from './actor.ts';
 import { command, type Handler, type Run } from './command.ts';
 
@@ -49,10 +49,9 @@ export function toldCommand<I extends OfClient, T>(
 ): { readonly told: Handler<I, T>; readonly typed: Handler<TypedForm, T> } {
 	const withRecord = async (
 		run: Run,
-		clientId: string,
 		work: (r: ClientRecord) => Promise<Outcome<T>>
 	): Promise<Outcome<T>> => {
-		const [r] = await recordAt(run.t, clientId, run.version);
+		const r = await run.record();
 		return r === undefined ? notFound : work(r);
 	};
 	return {
@@ -61,14 +60,14 @@ export function toldCommand<I extends OfClient, T>(
 			id: c.id,
 			client: (input) => input.clientId,
 			check: c.check,
-			run: (input, run) => withRecord(run, input.clientId, (r) => c.run(input, run, r))
+			run: (input, run) => withRecord(run, (r) => c.run(input, run, r))
 		}),
 		typed: command<TypedForm, T>({
 			verb: c.verb,
 			id: (form) => form.id,
 			client: (form) => form.clientId,
 			run: (form, run) =>
-				withRecord(run, form.clientId, async (r) => {
+				withRecord(run, async (r) => {
 					const read = c.read(formOf(form), r);
 					if (!read.ok) return unreadable(read.issues);
 					const input = { ...read.value, clientId: form.clientId } as I;

@@ -11,7 +11,6 @@ import { conflict, notFound, refuseFor, type Context, type Outcome } from './act
 import { command, type Run } from './command.ts';
 import { copyPrescription } from './copied-prescription.ts';
 import { delegated } from './delegated.ts';
-import { loadRecords } from '../record/load.ts';
 
 export interface Undo {
 	readonly id: string;
@@ -30,7 +29,7 @@ export const undoDecision = command<Undo, true>({
 		const decision = all.find((d) => d.id === u.decisionId);
 		if (decision === undefined) return notFound;
 		if (decision.undone) return ok(true);
-		const [r] = await loadRecords(t, u.clientId);
+		const r = await run.record();
 		const family = r?.everGiven.find((e) => e.id === decision.exerciseId)?.family;
 		if (r === undefined || family === undefined) return notFound;
 		if (!delegated(ctx.actor, r, family, ctx.today))

@@ -2,7 +2,7 @@
 import { ok } from '#lib/core/base/result.ts';
 import type { Contact } from '#lib/contract/note-form.ts';
 import { append } from '../db/append.ts';
-import { loadRecords, type ClientRecord } from '../record/load.ts';
+import type { ClientRecord } from '../record/load.ts';
 import { entries } from '../repo/entry-repo.ts';
 import { conflict, invalid, notFound } from './actor.ts';
 import { command } from './command.ts';
@@ -33,8 +33,8 @@ export const writeNote = command<NewNote, true>({
 	client: (n) => n.clientId,
 	check: ({ day }, { today }) =>
 		day > today ? invalid('day', `The day ${day} is in the future; today is ${today}.`) : undefined,
-	run: async ({ id, clientId, day, body, about }, { t, recordedAt }) => {
-		const [r] = await loadRecords(t, clientId);
+	run: async ({ id, clientId, day, body, about }, { t, recordedAt, record }) => {
+		const r = await record();
 		if (r === undefined) return notFound;
 		const strange = strangeTo(r, about);
 		if (strange !== undefined) return conflict(`This ${strange} is not this client’s; reload the page.`);
