@@ -66,7 +66,14 @@
 			{data.all} clients by need; {data.waiting}
 			{data.waiting === 1 ? 'waits' : 'wait'} for an answer
 		</p>
-		<TodayChoice search={data.search} show={data.show} part={data.part} due={data.due} order={data.order} />
+		<TodayChoice
+			search={data.search}
+			show={data.show}
+			part={data.part}
+			due={data.due}
+			order={data.order}
+			found={data.found}
+		/>
 		<a href="/clients/new" class="max-sm:ml-auto">Register a client</a>
 	</div>
 	<TodayDue

@@ -52,11 +52,21 @@ test('on a phone the clients come first, and whom Today shows is chosen from bel
 	await accessible(page);
 	await below.getByLabel('Show', { exact: true }).selectOption('hold');
 	await page.waitForURL(/show=hold/);
+	// Part and order are chosen one after the other; how many that are is said.
+	await below.getByLabel('Order', { exact: true }).selectOption('name');
+	await page.waitForURL(/order=name/);
+	const many = await rows.count();
+	await below.getByRole('button', { name: many === 1 ? 'Show 1 client' : `Show ${many} clients` }).click();
 	await expect(below).toBeHidden();
 	await expect(rows.first()).toContainText('Hold');
-	await page.getByRole('button', { name: 'Hold · by need' }).click();
+	await page.getByRole('button', { name: 'Hold · by name' }).click();
 	await page.keyboard.press('Escape');
 	await expect(below).toBeHidden();
+	await page.getByRole('button', { name: 'Hold · by name' }).click();
+	await below.getByLabel('Find a client').fill('nobody of this name');
+	await page.keyboard.press('Enter');
+	await expect(below).toBeHidden();
+	await expect(page.getByText('Nobody here now.')).toBeVisible();
 	// The drawer cannot be had: the choices stand in the page.
 	await visit(page, '/');
 	await page.route('**/*.js', (route) => route.abort());

@@ -14,10 +14,19 @@
 		readonly of: string;
 		/** How it is laid out. */
 		readonly class: string;
+		/** Somebody was asked for by name: no more is to be chosen. */
+		readonly onnamed?: () => void;
 	}
-	let { search, show, part, due, order, of, class: laid }: Props = $props();
+	let { search, show, part, due, order, of, class: laid, onnamed }: Props = $props();
 	let form = $state<HTMLFormElement>();
 	const again = (): void => form?.requestSubmit();
+	/** Sent before the form goes, or it would go unsent. */
+	function named(e: KeyboardEvent): void {
+		if (e.key !== 'Enter' || onnamed === undefined) return;
+		e.preventDefault();
+		again();
+		onnamed();
+	}
 </script>
 
 <form method="GET" role="search" bind:this={form} class={laid} data-sveltekit-keepfocus>
@@ -58,6 +67,7 @@
 			value={search}
 			maxlength="60"
 			autocomplete="off"
+			onkeydown={named}
 			class="min-h-9 rounded-md border border-edge bg-sheet px-2 {of === '' ? 'w-40' : 'w-full'}"
 		/>
 	</div>

@@ -30,3 +30,7 @@ export const chosenText = ({ search, show, part, order }: Chosen): string =>
 	]
 		.filter((x) => x !== '')
 		.join(' · ');
+
+/** What a choice comes to, as what leads to it. */
+export const foundText = (found: number): string =>
+	found === 0 ? 'Nobody now' : found === 1 ? 'Show 1 client' : `Show ${found} clients`;

@@ -85,16 +85,24 @@ describe('a form that the record reads', () => {
 		value(await logTyped(physio, typed(r, sessionTyped(r), id)));
 		expect(await loggedToday(r)).toHaveLength(1);
 	});
+	it('says first what is wrong of the form as a whole, then of its fields from above', async () => {
+		const r = await client(physio, 'Wren');
+		const { effort: _, peak, after, ...rest } = sessionTyped(r, { peak: '11', after: '-1' });
+		const refused = await logTyped(physio, typed(r, { ...rest, after: after!, peak: peak! }));
+		const { all = [] } = refused.ok ? {} : refused.refusal;
+		expect(all.map((i) => i.field)).toEqual(['effort', 'after', 'peak']);
+	});
 	it('of a sheet names the movement, the side and which of its values is wrong', async () => {
 		const r = await client(physio, 'Wren');
 		const ends = {
-			'kneeFlexion.left.end': '999',
+			'forwardBow.left.end': '-1',
 			'hipAbduction.right.onset': 'abc',
-			'forwardBow.left.end': '-1'
+			'kneeFlexion.left.end': '999'
 		};
 		const refused = await sheetTyped(physio, typed(r, { day: physio.today, ...ends }));
 		const said = refused.ok ? [] : (refused.refusal.all ?? []).map((i) => `${i.field}: ${i.message}`);
-		expect(said).toHaveLength(3);
+		// In the order of the form, whatever the catalogue's is: the first is where the keyboard goes.
+		expect(said.map((x) => x.split(':')[0])).toEqual(Object.keys(ends));
 		expect(said).toContain('kneeFlexion.left.end: Knee bend, left end: 999 is outside 0 to 180 degrees.');
 		expect(said.join()).toContain('Hip out, right onset: “abc” is not a number');
 		// There is one of it, not one a side.

@@ -43,6 +43,13 @@ function formOf({ fields }: TypedForm): FormData {
 	return form;
 }
 
+/** What is wrong in the order of the form: what is said first is where the keyboard goes. What no field of it is comes first. */
+function asOnPage(issues: readonly FieldIssue[], { fields }: TypedForm): readonly FieldIssue[] {
+	const at = new Map(fields.map(([name], i) => [name, i]));
+	const place = ({ field }: FieldIssue): number => at.get(field) ?? -1;
+	return [...issues].sort((a, b) => place(a) - place(b));
+}
+
 /** The two handlers of a command: `told` outright, and `typed`. */
 export function toldCommand<I extends OfClient, T>(
 	c: ToldCommand<I, T>
@@ -69,7 +76,7 @@ export function toldCommand<I extends OfClient, T>(
 			run: (form, run) =>
 				withRecord(run, async (r) => {
 					const read = c.read(formOf(form), r);
-					if (!read.ok) return unreadable(read.issues);
+					if (!read.ok) return unreadable(asOnPage(read.issues, form));
 					const input = { ...read.value, clientId: form.clientId } as I;
 					return c.check(input, run.ctx) ?? c.run(input, run, r);
 				})
