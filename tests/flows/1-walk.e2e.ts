@@ -83,6 +83,7 @@ test('a client opens on the plan: what stands with its figure and what it waits 
 	await expect(page).toHaveURL(/plan$/);
 	const planned = page.getByTestId('planned');
 	await expect(planned).toHaveCount(3);
+	await expect(page.getByRole('navigation', { name: 'First visit' })).toHaveCount(0);
 	await expect(planned.first()).toContainText(/since .* · last done/);
 	await expect(planned.getByRole('img')).toHaveCount(3);
 	await planned.first().getByRole('button', { name: 'Tried before' }).click();

@@ -143,6 +143,14 @@ test('the physiotherapist registers the first client; clinical pages are not the
 	expect((await page.request.get(`${ORIGIN}/practice/people`)).status()).toBe(403);
 	const screen = await register(page, 'First Of Many');
 	remember({ client: new URL(screen).pathname.replace(/\/screen$/, '') });
+	// The way of a first visit, until an exercise is given.
+	const first = page.getByRole('navigation', { name: 'First visit' });
+	await expect(first.getByRole('listitem')).toHaveText([/Screen/, /Ask/, /Measure/, /First exercise/]);
+	await expect(first.locator('[aria-current=step]')).toHaveText(/Screen/);
+	await first.getByRole('button', { name: 'Measure' }).click();
+	await expect(page).toHaveURL(/\/measure$/);
+	await expect(first.locator('[aria-current=step]')).toHaveText(/Screen/);
+	await accessible(page);
 	const owner = await (await browser.newContext()).newPage();
 	await signIn(owner, ...OWNER);
 	await expect(owner).toHaveURL(/\/practice\/people$/);

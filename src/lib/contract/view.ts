@@ -62,8 +62,17 @@ export interface WorkEntry {
 	readonly tone: 'plain' | 'due' | 'stop' | 'act';
 }
 
+/** A part of the first visit. */
+export interface FirstStep {
+	readonly to: WorkPlace;
+	readonly label: string;
+	readonly status: 'completed' | 'current' | 'pending';
+}
+
 export interface WorkView {
 	readonly entries: readonly WorkEntry[];
+	/** The way to the first exercise; null once one was given. */
+	readonly first: readonly FirstStep[] | null;
 	/** Where the next thing is done, from the client's own address on, and what it is. */
 	readonly next: { readonly to: string; readonly text: string } | null;
 }

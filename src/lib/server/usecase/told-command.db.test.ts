@@ -85,12 +85,15 @@ describe('a form that the record reads', () => {
 		value(await logTyped(physio, typed(r, sessionTyped(r), id)));
 		expect(await loggedToday(r)).toHaveLength(1);
 	});
-	it('says first what is wrong of the form as a whole, then of its fields from above', async () => {
+	it('says what is wrong of its fields from above; what was not answered behind what is said before it', async () => {
 		const r = await client(physio, 'Wren');
 		const { effort: _, peak, after, ...rest } = sessionTyped(r, { peak: '11', after: '-1' });
-		const refused = await logTyped(physio, typed(r, { ...rest, after: after!, peak: peak! }));
-		const { all = [] } = refused.ok ? {} : refused.refusal;
-		expect(all.map((i) => i.field)).toEqual(['effort', 'after', 'peak']);
+		const said = async (more: Readonly<Record<string, string>>) => {
+			const refused = await logTyped(physio, typed(r, { ...rest, after: after!, peak: peak!, ...more }));
+			return (refused.ok ? [] : (refused.refusal.all ?? [])).map((i) => i.field);
+		};
+		expect(await said({})).toEqual(['effort', 'after', 'peak']);
+		expect(await said({ day: 'the 40th' })).toEqual(['day', 'effort', 'after', 'peak']);
 	});
 	it('of a sheet names the movement, the side and which of its values is wrong', async () => {
 		const r = await client(physio, 'Wren');

@@ -43,11 +43,14 @@ function formOf({ fields }: TypedForm): FormData {
 	return form;
 }
 
-/** What is wrong in the order of the form: what is said first is where the keyboard goes. What no field of it is comes first. */
+/** What is wrong in the order of the form: what is said first is where the keyboard goes. What was not answered has no place in it, and stays behind what is said before it. */
 function asOnPage(issues: readonly FieldIssue[], { fields }: TypedForm): readonly FieldIssue[] {
 	const at = new Map(fields.map(([name], i) => [name, i]));
-	const place = ({ field }: FieldIssue): number => at.get(field) ?? -1;
-	return [...issues].sort((a, b) => place(a) - place(b));
+	let place = -1;
+	return issues
+		.map((issue) => ({ issue, place: (place = at.get(issue.field) ?? place) }))
+		.sort((a, b) => a.place - b.place)
+		.map(({ issue }) => issue);
 }
 
 /** The two handlers of a command: `told` outright, and `typed`. */

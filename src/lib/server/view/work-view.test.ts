@@ -140,6 +140,30 @@ describe('one thing is next', () => {
 		expect(next({ ...bare, measurements: [] })).toBe('measure');
 		expect(next(bare)).toBe('ladders');
 	});
+	it('the way of a first visit, one part after the other, until an exercise was given', () => {
+		const { setting: known, screening } = whole().head;
+		const bare = (patch: Partial<ClientRecord>, head: Partial<ClientRecord['head']> = {}) => {
+			const r = { ...whole(), exercises: [], everGiven: [], logs: [], measurements: [], ...patch };
+			const setting = { ...r.head.setting, usual: {} };
+			return view({ ...r, head: { ...r.head, screening: null, setting, ...head } }).first?.map(
+				({ to, status }) => `${to} ${status}`
+			);
+		};
+		const asked = { setting: known };
+		expect(bare({})).toEqual(['screen current', 'ask pending', 'measure pending', 'ladders pending']);
+		expect(bare({}, { screening: { ...screening!, complete: false } })?.[0]).toBe('screen current');
+		expect(bare({}, { screening })).toEqual([
+			...['screen completed', 'ask current', 'measure pending', 'ladders pending']
+		]);
+		// Asked before it was screened: what is first stays next.
+		expect(bare({}, asked)?.slice(0, 2)).toEqual(['screen current', 'ask completed']);
+		const { measurements } = whole();
+		expect(bare({ measurements }, { screening, ...asked })).toEqual([
+			...['screen completed', 'ask completed', 'measure completed', 'ladders current']
+		]);
+		// One that has ended was given all the same.
+		expect(bare({ everGiven: whole().everGiven })).toBeUndefined();
+	});
 	it('every place is named once, in four groups that follow each other, with a key of its own', () => {
 		const { entries } = view(whole());
 		expect(new Set(entries.map((e) => e.to)).size).toBe(15);

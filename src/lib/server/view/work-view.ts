@@ -147,8 +147,25 @@ export function workView(
 			group,
 			...state(s)
 		})),
+		first: firstVisit(s),
 		next: nextOf(s)
 	};
+}
+
+/** What a first visit is made of, in its order, and how far it has come. */
+function firstVisit({ r }: Standing): WorkView['first'] {
+	if (r.everGiven.length > 0) return null;
+	const parts = [
+		['screen', 'Screen', r.head.screening?.complete === true],
+		['ask', 'Ask', regionsOf(r).length > 0],
+		['measure', 'Measure', r.measurements.length > 0],
+		['ladders', 'First exercise', false]
+	] as const;
+	const at = parts.findIndex(([, , done]) => !done);
+	return parts.map(([to, label, done], i) => ({
+		...{ to, label },
+		status: done ? 'completed' : i === at ? 'current' : 'pending'
+	}));
 }
 
 /** The one thing to do next, in the order in which one thing holds back another; null where nothing waits. */

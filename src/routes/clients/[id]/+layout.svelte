@@ -5,6 +5,7 @@
 	import ClientBar from '#lib/ui/ClientBar.svelte';
 	import ClientNotices from '#lib/ui/ClientNotices.svelte';
 	import ClientRail from '#lib/ui/ClientRail.svelte';
+	import FirstVisit from '#lib/ui/FirstVisit.svelte';
 	import { shortDay } from '#lib/wording/days.ts';
 	import { onKeys } from '#lib/ui/keys.ts';
 
@@ -33,7 +34,11 @@
 			class="px-4 pt-3 lg:sticky lg:top-0 lg:h-dvh lg:overflow-y-auto lg:border-r lg:px-0 lg:pb-4 print:static print:h-auto print:border-0"
 		>
 			<div class="lg:px-5">
-				<h1>{head.name}<span class="lg:hidden print:inline">&nbsp;· {head.regions.join(', ')}</span></h1>
+				<h1>
+					{head.name}{#if head.regions.length > 0}<span class="lg:hidden print:inline"
+							>&nbsp;· {head.regions.join(', ')}</span
+						>{/if}
+				</h1>
 				<p class="label max-lg:hidden print:hidden">{head.regions.join(', ')}</p>
 				<p class="label">{[head.age, head.occupation, head.build].filter((x) => x !== '').join(' · ')}</p>
 				<p class="label max-sm:hidden">{head.policy} policy · {head.technique ?? 'Ordinary rise'}</p>
@@ -54,6 +59,7 @@
 			</div>
 		</section>
 		<div id="work" tabindex="-1" class="min-w-0 outline-none max-lg:pb-16">
+			{#if head.work.first !== null}<FirstVisit clientId={head.id} steps={head.work.first} />{/if}
 			<ClientNotices {head} {here} />
 			{@render children()}
 		</div>
