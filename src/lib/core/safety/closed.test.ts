@@ -39,6 +39,7 @@ describe('closed before the button', () => {
 		expect(closed({}, [], true, goblet)).toContainEqual(['loaded-spine', 'licensed']);
 		expect(closed({}, [], true, goblet, ['loaded-spine']).map(([by]) => by)).not.toContain('loaded-spine');
 		expect(closed({}, [], false, goblet).map(([by]) => by)).not.toContain('loaded-spine');
+		expect(closed({}, [], true)).toEqual([]);
 		// Weights that hang at the sides are another thing for it: a sore back alone does not withhold them. Common practice.
 		const hanging = { ...goblet, tags: [...goblet.tags, 'hanging-load' as const] };
 		expect(closed({}, [], true, hanging).map(([by]) => by)).not.toContain('loaded-spine');
@@ -54,10 +55,27 @@ describe('closed before the button', () => {
 	it('gates are told apart by what they ask', () =>
 		expect([
 			gateKey({ kind: 'felt', step: 'a' }),
+			gateKey({ kind: 'felt', step: 'a', muscle: 'calf' }),
+			gateKey({ kind: 'mastered', step: 'a' }),
+			gateKey({
+				kind: 'any-of',
+				gates: [
+					{ kind: 'felt', step: 'a' },
+					{ kind: 'mastered', step: 'b' }
+				]
+			}),
 			gateKey({ kind: 'clearance', what: 'impact' }),
 			gateKey({ kind: 'technique', technique: 'stacked' }),
 			gateKey({ kind: 'stage', course: 'knee', stage: 'load' })
-		]).toEqual(['gate:felt:a', 'gate:clearance:impact', 'gate:technique:stacked', 'gate:stage:knee/load']));
+		]).toEqual([
+			'gate:felt:a',
+			'gate:felt:a/calf',
+			'gate:mastered:a',
+			'gate:any-of:felt/a+mastered/b',
+			'gate:clearance:impact',
+			'gate:technique:stacked',
+			'gate:stage:knee/load'
+		]));
 });
 
 describe('beyond what is usable', () => {

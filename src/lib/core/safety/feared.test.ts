@@ -22,6 +22,12 @@ describe('begins at its smallest step', () => {
 		const first = smallestStep(hinge, noChair);
 		expect(first?.id).not.toBe('seated-hinge');
 	});
+	it('of a ladder that has none that the room allows there is none, and nothing is closed for it', () => {
+		const seated = { ...hinge, steps: [step('seated-hinge')] };
+		const noChair = context({ equipment: ['wall'] });
+		expect(smallestStep(seated, noChair)).toBeUndefined();
+		expect(beginsSmaller(seated, step('seated-hinge'), undefined, noChair)).toBeUndefined();
+	});
 	it('a ladder that a gate holds from its first step begins there', () => {
 		expect(smallestStep(FAMILIES.lunge as ExerciseFamily, context())?.id).toBe('held-split-squat');
 	});
