@@ -60,6 +60,36 @@ describe('evidence of range', () => {
 		const taught = demandOn(KNEE, step, { seatCm: 46 }, facts().ctx) as number;
 		expect(evidenceOf(work(), facts())[0]?.demand).toBeLessThan(taught - 8);
 	});
+	it('is of its like: movement, the technique it is done in, with a load or free', () => {
+		const like = (id: string, setup: LoggedWork['setup'], ctx: Partial<LogFacts['ctx']> = {}) => {
+			const of = stepOf(FAMILIES.squat as ExerciseFamily, id);
+			if (of === undefined) throw new Error(id);
+			const by = facts({ ctx: { ...facts().ctx, ...ctx } });
+			return evidenceOf(work({ step: of, setup }), by)[0]?.like;
+		};
+		expect([
+			like('standard-seat', { seatCm: 46 }),
+			like('goblet-squat', null),
+			like('free-squat', null),
+			like('free-squat', null, { technique: 'stacked' })
+		]).toEqual([
+			'sit-to-stand|ordinary|free',
+			'squat|parallel|loaded',
+			'squat|parallel|free',
+			'squat|stacked|free'
+		]);
+	});
+	it('is none on an axis that the step asks nothing of', () => {
+		const bridge = stepOf(FAMILIES.bridge as ExerciseFamily, 'bridge');
+		if (bridge === undefined) throw new Error('bridge');
+		const of = (region: string) => evidenceOf(work({ region, step: bridge, setup: null }), facts());
+		expect(of('hip-left')).toEqual([]);
+		expect(of(KNEE)).toHaveLength(1);
+		// Seen all the same: in no set-up.
+		expect(seen(work({ step: bridge, setup: null }), facts())).toStrictEqual([
+			{ step: 'bridge', date: '2026-03-18', setup: {} }
+		]);
+	});
 	it('a morning at the intake’s 2 is not settled once usual has fallen to 1', () => {
 		const better = [...mornings('2026-03-08', 11, 1), morning('2026-03-19', 2)];
 		expect(evidenceOf(work(), facts({ mornings: better }))[0]?.settled).toBe(false);

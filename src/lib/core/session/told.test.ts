@@ -39,6 +39,30 @@ describe('told of a session', () => {
 		expect(withTold({ ...session, soreness: 8 }, told).soreness).toBe(8);
 		expect(withTold(session, told).pains).toEqual(session.pains);
 	});
+	it('whatever was told of one day counts, in whatever order it was told', () => {
+		const told: readonly Told[] = [
+			evening(6, { soreness: 7 }),
+			evening(4, { region: 'hip-left' }),
+			{ date: '2026-03-11', moment: 'morning', region: 'knee-right', soreness: 3 }
+		];
+		for (const all of [told, [...told].reverse()])
+			expect(withTold(session, all)).toMatchObject({
+				soreness: 7,
+				pains: [
+					{ region: 'knee-right', evening: 6 },
+					{ region: 'hip-left', evening: 4 }
+				]
+			});
+	});
+	it('what was not told leaves nothing behind: no pain of an evening, no soreness', () => {
+		const sore: Told = { date: '2026-03-10', moment: 'evening', region: 'knee-right', soreness: 2 };
+		expect(withTold(session, [sore])).toStrictEqual({ ...session, soreness: 2 });
+		expect(withTold(session, [{ ...sore, region: 'hip-left' }]).pains).toStrictEqual(session.pains);
+		const [pain] = session.pains;
+		expect(withTold(session, [evening(3)])).toStrictEqual({ ...session, pains: [{ ...pain, evening: 3 }] });
+		const other = evening(3, { region: 'hip-left' });
+		expect(withTold(session, [other]).pains).toStrictEqual([pain, { region: 'hip-left', evening: 3 }]);
+	});
 	it('a morning that says nothing of soreness says nothing of the session', () =>
 		expect(
 			withTold(session, [{ date: '2026-03-11', moment: 'morning', region: 'knee-right', pain: 5 }]).pains
