@@ -336,6 +336,8 @@ try {
 			await together(5, (i) => logOne(ofWorked ?? [], i)),
 			'≥ 150 /s'
 		);
+		// Read whole once in each process, as on the day somebody comes.
+		await together(3, (i) => logOne(ofLong ?? [], i));
 		said(
 			`logging a session, clients with ${sessions} behind them`,
 			await together(5, (i) => logOne(ofLong ?? [], i)),
