@@ -227,6 +227,10 @@ test.describe('on the floor, 390 × 844', () => {
 		await score(page, 'Muscle soreness', 2);
 		await page.getByRole('button', { name: 'Log as prescribed' }).click();
 		await expect(page.getByTestId('done')).toContainText('Logged.');
+		// What was logged is not there to be logged once more by a second press.
+		await expect(page.getByRole('radio', { name: 'Effort 5' })).not.toBeChecked();
+		await page.getByRole('button', { name: 'Log as prescribed' }).click();
+		await expect(page.getByTestId('refused')).toContainText('Effort: choose 0 to 10');
 		await visit(page, `/clients/${id}/morning`);
 		await accessible(page);
 		await page.getByLabel('Morning of').fill('2026-03-13');

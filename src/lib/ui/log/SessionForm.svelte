@@ -21,8 +21,9 @@
 		day: string;
 		readonly wrong: (field: string) => string | undefined;
 		readonly say: (text: string) => void;
+		readonly logged: () => void;
 	}
-	let { s, exercise, today, day = $bindable(), wrong, say }: Props = $props();
+	let { s, exercise, today, day = $bindable(), wrong, say, logged }: Props = $props();
 	const { head, legs } = $derived(exercise);
 	const dose = $derived(doseToday(exercise));
 	/** Holds are timed set by set, so their sets stand open. */
@@ -57,7 +58,7 @@
 	action="?/log"
 	class="mt-3"
 	use:keepForm={'log'}
-	use:enhance={sending(say, () => scrollTo({ top: 0 }))}
+	use:enhance={sending(say, logged)}
 	novalidate
 >
 	{#each Object.entries(ids) as [name, value] (name)}<input type="hidden" {name} {value} />{/each}

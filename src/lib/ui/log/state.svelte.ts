@@ -38,11 +38,11 @@ export class SessionState {
 		);
 	}
 
-	/** What was typed belongs to the exercise it was typed for; another one starts empty. */
+	/** What was typed belongs to the exercise it was typed for, and to one session of it; another one starts empty. Who saw it sees the next as well. */
 	clear(): void {
 		this.v = empty();
 		[this.symptoms, this.usual, this.feltIn, this.sets, this.faults] = [[], [], [], {}, {}];
-		this.otherSame = false;
+		[this.clean, this.otherSame] = [false, false];
 		this.opened = undefined;
 	}
 }

@@ -106,10 +106,7 @@
 			{#if s.said}<button
 					type="button"
 					class="min-h-12 cursor-pointer text-accent underline"
-					onclick={() => {
-						s.clear();
-						s.clean = false;
-					}}>Not done after all</button
+					onclick={() => s.clear()}>Not done after all</button
 				>{/if}
 			<OnTheSpot
 				exerciseId={e.id}

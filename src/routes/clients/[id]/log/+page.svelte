@@ -30,9 +30,19 @@
 	$effect.pre(() => {
 		const id = exercise?.id ?? '';
 		if (shown !== '' && shown !== id) s.clear();
-		if (shown !== id && s.v.before === '') s.v.before = String(exercise?.now ?? '');
+		if (shown !== id) fromNow();
 		shown = id;
 	});
+	/** Pain before is what was said at the door, where something was. */
+	function fromNow(): void {
+		if (s.v.before === '') s.v.before = String(exercise?.now ?? '');
+	}
+	/** Logged: a second press is not a second session. */
+	function anew(): void {
+		s.clear();
+		fromNow();
+		scrollTo({ top: 0 });
+	}
 </script>
 
 <svelte:head><title>Log · {data.head.name}</title></svelte:head>
@@ -57,6 +67,7 @@
 			bind:day
 			{wrong}
 			{say}
+			logged={anew}
 		/>{/snippet}
 	{#if !exercise}
 		<h2>Nothing prescribed yet</h2>

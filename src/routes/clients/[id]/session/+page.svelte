@@ -75,10 +75,7 @@
 	const open = $derived(given.filter((e) => heldToday(e) === null));
 	const count = $derived(open.filter((e) => stateOf(e.id).said).length);
 	function clearAll(): void {
-		for (const s of Object.values(states)) {
-			s.clear();
-			s.clean = false;
-		}
+		for (const s of Object.values(states)) s.clear();
 		pains = {};
 		scrollTo({ top: 0 });
 	}
