@@ -94,6 +94,10 @@ test('an operation waits for its protocol, and takes only the limits it gives', 
 	await page.locator('#f-operatedOn').fill('2025-12-01');
 	await page.getByRole('button', { name: 'Record', exact: true }).click();
 	await expect(page.getByText('Everything waits for it.').first()).toBeVisible();
+	// Pressed once more, it is no second operation.
+	await expect(page.locator('#f-operatedOn')).toHaveValue('');
+	await page.getByRole('button', { name: 'Record', exact: true }).click();
+	await expect(page.getByText('Give the day of the operation').first()).toBeVisible();
 	await page.getByLabel('Whose protocol, of which day').fill('Quay hospital sheet, 2 Dec');
 	const phase = (field: string) => page.locator(`[name="phase.0.${field}"]`);
 	await page.getByRole('button', { name: 'Enter the protocol' }).click();

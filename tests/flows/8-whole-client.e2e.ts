@@ -226,6 +226,7 @@ test('a history: what is feared begins small, a way that hurts the leg is left a
 	await file.setInputFiles({ name: 'step.png', mimeType: 'image/png', buffer: await page.screenshot() });
 	await page.getByRole('button', { name: 'Keep the file' }).click();
 	await expect(page.getByTestId('done')).toContainText('Kept: A photo of the step.');
+	await expect(page.locator('form[action="?/attach"] [name=title]')).toHaveValue('');
 	await visit(page, `/clients/${id}/record?kind=attachment`);
 	const href = await page.getByRole('link', { name: /^A photo of the step/ }).getAttribute('href');
 	const got = await page.request.get(href ?? '');

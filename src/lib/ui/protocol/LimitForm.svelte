@@ -20,6 +20,8 @@
 		readonly say: (text: string) => void;
 	}
 	let { id, today, wrong, say }: Props = $props();
+	/** Each that was kept: the next begins empty, and a second press is not a second entry. */
+	let kept = $state(0);
 	const at = (field: string): string | undefined => wrong?.all[field];
 	const AXES = Object.values(RANGES).map((r) => ({ value: r.id, name: r.name }));
 </script>
@@ -29,58 +31,60 @@
 	needed={wrongUnder(wrong, 'limit.') !== undefined}
 	class="cursor-pointer text-sm text-accent"
 >
-	<form
-		method="POST"
-		action="?/limit"
-		class="mt-2 grid gap-2"
-		use:keepForm={'limit'}
-		use:enhance={sending(say)}
-	>
-		<input type="hidden" name="id" value={id} />
-		<div class="flex flex-wrap items-end gap-2">
-			<Choice of="l" name="axis" label="Movement" value="kneeFlexion" items={AXES} />
-			<Choice
-				of="l"
-				name="side"
-				label="Side"
-				value="right"
-				items={SIDES.map((x) => ({ value: x, name: x }))}
-			/>
-			<Field
-				of="l"
-				name="minDeg"
-				label="From"
-				unit="°"
-				inputmode="numeric"
-				wrong={at('limit.minDeg')}
-				width="w-14"
-			/>
-			<Field
-				of="l"
-				name="maxDeg"
-				label="To"
-				unit="°"
-				inputmode="numeric"
-				wrong={at('limit.maxDeg')}
-				width="w-14"
-			/>
-			<Choice
-				of="l"
-				name="when"
-				label="In"
-				value="always"
-				items={Object.entries(WHEN_NAME).map(([value, name]) => ({ value, name }))}
-			/>
-		</div>
-		<div class="flex flex-wrap items-end gap-2">
-			<Field of="l" name="source" label="On whose word" wrong={at('limit.source')} width="w-52" /><DayField
-				of="l"
-				name="reviewOn"
-				label="Review on"
-				width="w-40"
-				{today}
-				ahead
-			/><Act kind="quiet">Set the limit</Act>
-		</div>
-	</form>
+	{#key kept}
+		<form
+			method="POST"
+			action="?/limit"
+			class="mt-2 grid gap-2"
+			use:keepForm={'limit'}
+			use:enhance={sending(say, () => kept++)}
+		>
+			<input type="hidden" name="id" value={id} />
+			<div class="flex flex-wrap items-end gap-2">
+				<Choice of="l" name="axis" label="Movement" value="kneeFlexion" items={AXES} />
+				<Choice
+					of="l"
+					name="side"
+					label="Side"
+					value="right"
+					items={SIDES.map((x) => ({ value: x, name: x }))}
+				/>
+				<Field
+					of="l"
+					name="minDeg"
+					label="From"
+					unit="°"
+					inputmode="numeric"
+					wrong={at('limit.minDeg')}
+					width="w-14"
+				/>
+				<Field
+					of="l"
+					name="maxDeg"
+					label="To"
+					unit="°"
+					inputmode="numeric"
+					wrong={at('limit.maxDeg')}
+					width="w-14"
+				/>
+				<Choice
+					of="l"
+					name="when"
+					label="In"
+					value="always"
+					items={Object.entries(WHEN_NAME).map(([value, name]) => ({ value, name }))}
+				/>
+			</div>
+			<div class="flex flex-wrap items-end gap-2">
+				<Field of="l" name="source" label="On whose word" wrong={at('limit.source')} width="w-52" /><DayField
+					of="l"
+					name="reviewOn"
+					label="Review on"
+					width="w-40"
+					{today}
+					ahead
+				/><Act kind="quiet">Set the limit</Act>
+			</div>
+		</form>
+	{/key}
 </Fold>

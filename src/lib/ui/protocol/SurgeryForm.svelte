@@ -18,6 +18,8 @@
 		readonly say: (text: string) => void;
 	}
 	let { id, today, at, say }: Props = $props();
+	/** Each that was kept: the next begins empty, and a second press is not a second entry. */
+	let kept = $state(0);
 </script>
 
 <Fold
@@ -25,22 +27,24 @@
 	needed={at('operatedOn') !== undefined || at('region') !== undefined}
 	class="cursor-pointer text-sm text-accent"
 >
-	<form
-		method="POST"
-		action="?/surgery"
-		class="mt-2 flex flex-wrap items-end gap-2"
-		use:keepForm={'surgery'}
-		use:enhance={sending(say)}
-	>
-		<input type="hidden" name="id" value={id} />
-		<Choice
-			name="region"
-			label="Where"
-			items={REGIONS.map((r) => ({ value: r, name: regionName(r) }))}
-			value="knee-right"
-		/>
-		<Field name="operation" label="What, in own words" width="w-44" />
-		<DayField name="operatedOn" label="On" wrong={at('operatedOn')} width="w-40" {today} />
-		<Act kind="quiet">Record</Act>
-	</form>
+	{#key kept}
+		<form
+			method="POST"
+			action="?/surgery"
+			class="mt-2 flex flex-wrap items-end gap-2"
+			use:keepForm={'surgery'}
+			use:enhance={sending(say, () => kept++)}
+		>
+			<input type="hidden" name="id" value={id} />
+			<Choice
+				name="region"
+				label="Where"
+				items={REGIONS.map((r) => ({ value: r, name: regionName(r) }))}
+				value="knee-right"
+			/>
+			<Field name="operation" label="What, in own words" width="w-44" />
+			<DayField name="operatedOn" label="On" wrong={at('operatedOn')} width="w-40" {today} />
+			<Act kind="quiet">Record</Act>
+		</form>
+	{/key}
 </Fold>

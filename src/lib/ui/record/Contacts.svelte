@@ -17,6 +17,8 @@
 		readonly say: (text: string) => void;
 	}
 	let { formId, contacts, wrong, say }: Props = $props();
+	/** Each that was kept: the next begins empty, and a second press is not a second entry. */
+	let kept = $state(0);
 	const needed = $derived(['role', 'name', 'phone'].some((f) => wrong(f) !== undefined));
 </script>
 
@@ -27,23 +29,25 @@
 		</div>{/each}
 </dl>
 <Fold title={contacts.length === 0 ? 'Whom to call' : 'Another number'} {needed} class="text-accent">
-	<form
-		method="POST"
-		action="?/contact"
-		class="flex flex-wrap items-end gap-3 pb-2"
-		use:keepForm={'contact'}
-		use:enhance={sending(say)}
-		novalidate
-	>
-		<input type="hidden" name="id" value={formId} />
-		<Choice
-			name="role"
-			label="Whose"
-			value="emergency"
-			items={CONTACT_ROLES.map((r) => ({ value: r, name: CONTACT_NAME[r] }))}
-		/>
-		<Field of="contact" name="name" label="Name" wrong={wrong('name')} width="w-48" />
-		<Field of="contact" name="phone" label="Number" inputmode="tel" wrong={wrong('phone')} width="w-48" />
-		<Act kind="quiet">Keep the number</Act>
-	</form>
+	{#key kept}
+		<form
+			method="POST"
+			action="?/contact"
+			class="flex flex-wrap items-end gap-3 pb-2"
+			use:keepForm={'contact'}
+			use:enhance={sending(say, () => kept++)}
+			novalidate
+		>
+			<input type="hidden" name="id" value={formId} />
+			<Choice
+				name="role"
+				label="Whose"
+				value="emergency"
+				items={CONTACT_ROLES.map((r) => ({ value: r, name: CONTACT_NAME[r] }))}
+			/>
+			<Field of="contact" name="name" label="Name" wrong={wrong('name')} width="w-48" />
+			<Field of="contact" name="phone" label="Number" inputmode="tel" wrong={wrong('phone')} width="w-48" />
+			<Act kind="quiet">Keep the number</Act>
+		</form>
+	{/key}
 </Fold>
