@@ -5,7 +5,7 @@
 import { describe, expect, it } from 'vitest';
 import { KNEE, record, session } from '../../../../tests/records.ts';
 import type { Told } from '../session/told.ts';
-import { withTold } from '../session/told.ts';
+import { puttingTold } from '../session/told.ts';
 import { decide } from './decide.ts';
 import type { DecideInput } from './input.ts';
 import { judge } from './judge.ts';
@@ -19,7 +19,7 @@ const told = (pain: number | undefined, more: Partial<Told> = {}): readonly Told
 ];
 const heard = (all: readonly Told[], input: DecideInput = record()): DecideInput => ({
 	...input,
-	sessions: input.sessions.map((s) => withTold(s, all))
+	sessions: input.sessions.map(puttingTold(all))
 });
 
 describe('an evening', () => {

@@ -1,7 +1,9 @@
 /** What is told at home of a session. Muscle soreness appears hours later and peaks a day or more after (Cheung 2003, from memory): the next morning counts. */
 import { describe, expect, it } from 'vitest';
 import type { Session } from './record.ts';
-import { withTold, worstOf, type Told } from './told.ts';
+import { puttingTold, worstOf, type Told } from './told.ts';
+
+const withTold = (s: Session, told: readonly Told[]): Session => puttingTold(told)(s);
 
 const session: Session = {
 	date: '2026-03-10',

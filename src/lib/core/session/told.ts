@@ -37,9 +37,7 @@ export function puttingTold(told: readonly Told[]): (s: Session) => Session {
 	};
 }
 
-/** The session with what was told of its evening and its next morning; itself where nothing was. */
-export const withTold = (s: Session, told: readonly Told[]): Session => puttingTold(told)(s);
-
+/** The session with what was told of its evening and its next morning. */
 function joined(s: Session, ofIt: readonly Told[]): Session {
 	const evenings = new Map(
 		ofIt.flatMap((t) => (t.moment === 'evening' && t.pain !== undefined ? [[t.region, t.pain] as const] : []))

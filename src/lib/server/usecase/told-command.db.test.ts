@@ -17,7 +17,11 @@ import type { Context } from './actor.ts';
 import { arrive } from './arrive.ts';
 import { changeSetting } from './change-setting.ts';
 import { morningTyped } from './check-in.ts';
+import { append } from '../db/append.ts';
+import { command } from './command.ts';
 import { logTyped } from './log-visit.ts';
+import { newId } from './new-id.ts';
+import { ok } from '#lib/core/base/result.ts';
 import { sheetTyped } from './save-sheet.ts';
 import { typedForm, type TypedForm } from './told-command.ts';
 
@@ -190,6 +194,24 @@ describe('a form that the record reads', () => {
 		vi.unstubAllEnvs();
 		expect(asks.questions()).toBe(4);
 		expect(asks.rows()).toBeLessThan(6);
+	});
+	it('is not read by the number it began with once something was written: where tests run that is a fault', async () => {
+		const r = await client(physio, 'Wren');
+		const writes = (first: 'read' | 'write') =>
+			command<{ readonly id: string }, number>({
+				verb: 'check in',
+				id: (x) => x.id,
+				client: () => r.head.id,
+				run: async (_, run) => {
+					if (first === 'read') await run.record();
+					const event = { id: randomUUID(), client_id: r.head.id, local_day: '2026-03-01', kind: 'illness' };
+					await append(run.t, 'day_event', event);
+					return ok((await run.record())?.events.length ?? 0);
+				}
+			});
+		const id = () => ({ id: newId(new Date()) });
+		expect(value(await writes('read')(physio, id()))).toBe(r.events.length + 1);
+		await expect(writes('write')(physio, id())).rejects.toThrow('written before the record was read');
 	});
 	it('that waited for another sees what that one kept: the same form answers the same, another reads the record as it is by then', async () => {
 		const r = await client(physio, 'Wren');

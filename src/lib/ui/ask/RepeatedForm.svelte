@@ -1,15 +1,13 @@
 <script lang="ts">
 	/** A back bent one way several times, and what that did to the leg. */
-	import { enhance } from '$app/forms';
 	import { BACK_WAYS, LEG_ANSWERS, type BackPreference } from '#lib/core/client/repeated.ts';
 	import { ago } from '#lib/wording/days.ts';
 	import { LEG_NAME, repeatedText, WAY_NAME, wayText } from '#lib/wording/history.ts';
 	import Act from '../Act.svelte';
+	import AddForm from '../AddForm.svelte';
 	import Choice from '../Choice.svelte';
 	import DayField from '../DayField.svelte';
 	import Field from '../Field.svelte';
-	import { keepForm } from '../keep-form.ts';
-	import { sending } from '../sending.ts';
 
 	interface Props {
 		readonly formId: string;
@@ -19,8 +17,6 @@
 		readonly say: (text: string) => void;
 	}
 	let { formId, today, found, wrong, say }: Props = $props();
-	/** Each that was kept: the next begins empty, and a second press is not a second entry. */
-	let kept = $state(0);
 	// svelte-ignore state_referenced_locally
 	let day = $state(today);
 	const shut = $derived(found.avoids.length > 0);
@@ -36,40 +32,30 @@
 	{#if wayText(found) !== ''}<p class={shut ? 'text-caution' : ''} data-testid="back-way">
 			{wayText(found)}
 		</p>{/if}
-	{#key kept}
-		<form
-			method="POST"
-			action="?/repeated"
-			class="mt-1 flex flex-wrap items-end gap-3"
-			use:keepForm={'repeated'}
-			use:enhance={sending(say, () => kept++)}
-			novalidate
-		>
-			<input type="hidden" name="id" value={formId} />
-			<Choice
-				name="way"
-				label="Bending"
-				value="backward"
-				items={BACK_WAYS.map((v) => ({ value: v, name: WAY_NAME[v] }))}
-			/>
-			<Field
-				of="repeated"
-				name="repetitions"
-				label="Times"
-				inputmode="numeric"
-				value="10"
-				wrong={wrong('repetitions')}
-				width="w-16"
-			/>
-			<Choice
-				name="leg"
-				label="Pain in the leg"
-				value="same"
-				items={LEG_ANSWERS.map((v) => ({ value: v, name: LEG_NAME[v] }))}
-			/>
-			<DayField name="day" label="Day" bind:value={day} wrong={wrong('day')} width="w-36" {today} />
-			<Act kind="quiet">Keep the answer</Act>
-		</form>
-	{/key}
+	<AddForm action="?/repeated" id={formId} {say} keep="repeated" class="mt-1 flex flex-wrap items-end gap-3">
+		<Choice
+			name="way"
+			label="Bending"
+			value="backward"
+			items={BACK_WAYS.map((v) => ({ value: v, name: WAY_NAME[v] }))}
+		/>
+		<Field
+			of="repeated"
+			name="repetitions"
+			label="Times"
+			inputmode="numeric"
+			value="10"
+			wrong={wrong('repetitions')}
+			width="w-16"
+		/>
+		<Choice
+			name="leg"
+			label="Pain in the leg"
+			value="same"
+			items={LEG_ANSWERS.map((v) => ({ value: v, name: LEG_NAME[v] }))}
+		/>
+		<DayField name="day" label="Day" bind:value={day} wrong={wrong('day')} width="w-36" {today} />
+		<Act kind="quiet">Keep the answer</Act>
+	</AddForm>
 	{#if wrong('way')}<p class="text-sm text-stop">{wrong('way')}</p>{/if}
 </section>

@@ -1,13 +1,12 @@
 <script lang="ts">
 	/** A letter, a protocol, an image or a photo, kept with the record. */
-	import { enhance } from '$app/forms';
 	import Fileupload from 'flowbite-svelte/Fileupload.svelte';
 	import { ATTACHMENT_KINDS } from '#lib/contract/history-form.ts';
 	import Act from '../Act.svelte';
+	import AddForm from '../AddForm.svelte';
 	import Choice from '../Choice.svelte';
 	import DayField from '../DayField.svelte';
 	import Field from '../Field.svelte';
-	import { sending } from '../sending.ts';
 
 	interface Props {
 		readonly formId: string;
@@ -16,40 +15,34 @@
 		readonly say: (text: string) => void;
 	}
 	let { formId, today, wrong, say }: Props = $props();
-	/** Each that was kept: the next begins empty, and a second press is not a second entry. */
-	let kept = $state(0);
 	// svelte-ignore state_referenced_locally
 	let day = $state(today);
 </script>
 
-{#key kept}
-	<form
-		method="POST"
-		action="?/attach"
-		enctype="multipart/form-data"
-		class="flex flex-wrap items-end gap-3 pb-2"
-		use:enhance={sending(say, () => kept++)}
-		novalidate
-	>
-		<input type="hidden" name="id" value={formId} />
-		<Choice
-			name="kind"
-			label="What it is"
-			value="letter"
-			items={ATTACHMENT_KINDS.map((k) => ({ value: k, name: k }))}
+<AddForm
+	action="?/attach"
+	id={formId}
+	{say}
+	class="flex flex-wrap items-end gap-3 pb-2"
+	enctype="multipart/form-data"
+>
+	<Choice
+		name="kind"
+		label="What it is"
+		value="letter"
+		items={ATTACHMENT_KINDS.map((k) => ({ value: k, name: k }))}
+	/>
+	<Field of="attach" name="title" label="Title" wrong={wrong('title')} width="w-64 max-w-full" />
+	<DayField name="day" label="Of the day" bind:value={day} wrong={wrong('day')} width="w-40" {today} />
+	<div>
+		<label for="attach-file" class="label block">PDF, JPEG or PNG, to 10 MB</label>
+		<Fileupload
+			id="attach-file"
+			name="file"
+			accept=".pdf,.jpg,.jpeg,.png"
+			class="w-80 max-w-full rounded-md border border-edge bg-sheet text-base text-ink dark:bg-sheet dark:text-ink"
 		/>
-		<Field of="attach" name="title" label="Title" wrong={wrong('title')} width="w-64 max-w-full" />
-		<DayField name="day" label="Of the day" bind:value={day} wrong={wrong('day')} width="w-40" {today} />
-		<div>
-			<label for="attach-file" class="label block">PDF, JPEG or PNG, to 10 MB</label>
-			<Fileupload
-				id="attach-file"
-				name="file"
-				accept=".pdf,.jpg,.jpeg,.png"
-				class="w-80 max-w-full rounded-md border border-edge bg-sheet text-base text-ink dark:bg-sheet dark:text-ink"
-			/>
-			{#if wrong('file')}<p class="mt-1 max-w-80 text-sm text-stop">{wrong('file')}</p>{/if}
-		</div>
-		<Act>Keep the file</Act>
-	</form>
-{/key}
+		{#if wrong('file')}<p class="mt-1 max-w-80 text-sm text-stop">{wrong('file')}</p>{/if}
+	</div>
+	<Act>Keep the file</Act>
+</AddForm>

@@ -1,14 +1,12 @@
 <script lang="ts">
 	/** Whom to call, and another number in the place of one. */
-	import { enhance } from '$app/forms';
 	import { type Contact, CONTACT_ROLES } from '#lib/contract/note-form.ts';
 	import { CONTACT_NAME } from '#lib/wording/entries.ts';
 	import Act from '../Act.svelte';
+	import AddForm from '../AddForm.svelte';
 	import Choice from '../Choice.svelte';
 	import Field from '../Field.svelte';
 	import Fold from '../Fold.svelte';
-	import { keepForm } from '../keep-form.ts';
-	import { sending } from '../sending.ts';
 
 	interface Props {
 		readonly formId: string;
@@ -17,8 +15,6 @@
 		readonly say: (text: string) => void;
 	}
 	let { formId, contacts, wrong, say }: Props = $props();
-	/** Each that was kept: the next begins empty, and a second press is not a second entry. */
-	let kept = $state(0);
 	const needed = $derived(['role', 'name', 'phone'].some((f) => wrong(f) !== undefined));
 </script>
 
@@ -29,25 +25,15 @@
 		</div>{/each}
 </dl>
 <Fold title={contacts.length === 0 ? 'Whom to call' : 'Another number'} {needed} class="text-accent">
-	{#key kept}
-		<form
-			method="POST"
-			action="?/contact"
-			class="flex flex-wrap items-end gap-3 pb-2"
-			use:keepForm={'contact'}
-			use:enhance={sending(say, () => kept++)}
-			novalidate
-		>
-			<input type="hidden" name="id" value={formId} />
-			<Choice
-				name="role"
-				label="Whose"
-				value="emergency"
-				items={CONTACT_ROLES.map((r) => ({ value: r, name: CONTACT_NAME[r] }))}
-			/>
-			<Field of="contact" name="name" label="Name" wrong={wrong('name')} width="w-48" />
-			<Field of="contact" name="phone" label="Number" inputmode="tel" wrong={wrong('phone')} width="w-48" />
-			<Act kind="quiet">Keep the number</Act>
-		</form>
-	{/key}
+	<AddForm action="?/contact" id={formId} {say} keep="contact" class="flex flex-wrap items-end gap-3 pb-2">
+		<Choice
+			name="role"
+			label="Whose"
+			value="emergency"
+			items={CONTACT_ROLES.map((r) => ({ value: r, name: CONTACT_NAME[r] }))}
+		/>
+		<Field of="contact" name="name" label="Name" wrong={wrong('name')} width="w-48" />
+		<Field of="contact" name="phone" label="Number" inputmode="tel" wrong={wrong('phone')} width="w-48" />
+		<Act kind="quiet">Keep the number</Act>
+	</AddForm>
 </Fold>
