@@ -91,7 +91,10 @@ export const ownLaddersOf = (r: ClientRecord): readonly ExerciseFamily[] =>
 
 const usualsOf = onceFor((_: readonly Morning[]) => new Map<string, number>());
 
-/** Usual pain of a region as of a day: its mornings, or the intake where there are too few. Asked for each session of a day and by every page, and worked out once until there is another morning. */
+/**
+ * Usual pain of a region as of a day: its mornings, or the intake where there are too few. Asked for each session of a day and by every page, and
+ * worked out once until there is another morning.
+ */
 export function usualNow(r: ClientRecord, region: string, today: Day): number {
 	const intake = r.head.setting.usual[region]?.intake;
 	const rule = r.policy.morningRule;

@@ -43,7 +43,10 @@ function formOf({ fields }: TypedForm): FormData {
 	return form;
 }
 
-/** What is wrong in the order of the form: what is said first is where the keyboard goes. What was not answered has no place in it, and stays behind what is said before it. */
+/**
+ * What is wrong in the order of the form: what is said first is where the keyboard goes. What was not answered has no place in it, and stays behind
+ * what is said before it.
+ */
 function asOnPage(issues: readonly FieldIssue[], { fields }: TypedForm): readonly FieldIssue[] {
 	const at = new Map(fields.map(([name], i) => [name, i]));
 	let place = -1;

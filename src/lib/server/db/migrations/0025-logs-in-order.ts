@@ -1,6 +1,6 @@
 /**
- * Each logged session carries the number of the change that wrote it, from the one sequence that numbers a record's state. Whoever kept a client's sessions at a number
- * reads those written after it and no others; and sessions of one day stand in the order in which they were written, whatever the clocks said.
+ * Each logged session carries the number of the change that wrote it, from the one sequence that numbers a record's state. Whoever kept a client's
+ * sessions at a number reads those written after it and no others; and sessions of one day stand in the order in which they were written.
  */
 export const TABLES = [] as const;
 
